@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+require "bigdecimal"
+require "json"
+
+module EarnestFold
+  module Documents
+    # The job format in: from the text of a `*.fold.json` document to a {Reckoning::Job}, with every problem named by its place.
+    module JobFormat
+      FORMAT = "earnest-fold/job"
+      VERSION = 1
+      LARGEST = 4 * 1024 * 1024
+      R = Reckoning
+
+      # The document's own fields; cloths, windows and alterations are read one by one, so that each problem has its place.
+      HEAD = R::Fields.new(
+        format: R::Declare.choice([FORMAT]), version: R::Declare.count(least: VERSION, most: VERSION), title: R::Declare.text(R::Declare::REQUIRED, most: 500),
+        unit: R::Declare.choice(R::Units::ALL.keys)
+      )
+      WINDOW = R::Fields.new(id: R::Declare.id, room: R::Declare.text, name: R::Declare.text)
+
+      module_function
+
+      # @param text [String]
+      # @return [Reckoning::Job]
+      # @raise [Reckoning::Invalid]
+      def read(text) = build(parse(text))
+
+      # @param text [String]
+      # @return [Object] plain values; decimals exact
+      # @raise [Reckoning::Invalid] for what is no JSON
+      def parse(text)
+        raise JSON::ParserError, "too large" if text.bytesize > LARGEST
+
+        utf8 = text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
+        JSON.parse(utf8, decimal_class: BigDecimal)
+      rescue JSON::JSONError, ArgumentError, EncodingError
+        raise R::Invalid, [R::Problem.new(at: "", code: :not_json, data: {})]
+      end
+
+      # @param raw [Object] as {parse} gives it
+      # @return [Reckoning::Job]
+      # @raise [Reckoning::Invalid]
+      def build(raw)
+        problems = R::Problems.new
+        job = JobReader.new(raw, problems).job
+        problems.raise_any
+        job
+      end
+    end
+  end
+end

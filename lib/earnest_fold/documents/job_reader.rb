@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Documents
+    # Reads a parsed job document into core values. Goes on past each problem, so that all are found at once.
+    class JobReader
+      R = Reckoning
+
+      # @param raw [Object] plain values
+      # @param problems [Reckoning::Problems]
+      def initialize(raw, problems)
+        @raw = raw
+        @problems = problems
+        @ids = Hash.new { |ids, sort| ids[sort] = [] }
+      end
+
+      # @return [Reckoning::Job, nil] nil where there is any problem
+      def job
+        return @problems.add(:not_an_object) unless @raw.is_a?(Hash)
+
+        head = JobFormat::HEAD.read(@raw, R::Units::MM, @problems)
+        @unit = R::Units::ALL.fetch(@raw["unit"], R::Units::MM)
+        @cloths = each_of("cloths", required: true) { |raw, place| cloth(raw, place) }
+        windows = each_of("windows", required: true) { |raw, place| window(raw, place) }
+        alterations = each_of("alterations") { |raw, place| alteration(raw, place) }
+        return if @problems.any?
+
+        R::Job.new(title: head[:title], unit: @unit, cloths: @cloths, windows: windows, alterations: alterations)
+      end
+
+      private
+
+      def each_of(key, within: @raw, place: @problems, required: false)
+        list = within.fetch(key) { return required ? place.within(key).add(:missing).to_a : [] }
+        return place.within(key).add(:not_a_list).to_a unless list.is_a?(Array)
+
+        list.each_with_index.filter_map { |raw, index| yield(raw, place.within(key).within(index)) }
+      end
+
+      def cloth(raw, place)
+        values = R::Cloth::FIELDS.read(raw, @unit, place)
+        unique(:cloth, raw, place)
+        values && R::Cloth.build(values, place)
+      end
+
+      def window(raw, place)
+        values = JobFormat::WINDOW.read(raw, @unit, place)
+        return unless raw.is_a?(Hash)
+
+        unique(:window, raw, place)
+        treatments = each_of("treatments", within: raw, place: place, required: true) { |inner, at| treatment(inner, at) }
+        R::Window.new(**(values || {id: "", room: "", name: ""}), treatments: treatments)
+      end
+
+      def treatment(raw, place)
+        values = R::Treatment::FIELDS.read(raw, @unit, place)
+        unique(:treatment, raw, place)
+        return unless values
+
+        made = values.merge(face: named(values[:face], place.within(:face)))
+        asked = [:lining, :interlining].select { |part| made[part] }
+        asked.each { |part| made[part] = lined(made[part], place.within(part).within(:cloth)) }
+        return if place.any? || made.values_at(:face, *asked).include?(nil)
+
+        treatment = R::Treatment.new(**made)
+        R::Refusals.check(treatment, place)
+        treatment unless place.any?
+      end
+
+      def lined(part, place)
+        cloth = named(part.cloth, place)
+        cloth && part.with(cloth: cloth)
+      end
+
+      # A cloth that is there but could not be read is not missing: its own problem says what to mend.
+      def named(id, place)
+        @cloths.find { |cloth| cloth.id == id } || (place.add(:no_such_cloth, id: id) unless @ids[:cloth].include?(id))
+      end
+
+      def alteration(raw, place)
+        return place.add(:not_an_object) unless raw.is_a?(Hash)
+
+        kind = R::Alterations[raw["kind"]]
+        return place.within(:kind).add(:not_a_choice, words: R::Alterations.names) unless kind
+
+        values = R::Fields.new(id: R::Declare.id).read(raw, @unit, place)
+        unique(:alteration, raw, place)
+        fields = kind.fields.read(raw, @unit, place)
+        made = fields && kind.build(fields, place)
+        values && made && R::AlterationOfJob.new(id: values[:id], alteration: made)
+      end
+
+      def unique(sort, raw, place)
+        return unless raw.is_a?(Hash) && raw["id"].is_a?(String)
+
+        place.within(:id).add(:same_id) if @ids[sort].include?(raw["id"])
+        @ids[sort] << raw["id"]
+      end
+    end
+  end
+end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Cloth turned over at an edge: double takes twice its depth, single its depth and the turn-under, none nothing.
+    Allowance = Value.define(:kind, :depth, :turn_under) do
+      # @return [Length] what the turning takes of the flat cloth
+      def taken
+        case kind
+        when "double" then depth * 2
+        when "single" then depth + turn_under
+        else Length::ZERO
+        end
+      end
+    end
+
+    Allowance::KINDS = %w[double single none].freeze
+    Allowance::NONE = Allowance.new(kind: "none", depth: Length::ZERO, turn_under: Length::ZERO)
+  end
+end

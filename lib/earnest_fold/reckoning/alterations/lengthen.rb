@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Lengthened: the hem let down and faced, and beyond that a band laid on at the foot.
+    class Lengthen < Value.define(:existing_length, :wanted_length, :stand_up, :existing_hem, :let_down, :seam)
+      include Alteration
+
+      KIND = "lengthen"
+      FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance(Declare::REQUIRED), let_down: Declare.flag(false), seam: Declare.length(Length::ZERO))
+      EXAMPLE = {"kind" => KIND, "existing_length" => "198 cm", "wanted_length" => "214 cm", "existing_hem" => {"kind" => "double", "depth" => "8 cm"},
+                 "let_down" => true, "seam" => "1.5 cm"}.freeze
+
+      def figures = {longest_faced: longest_faced, band: band}
+
+      def working
+        faced = let_down ? [available, "−", seam] : [existing_length]
+        [*from_the_top_line, Line.of(:longest_faced, longest_faced, faced),
+          *(Line.of(:band, band, [from_the_top, "−", longest_faced, "+", 2, "×", seam]) unless band.zero?)]
+      end
+
+      private
+
+      def longest_faced = let_down ? available - seam : existing_length
+
+      def band = (from_the_top > longest_faced) ? from_the_top - longest_faced + seam * 2 : Length::ZERO
+    end
+
+    Alterations.register(Lengthen::KIND, Lengthen)
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Shortened at the foot, with a new hem.
+    class ShortenAtHem < Value.define(:existing_length, :wanted_length, :stand_up, :existing_hem, :let_down, :hem)
+      include Alteration
+
+      KIND = "shorten_at_hem"
+      FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance, let_down: Declare.flag(false), hem: Declare.allowance)
+      EXAMPLE = {"kind" => KIND, "existing_length" => "241 cm", "wanted_length" => "164 cm", "hem" => {"kind" => "double", "depth" => "8 cm"}}.freeze
+
+      def figures = {cut_line: cut_line, remnant: available - cut_line}
+
+      def checks
+        return [] unless (available - cut_line).negative?
+
+        [stop("hem_short", missing: cut_line - available, deepest: [(available - from_the_top) / 2, Length::ZERO].max)]
+      end
+
+      def working
+        [*from_the_top_line, Line.of(:cut_line, cut_line, [from_the_top, "+", hem.taken]), Line.of(:remnant, available - cut_line, [available, "−", cut_line])]
+      end
+
+      private
+
+      def cut_line = from_the_top + hem.taken
+    end
+
+    Alterations.register(ShortenAtHem::KIND, ShortenAtHem)
+  end
+end

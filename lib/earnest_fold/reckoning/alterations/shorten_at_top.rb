@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Shortened by a tuck under the heading band, so that a border or a print rises and the heading is kept.
+    class ShortenAtTop < Value.define(:existing_length, :wanted_length, :stand_up, :remove, :seam)
+      include Alteration
+
+      KIND = "shorten_at_top"
+      FIELDS = Fields.new(**ALTERED_LENGTHS, remove: Declare.length(least: :over_zero), seam: Declare.length(Length::ZERO))
+      EXAMPLE = {"kind" => KIND, "existing_length" => "244 cm", "wanted_length" => "176 cm", "remove" => "41 cm", "seam" => "2 cm"}.freeze
+
+      def figures = {tuck_fold: remove / 2, pattern_rises: remove, strip: strip, left_at_hem: left_at_hem}
+
+      def checks
+        [(stop("tuck_too_small", strip: strip, least: seam * 2) if strip.negative?),
+          (stop("too_much_removed", short: -left_at_hem, most: existing_length - from_the_top) if left_at_hem.negative?)].compact
+      end
+
+      def working
+        [*from_the_top_line, Line.of(:tuck_fold, remove / 2, [remove, "÷", 2]), Line.of(:strip, strip, [remove, "−", 2, "×", seam]),
+          Line.of(:left_at_hem, left_at_hem, [existing_length, "−", remove, "−", from_the_top])]
+      end
+
+      private
+
+      def strip = remove - seam * 2
+
+      def left_at_hem = existing_length - remove - from_the_top
+    end
+
+    Alterations.register(ShortenAtTop::KIND, ShortenAtTop)
+  end
+end

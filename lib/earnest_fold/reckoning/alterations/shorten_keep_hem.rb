@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Shortened by a tuck above the made hem, which is kept.
+    class ShortenKeepHem < Value.define(:existing_length, :wanted_length, :stand_up, :existing_hem, :seam)
+      include Alteration
+
+      KIND = "shorten_keep_hem"
+      FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance(Declare::REQUIRED), seam: Declare.length(Length::ZERO))
+      EXAMPLE = {"kind" => KIND, "existing_length" => "228 cm", "wanted_length" => "190 cm", "existing_hem" => {"kind" => "single", "depth" => "3 cm"},
+                 "seam" => "1.5 cm"}.freeze
+
+      def figures = {remove: remove, seam_line: from_the_top - existing_hem.depth, tuck_fold: remove / 2, strip: strip}
+
+      def checks = strip.negative? ? [stop("tuck_too_small", strip: strip, least: seam * 2)] : []
+
+      def working
+        [*from_the_top_line, Line.of(:remove, remove, [existing_length, "−", from_the_top]),
+          Line.of(:seam_line, figures[:seam_line], [from_the_top, "−", existing_hem.depth]), Line.of(:tuck_fold, remove / 2, [remove, "÷", 2]),
+          Line.of(:strip, strip, [remove, "−", 2, "×", seam])]
+      end
+
+      private
+
+      def remove = existing_length - from_the_top
+
+      def strip = remove - seam * 2
+    end
+
+    Alterations.register(ShortenKeepHem::KIND, ShortenKeepHem)
+  end
+end

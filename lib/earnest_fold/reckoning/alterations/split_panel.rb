@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # One long panel made into two or more. The first keeps the heading and gets a new hem, the last keeps the old hem where it
+    # was not let down, any between need both allowances.
+    class SplitPanel < Value.define(:existing_length, :wanted_length, :stand_up, :existing_hem, :let_down, :hem, :top_allowance)
+      include Alteration
+
+      KIND = "split_panel"
+      FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance, let_down: Declare.flag(false), hem: Declare.allowance,
+        top_allowance: Declare.length)
+      EXAMPLE = {"kind" => KIND, "existing_length" => "252 cm", "wanted_length" => "104 cm", "hem" => {"kind" => "double", "depth" => "8 cm"},
+                 "top_allowance" => "14 cm"}.freeze
+
+      def figures = {pieces: pieces, left_over: available - taken(pieces)}
+
+      def checks = (pieces < 2) ? [stop("one_piece_only", needed: taken(2), available: available)] : []
+
+      def working
+        [*from_the_top_line, Line.of(:first_piece, first, [from_the_top, "+", hem.taken]),
+          Line.of(:last_piece, last, [top_allowance, "+", from_the_top, *(["+", hem.taken] if let_down)]),
+          Line.of(:left_over, figures[:left_over], [available, "−", taken(pieces)])]
+      end
+
+      private
+
+      def first = from_the_top + hem.taken
+
+      def between = top_allowance + first
+
+      # The old hem serves the last piece where it was not let down.
+      def last = let_down ? between : top_allowance + from_the_top
+
+      # The most that fit: none, the first alone, or the first and the last with as many between as there is cloth for.
+      def pieces
+        return (available < first) ? 0 : 1 if available < first + last
+
+        ((available - first - last) / between).floor + 2
+      end
+
+      def taken(count)
+        return first * count if count < 2
+
+        first + last + between * (count - 2)
+      end
+    end
+
+    Alterations.register(SplitPanel::KIND, SplitPanel)
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # What a check says of one treatment: a code, how serious (:stop, :warn or :note), and the facts for its words.
+    Check = Value.define(:code, :level, :data) do
+      def stop? = level == :stop
+    end
+
+    # The checks: "Checks" in the rules. A check is one file in checks/: a module with `CODE`, `LEVEL` and `call(reckoning)`,
+    # which gives the facts (a Hash) where it is raised and nil where it stays silent.
+    module Checks
+      LEVELS = %i[stop warn note].freeze
+      Kinds = Registry.new(:call)
+
+      module_function
+
+      # @param reckoning [TreatmentReckoning]
+      # @return [Array<Check>] each code once, the most serious first
+      def of(reckoning)
+        raised = Kinds.filter_map do |kind|
+          data = kind.call(reckoning)
+          data && Check.new(code: kind::CODE, level: kind::LEVEL, data: data)
+        end
+        raised.sort_by.with_index { |check, index| [LEVELS.index(check.level), index] }
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # All curtains together need more carriers than are on hand.
+      module CarriersShort
+        CODE = "carriers_short"
+        LEVEL = :stop
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning)
+          needed, on_hand = reckoning.carriers_needed, reckoning.treatment.support.carriers
+          {needed: needed, on_hand: on_hand, get: needed - on_hand} if needed && on_hand && needed > on_hand
+        end
+      end
+
+      Kinds.register(CarriersShort::CODE, CarriersShort)
+    end
+  end
+end

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # Run sideways, a one-way cloth lies on its side.
+      module RailroadTurnsPattern
+        CODE = "railroad_turns_pattern"
+        LEVEL = :warn
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning)
+          {} if reckoning.treatment.sideways? && reckoning.treatment.face.one_way
+        end
+      end
+
+      Kinds.register(RailroadTurnsPattern::CODE, RailroadTurnsPattern)
+    end
+  end
+end

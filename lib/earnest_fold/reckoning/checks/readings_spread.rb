@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # The readings of the drop lie far apart: floor or support is out of level.
+      module ReadingsSpread
+        CODE = "readings_spread"
+        LEVEL = :warn
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning)
+          spread = reckoning.treatment.drop.spread
+          {spread: spread} if spread > Drop::WIDE_SPREAD
+        end
+      end
+
+      Kinds.register(ReadingsSpread::CODE, ReadingsSpread)
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # There is a seam, and no whole horizontal repeat fits between seams.
+      module RepeatWiderThanCloth
+        CODE = "repeat_wider_than_cloth"
+        LEVEL = :warn
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning)
+          rule = reckoning.treatment.width_rule
+          return if reckoning.treatment.sideways? || !rule.repeat_too_wide?
+
+          {repeat: rule.cloth.horizontal_repeat, between: rule.between_seams} if reckoning.curtains.any? { |curtain| curtain.seams.positive? }
+        end
+      end
+
+      Kinds.register(RepeatWiderThanCloth::CODE, RepeatWiderThanCloth)
+    end
+  end
+end

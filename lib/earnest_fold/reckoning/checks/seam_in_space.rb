@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # A seam shows between pleats.
+      module SeamInSpace
+        CODE = "seam_in_space"
+        LEVEL = :note
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning)
+          heading = reckoning.treatment.heading
+          return unless heading.is_a?(HandPleat)
+
+          pleated = reckoning.curtains.select { |curtain| curtain.heading[:pleats].positive? && curtain.task.seams.any? }
+          showing = pleated.flat_map { |curtain| heading.seam_marks(curtain.task, curtain.heading).select { |mark| mark.kind == :space } }
+          {count: showing.size, at: showing.first.at} if showing.any?
+        end
+      end
+
+      Kinds.register(SeamInSpace::CODE, SeamInSpace)
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # The treatment weighs over 80 % of what the support is rated for.
+      module SupportNearRating
+        CODE = "support_near_rating"
+        LEVEL = :warn
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning)
+          mass, rating = reckoning.mass, reckoning.treatment.support.rating
+          {mass: mass, rating: rating} if mass && rating && mass <= rating && mass > rating * 4 / 5
+        end
+      end
+
+      Kinds.register(SupportNearRating::CODE, SupportNearRating)
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # The treatment weighs more than the support is rated for.
+      module SupportOverloaded
+        CODE = "support_overloaded"
+        LEVEL = :stop
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning)
+          mass, rating = reckoning.mass, reckoning.treatment.support.rating
+          {mass: mass, rating: rating} if mass && rating && mass > rating
+        end
+      end
+
+      Kinds.register(SupportOverloaded::CODE, SupportOverloaded)
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # The wave reaches further back than the support stands off.
+      module WaveHitsWall
+        CODE = "wave_hits_wall"
+        LEVEL = :warn
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning)
+          projection = reckoning.treatment.support.projection
+          heading = reckoning.treatment.heading
+          {projection: projection} if projection && heading.is_a?(Wave) && heading.deeper_than?(projection)
+        end
+      end
+
+      Kinds.register(WaveHitsWall::CODE, WaveHitsWall)
+    end
+  end
+end

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # The widths given can't give the flat width that the tape dictates.
+      module WidthsShort
+        CODE = "widths_short"
+        LEVEL = :stop
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning)
+          treatment = reckoning.treatment
+          return unless treatment.heading.dictates? && treatment.making.widths && !treatment.sideways?
+
+          made = treatment.width_rule.flat(treatment.making.widths)
+          short = reckoning.curtains.find { |curtain| made < curtain.flat_needed }
+          {made: made, needed: short.flat_needed, least: treatment.width_rule.least_for(short.flat_needed, treatment.making.step)} if short
+        end
+      end
+
+      Kinds.register(WidthsShort::CODE, WidthsShort)
+    end
+  end
+end

@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # A fault in a piece of cloth, from the piece's end.
+    Flaw = Value.define(:from, :to)
+    Flaw::FIELDS = Fields.new(from: Declare.length, to: Declare.length)
+
+    # A piece of cloth on the shelf: its batch (dye lot), where its first repeat line falls, and its flaws.
+    class Piece < Value.define(:id, :length, :batch, :pattern_start, :flaws)
+      FIELDS = Fields.new(
+        id: Declare.id, length: Declare.length(least: :over_zero), batch: Declare.text, pattern_start: Declare.length(Length::ZERO, least: :any),
+        flaws: Declare.list(Declare.record(Flaw::FIELDS) { |values, problems| Piece.flaw(values, problems) }.first)
+      )
+
+      def self.flaw(values, problems)
+        return problems.within(:to).add(:ends_before_it_starts) if values[:to] < values[:from]
+
+        Flaw.new(**values)
+      end
+
+      # @return [Piece, nil] nil where a flaw lies outside it
+      def self.build(values, problems)
+        outside = values[:flaws].each_index.select { |index| values[:flaws][index].to > values[:length] }
+        outside.each { |index| problems.within(:flaws).within(index).add(:outside_the_piece) }
+        new(**values) if outside.empty?
+      end
+    end
+
+    # A cloth: width with its selvedges, its pattern, and what it does. `selvedge` is at each edge; `vertical_repeat` 0 is
+    # plain; `mass` in g per m² and `price` per metre are nil where unknown.
+    class Cloth < Value.define(:id, :name, :use, :width, :selvedge, :selvedge_in_seam, :vertical_repeat, :horizontal_repeat, :match,
+      :one_way, :shrink_percent, :square_off, :mass, :price, :order_step, :pieces)
+      USES = %w[face lining interlining].freeze
+      MATCHES = %w[straight half_drop].freeze
+      ORDER_STEP = Length.mm(100)
+      FIELDS = Fields.new(
+        id: Declare.id, name: Declare.text, use: Declare.choice(USES), width: Declare.length(least: :over_zero),
+        selvedge: Declare.length(Length::ZERO), selvedge_in_seam: Declare.flag(false),
+        vertical_repeat: Declare.length(Length::ZERO), horizontal_repeat: Declare.length(Length::ZERO),
+        match: Declare.choice(MATCHES, "straight"), one_way: Declare.flag(false),
+        shrink_percent: Declare.number(0r, least: 0, under: 50), square_off: Declare.length(Length::ZERO),
+        mass: Declare.number(nil, least: 0, most: 100_000), price: [FieldKinds::PriceKind.new, nil],
+        order_step: Declare.length(ORDER_STEP, least: :over_zero),
+        pieces: Declare.list(Declare.record(Piece::FIELDS) { |values, problems| Piece.build(values, problems) }.first)
+      )
+
+      # @return [Cloth, nil] nil where its figures contradict each other
+      def self.build(values, problems)
+        problems.within(:match).add(:half_drop_without_repeat) if values[:match] == "half_drop" && values[:vertical_repeat].zero?
+        problems.within(:width).add(:width_used_up) if values[:width] <= values[:selvedge] * 2
+        repeated_pieces(values[:pieces]).each { |index| problems.within(:pieces).within(index).within(:id).add(:same_id) }
+        new(**values) unless problems.any?
+      end
+
+      def self.repeated_pieces(pieces)
+        pieces.each_index.select { |index| pieces.first(index).any? { |piece| piece.id == pieces[index].id } }
+      end
+
+      # @return [Rational] what is left of a length after shrinking: 49/50 for 2 %
+      def after_shrinking = 1 - shrink_percent / 100
+
+      # @return [Boolean] whether the pattern comes again along the cloth
+      def repeats? = vertical_repeat.positive?
+
+      def half_drop? = match == "half_drop"
+
+      # @return [Boolean] whether a width may not be turned about or swapped: patterned, or with a nap
+      def handed? = repeats? || horizontal_repeat.positive? || one_way
+
+      # @return [Length] selvedge to selvedge, without either
+      def usable_width = width - selvedge * 2
+
+      # @param length [Length]
+      # @return [Length] up to the cloth's order step
+      def to_order(length) = length.ceil_to(order_step)
+
+      # @param length [Length]
+      # @return [Rational, nil] what the length costs, unrounded; nil where no price is known
+      def cost(length) = price && (price * length.mm / 1000)
+    end
+  end
+end

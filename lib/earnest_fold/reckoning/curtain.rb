@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # One curtain reckoned. `widths` is a Rational that may end in a half; `heading` the heading's own figures.
+    class Curtain < Value.define(:span, :flat_needed, :widths, :flat_width, :cut_width, :fullness, :heading, :task)
+      # @param treatment [Treatment]
+      # @param span [Span]
+      # @return [Curtain]
+      def self.of(treatment, span)
+        heading, rule = treatment.heading, treatment.width_rule
+        needed = heading.needed(span)
+        count = treatment.sideways? ? 1r : count(treatment, rule, needed)
+        flat = flat(treatment, rule, needed, count)
+        task = HeadingTask.new(span: span, flat: flat, seams: treatment.sideways? ? [] : rule.seams(count).select { |seam| seam < flat })
+        new(span: span, flat_needed: needed, widths: count, flat_width: flat, cut_width: flat + treatment.making.side.taken * 2,
+          fullness: heading.made_fullness(task), heading: heading.figures(task, treatment.support), task: task)
+      end
+
+      # @return [Rational]
+      def self.count(treatment, rule, needed)
+        making = treatment.making
+        return making.widths if making.widths
+
+        accepted = treatment.heading.dictates? ? needed : needed * (1 - making.accept_short_percent / 100)
+        rule.least_for(accepted, making.step)
+      end
+
+      # What a tape dictates is kept to; other curtains use the full widths, or are trimmed to the fullness asked.
+      # @return [Length]
+      def self.flat(treatment, rule, needed, count)
+        return needed if treatment.sideways? || treatment.heading.dictates?
+
+        made = rule.flat(count)
+        (treatment.making.trim == "to_fullness") ? [needed, made].min : made
+      end
+
+      def hand = span.hand
+
+      def leads = span.leads
+
+      def finished_width = span.finished_width
+
+      # @return [Integer]
+      def seams = widths.ceil - 1
+
+      # @return [Integer] one in each bottom corner and at the foot of each seam
+      def weights = 2 + seams
+    end
+  end
+end

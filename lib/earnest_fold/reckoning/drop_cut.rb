@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # What one cut along the cloth must measure: "Drop" in the rules. `top` and `hem` are what the turnings take; run
+    # sideways, shrink doesn't enlarge it.
+    class DropCut < Value.define(:cloth, :finished, :top, :hem, :squaring, :sideways)
+      # @return [Length] finished drop with every allowance, over what shrinking leaves
+      def cut_drop = sewn / shrinking
+
+      # @return [Length] finished drop and turnings, without the squaring: what is sewn and weighed
+      def made = finished + top + hem
+
+      # @return [Length] up to whole repeats, for those who cut repeat by repeat
+      def cut_length = (cloth.repeats? && !sideways) ? cut_drop.ceil_to(cloth.vertical_repeat) : cut_drop
+
+      # @return [Length] from the cut's start down to the fold at the top
+      def top_fold = (squaring + top) / shrinking
+
+      # @return [Length] from the cut's start down to the fold of the hem
+      def hem_fold = cut_drop - hem / shrinking
+
+      def sewn = made + squaring
+
+      def shrinking = sideways ? 1r : cloth.after_shrinking
+    end
+  end
+end

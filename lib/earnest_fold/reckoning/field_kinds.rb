@@ -1,0 +1,271 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # The kinds of field that a record can declare. Each reads a plain value (`read(raw, unit, problems)` gives the value,
+    # or nil and a problem) and describes itself as JSON Schema (`schema`).
+    module FieldKinds
+      # A number, read exactly from what a parser or a form gives; a Float is a programmer's mistake.
+      module Exact
+        MOST_DIGITS = 40
+
+        module_function
+
+        # @return [Rational, nil] nil for what is no number, or one of absurd size
+        def read(raw)
+          case raw
+          when Integer then (raw.bit_length < 200) ? Rational(raw) : nil
+          when Rational then raw
+          when String then from_text(raw)
+          when Float then raise TypeError, "a Float can't be exact"
+          else from_decimal(raw)
+          end
+        end
+
+        def from_text(text)
+          plain = text.strip.tr(",", ".").tr("\u2212", "-")
+          Rational(plain) if plain.size <= MOST_DIGITS && plain.match?(/\A-?(\d+(\.\d+)?|\.\d+)\z/)
+        end
+
+        # BigDecimal, without naming it: the core stands on the standard library's own classes.
+        def from_decimal(raw)
+          return unless raw.respond_to?(:exponent) && raw.finite?
+
+          raw.to_r if raw.exponent.abs <= MOST_DIGITS && raw.to_s.size <= 2 * MOST_DIGITS
+        end
+      end
+
+      # A length. `least` is :over_zero, :zero or :any.
+      LengthKind = Value.define(:least) do
+        def read(raw, unit, problems)
+          length = raw.is_a?(String) ? LengthReader.read(raw, unit) : exact(raw, unit)
+          return problems.add(:not_a_length) unless length
+          return problems.add(:not_over_zero) if least == :over_zero && !length.positive?
+          return problems.add(:below_zero) if least == :zero && length.negative?
+          return problems.add(:too_long, most: LONGEST) if length.abs > LONGEST
+
+          length
+        end
+
+        def exact(raw, unit) = (number = Exact.read(raw)) && Length.new(number * unit.size)
+
+        def schema
+          number = {over_zero: {"type" => "number", "exclusiveMinimum" => 0}, zero: {"type" => "number", "minimum" => 0}}
+          {"anyOf" => [number.fetch(least, {"type" => "number"}), {"type" => "string", "minLength" => 1, "maxLength" => LengthReader::LONGEST_TEXT}]}
+        end
+      end
+
+      # No curtain, cloth or hall is longer.
+      LONGEST = Length.mm(100_000)
+
+      # A number between bounds; a bound is given with whether it belongs.
+      NumberKind = Value.define(:over, :least, :under, :most) do
+        def self.between(over: nil, least: nil, under: nil, most: nil) = new(over: over, least: least, under: under, most: most)
+
+        def read(raw, _unit, problems)
+          number = Exact.read(raw)
+          return problems.add(:not_a_number) unless number
+          return problems.add(:not_over_zero) if over == 0 && number <= 0
+          return problems.add(:out_of_range, **to_h) unless inside?(number)
+
+          number
+        end
+
+        def inside?(number)
+          (over.nil? || number > over) && (least.nil? || number >= least) && (under.nil? || number < under) && (most.nil? || number <= most)
+        end
+
+        def schema
+          {"type" => "number", "exclusiveMinimum" => over, "minimum" => least, "exclusiveMaximum" => under, "maximum" => most}.compact
+        end
+      end
+
+      # A whole number between bounds.
+      CountKind = Value.define(:least, :most) do
+        def read(raw, _unit, problems)
+          number = Exact.read(raw)
+          return problems.add(:not_a_count) unless number && number.denominator == 1
+          return problems.add(:too_few, least: least) if number < least
+          return problems.add(:too_many, most: most) if number > most
+
+          number.numerator
+        end
+
+        def schema = {"type" => "integer", "minimum" => least, "maximum" => most}
+      end
+
+      # Widths of cloth: whole or half.
+      class WidthsKind < Value.define
+        MOST = 1000
+
+        def read(raw, _unit, problems)
+          number = Exact.read(raw)
+          return problems.add(:not_half_widths) unless number&.positive? && (number * 2).denominator == 1
+          return problems.add(:too_many, most: MOST) if number > MOST
+
+          number
+        end
+
+        def schema = {"type" => "number", "exclusiveMinimum" => 0, "maximum" => MOST, "multipleOf" => 0.5}
+      end
+
+      # One of a few words.
+      ChoiceKind = Value.define(:words) do
+        def read(raw, _unit, problems) = words.include?(raw) ? raw : problems.add(:not_a_choice, words: words)
+
+        def schema = {"enum" => words}
+      end
+
+      # Yes or no.
+      class FlagKind < Value.define
+        def read(raw, _unit, problems) = [true, false].include?(raw) ? raw : problems.add(:not_yes_or_no)
+
+        def schema = {"type" => "boolean"}
+      end
+
+      # Words of a person; an id must say something.
+      TextKind = Value.define(:least, :most) do
+        def read(raw, _unit, problems)
+          return problems.add(:not_text) unless raw.is_a?(String) && raw.valid_encoding? && !raw.include?("\u0000")
+          return problems.add(:empty) if raw.strip.size < least
+          return problems.add(:too_much_text, most: most) if raw.size > most
+
+          raw
+        end
+
+        def schema = {"type" => "string", "minLength" => least, "maxLength" => most}
+      end
+
+      # Money by the metre, as a decimal written in a string.
+      class PriceKind < Value.define
+        PATTERN = /\A\d{1,9}([.,]\d{1,4})?\z/
+
+        def read(raw, _unit, problems)
+          return problems.add(:not_a_price) unless raw.is_a?(String) && raw.strip.match?(PATTERN)
+
+          Rational(raw.strip.tr(",", "."))
+        end
+
+        def schema = {"type" => "string", "pattern" => '^\s*\d{1,9}([.,]\d{1,4})?\s*$'}
+      end
+
+      # A few whole numbers, each at least one.
+      class CountListKind < Value.define
+        MOST = 100
+        ONE = CountKind.new(least: 1, most: 1000)
+
+        def read(raw, unit, problems)
+          return problems.add(:not_a_list) unless raw.is_a?(Array)
+          return problems.add(:empty_list) if raw.empty?
+          return problems.add(:too_many, most: MOST) if raw.size > MOST
+
+          raw.each_with_index.map { |item, index| ONE.read(item, unit, problems.within(index)) }.freeze
+        end
+
+        def schema = {"type" => "array", "minItems" => 1, "maxItems" => MOST, "items" => ONE.schema}
+      end
+
+      # A list of like values.
+      ListKind = Value.define(:kind, :least, :most) do
+        def read(raw, unit, problems)
+          return problems.add(:not_a_list) unless raw.is_a?(Array)
+          return problems.add(:no_readings) if raw.size < least
+          return problems.add(:too_many, most: most) if raw.size > most
+
+          raw.each_with_index.map { |item, index| kind.read(item, unit, problems.within(index)) }.freeze
+        end
+
+        def schema = {"type" => "array", "minItems" => least, "maxItems" => most, "items" => kind.schema}
+      end
+
+      # A record within a record, made by `build` from the hash that its fields read.
+      RecordKind = Value.define(:fields, :build) do
+        def read(raw, unit, problems)
+          values = fields.read(raw, unit, problems)
+          values && build.call(values, problems)
+        end
+
+        def schema = FieldKinds.record_schema(fields)
+      end
+
+      # Fullness in any of its three writings.
+      class FullnessKind < Value.define
+        RATIO = NumberKind.between(over: 0, most: 100)
+        PERCENT = NumberKind.between(over: 0, most: 10_000)
+        ADDED = NumberKind.between(over: -100, most: 10_000)
+        WRITINGS = {"ratio" => RATIO, "percent_total" => PERCENT, "percent_added" => ADDED}.freeze
+
+        def read(raw, unit, problems)
+          return ratio(raw, unit, problems) unless raw.is_a?(Hash)
+
+          writing = raw.keys & WRITINGS.keys
+          return problems.add(:not_fullness) unless writing.size == 1
+
+          number = WRITINGS[writing.first].read(raw[writing.first], unit, problems.within(writing.first))
+          number && Fullness.public_send(writing.first, number)
+        end
+
+        def ratio(raw, unit, problems) = (number = RATIO.read(raw, unit, problems)) && Fullness.ratio(number)
+
+        def schema
+          written = WRITINGS.map { |key, kind| {"type" => "object", "properties" => {key => kind.schema}, "required" => [key]} }
+          {"anyOf" => [RATIO.schema, *written]}
+        end
+      end
+
+      # @return [Hash] a JSON Schema object; unknown fields are let be, for later versions
+      def self.record_schema(fields)
+        properties = fields.to_h { |field| [field.key, field_schema(field)] }
+        {"type" => "object", "properties" => properties, "required" => fields.select(&:required?).map(&:key)}
+      end
+
+      # @param kind [Class] a heading or an alteration
+      # @return [Hash] its record, told from the others by the name of its kind
+      def self.kind_schema(kind)
+        record = record_schema(kind.fields)
+        record.merge("properties" => {"kind" => {"const" => kind.kind}}.merge(record["properties"]), "required" => ["kind"] + record["required"])
+      end
+
+      def self.field_schema(field)
+        (field.default.nil? && !field.required?) ? {"anyOf" => [field.kind.schema, {"type" => "null"}]} : field.kind.schema
+      end
+    end
+
+    # Short names for the kinds, so that a record's fields read like the job format.
+    module Declare
+      REQUIRED = Fields::REQUIRED
+
+      module_function
+
+      def length(default = REQUIRED, least: :zero) = [FieldKinds::LengthKind.new(least: least), default]
+
+      def number(default = REQUIRED, **bounds) = [FieldKinds::NumberKind.between(**bounds), default]
+
+      def count(default = REQUIRED, least: 0, most: 1_000_000) = [FieldKinds::CountKind.new(least: least, most: most), default]
+
+      def choice(words, default = REQUIRED) = [FieldKinds::ChoiceKind.new(words: words), default]
+
+      def flag(default) = [FieldKinds::FlagKind.new, default]
+
+      def text(default = "", least: 0, most: 200) = [FieldKinds::TextKind.new(least: least, most: most), default]
+
+      def id = text(REQUIRED, least: 1)
+
+      def fullness = [FieldKinds::FullnessKind.new, REQUIRED]
+
+      def list(kind, default = [].freeze, least: 0, most: 1000) = [FieldKinds::ListKind.new(kind: kind, least: least, most: most), default]
+
+      # @param build [#call] takes the values and the problems' place
+      def record(fields, default = REQUIRED, &build) = [FieldKinds::RecordKind.new(fields: fields, build: build), default]
+
+      def allowance(default = Allowance::NONE)
+        [FieldKinds::RecordKind.new(fields: ALLOWANCE, build: ->(values, _) { Allowance.new(**values) }), default]
+      end
+    end
+
+    # An allowance as a document writes it.
+    Declare::ALLOWANCE = Fields.new(
+      kind: Declare.choice(Allowance::KINDS), depth: Declare.length(Length::ZERO), turn_under: Declare.length(Length::ZERO)
+    )
+  end
+end

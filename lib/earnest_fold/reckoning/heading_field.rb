@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # The field of a treatment that holds its heading: read by the fields of the kind it names.
+    class HeadingField < Value.define
+      def read(raw, unit, problems)
+        return problems.add(:not_an_object) unless raw.is_a?(Hash)
+
+        kind = Headings[raw["kind"]]
+        return problems.within(:kind).add(:not_a_choice, words: Headings.names) unless kind
+
+        values = kind.fields.read(raw, unit, problems)
+        values && kind.build(values, problems)
+      end
+
+      def schema = {"oneOf" => Headings.map { |kind| FieldKinds.kind_schema(kind) }}
+    end
+  end
+end

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # What a heading is asked about one curtain: its place, its flat width, and where its seams lie.
+    HeadingTask = Value.define(:span, :flat, :seams)
+
+    # The contract of a heading kind, with what most of them answer alike. A kind is one file in headings/: a frozen value
+    # that declares `KIND`, `FIELDS` and `EXAMPLE` and registers itself in {Headings}. It answers numbers and geometry,
+    # never words or drawings.
+    module Heading
+      # @param values [Hash] as the kind's FIELDS read them
+      # @param problems [Problems]
+      # @return [Heading, nil] nil where its figures contradict each other
+      def self.included(kind)
+        kind.extend(Kind)
+      end
+
+      # What the class of a heading answers.
+      module Kind
+        def kind = self::KIND
+
+        def fields = self::FIELDS
+
+        def example = self::EXAMPLE
+
+        def build(values, _problems) = new(**values)
+      end
+
+      def kind = self.class.kind
+
+      # @param span [Span]
+      # @return [Length] the flat width that the fullness asks for
+      def needed(span) = span.finished_width * asked
+
+      # @param span [Span]
+      # @return [Array] how {#needed} came about
+      def needed_expression(span) = [span.finished_width, "×", asked]
+
+      # @return [Rational] the fullness asked
+      def asked = fullness.ratio
+
+      # @return [Boolean] whether what the tape dictates has to be reached and is kept to
+      def dictates? = false
+
+      # @return [Boolean] whether the fullness made can fall short of the fullness asked
+      def can_be_thin? = true
+
+      # @param support [Support]
+      # @return [Length] what the top takes of the cloth
+      def top_allowance(_support) = top_turn
+
+      # @param task [HeadingTask]
+      # @return [Rational] the fullness made
+      def made_fullness(task) = task.flat / task.span.finished_width
+
+      # @return [Array] how {#made_fullness} came about
+      def made_expression(task) = [task.flat, "÷", task.span.finished_width]
+
+      # @param figures [Hash] as {#figures} gave them
+      # @return [Integer, nil] how many carriers of the support the curtain takes; nil where none are counted
+      def carriers(_figures) = nil
+
+      # @param task [HeadingTask]
+      # @param support [Support]
+      # @return [Hash{Symbol => Length, Integer, nil}] the heading's own figures
+      def figures(task, support) = raise(NotImplementedError)
+
+      # @param task [HeadingTask]
+      # @param figures [Hash]
+      # @return [Array<Mark>] in order from the leading edge
+      def marks(_task, _figures) = []
+
+      # @param task [HeadingTask]
+      # @param figures [Hash]
+      # @return [Array<Line>] how the figures came about
+      def working(_task, _figures) = []
+
+      # Says what about this heading can't be reckoned.
+      # @param support [Support]
+      # @param problems [Problems] at the heading's place
+      def refuse(_support, _problems) = nil
+    end
+
+    # The kinds of heading.
+    Headings = Registry.new(:kind, :fields, :example, :build)
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Rings with clips, at both edges and evenly between; an even count, so that both edges turn the same way.
+    class ClipRing < Value.define(:fullness, :top_turn, :clip_spacing)
+      include Heading
+
+      KIND = "clip_ring"
+      FIELDS = Fields.new(fullness: Declare.fullness, top_turn: Declare.length(Length::ZERO), clip_spacing: Declare.length(least: :over_zero))
+      EXAMPLE = {"kind" => KIND, "fullness" => "1.5", "top_turn" => "5 cm", "clip_spacing" => "14 cm"}.freeze
+
+      def figures(task, _support) = {rings: [Counting.nearest_even(task.flat / clip_spacing + 1), 2].max}
+
+      def carriers(figures) = figures[:rings]
+
+      def marks(task, figures)
+        Counting.evenly(figures[:rings], task.flat).map { |at| Mark.new(kind: :ring, along: :flat, at: at, to: nil) }
+      end
+
+      def working(task, figures)
+        [Line.of(:rings, figures[:rings], [task.flat, "÷", clip_spacing, "+", 1, "→", "2", "×", figures[:rings] / 2])]
+      end
+    end
+
+    Headings.register(ClipRing::KIND, ClipRing)
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # A tape with a hook at every pitch and one at each very end: the width must be whole pitches.
+    class FixedPitch < Value.define(:fullness, :pitch, :top_turn)
+      include Heading
+
+      KIND = "fixed_pitch"
+      FIELDS = Fields.new(fullness: Declare.fullness, pitch: Declare.length(least: :over_zero), top_turn: Declare.length(Length::ZERO))
+      EXAMPLE = {"kind" => KIND, "fullness" => 3, "pitch" => "10 cm", "top_turn" => "7 cm"}.freeze
+
+      def dictates? = true
+
+      def needed(span) = pitch * pitches(span)
+
+      def needed_expression(span) = [pitches(span), "×", pitch]
+
+      def figures(task, _support)
+        count = pitches(task.span)
+        {hooks: count + 1, carriers: count - 1, pitch: pitch}
+      end
+
+      def carriers(figures) = figures[:carriers]
+
+      def marks(_task, figures)
+        Array.new(figures[:hooks]) { |index| Mark.new(kind: :hook, along: :flat, at: pitch * index, to: nil) }
+      end
+
+      def working(task, figures)
+        [Line.of(:pitches, figures[:hooks] - 1, [task.span.finished_width, "×", asked, "÷", pitch]),
+          Line.of(:hooks, figures[:hooks], [figures[:hooks] - 1, "+", 1]),
+          Line.of(:carriers, figures[:carriers], [figures[:hooks], "−", 2])]
+      end
+
+      private
+
+      def pitches(span) = [Counting.nearest(span.finished_width * asked / pitch), 1].max
+    end
+
+    Headings.register(FixedPitch::KIND, FixedPitch)
+  end
+end

@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Pleats folded and sewn by hand over buckram, with equal spaces between.
+    class HandPleat < Value.define(:style, :fullness, :buckram, :buckram_folds, :pin_setting, :edge_flat, :pleats, :space, :take_up,
+      :hide_seams, :tolerance)
+      include Heading
+      include FlatEnds
+
+      KIND = "hand_pleat"
+      STYLES = %w[double triple goblet cartridge box].freeze
+      MOST_PLEATS = 2000
+      RANGE = Declare.record(Range3::FIELDS) { |values, _| Range3.new(**values) }
+      FIELDS = Fields.new(style: Declare.choice(STYLES), fullness: Declare.fullness, buckram: Declare.length, buckram_folds: Declare.count(2, least: 0, most: 4),
+        pin_setting: Declare.length(Length::ZERO, least: :any), edge_flat: Declare.length(Length::ZERO), pleats: Declare.count(nil, least: 2, most: MOST_PLEATS),
+        space: RANGE, take_up: RANGE, hide_seams: Declare.flag(false), tolerance: Declare.length(Length.mm(15)))
+      EXAMPLE = {"kind" => KIND, "style" => "triple", "fullness" => "2.3", "buckram" => "12.5 cm",
+                 "space" => {"min" => "9 cm", "target" => "10.5 cm", "max" => "12 cm"}, "take_up" => {"min" => "11 cm", "target" => "14 cm", "max" => "17 cm"}}.freeze
+
+      def top_allowance(_support) = buckram * buckram_folds
+
+      # Where no return or overlap turns, a little still lies flat before the first and after the last pleat.
+      def return_flat(span) = span.return_flat.zero? ? edge_flat : span.return_flat
+
+      def lead_flat(span) = span.lead_flat.zero? ? edge_flat : span.lead_flat
+
+      def figures(task, _support)
+        count = pleatable?(task) ? (pleats || best(task).count) : 0
+        {pleats: count, **gaps(task, count), buckram_length: task.flat, hooks: count + [return_flat(task.span), lead_flat(task.span)].count(&:positive?)}
+      end
+
+      def carriers(figures) = figures[:hooks]
+
+      # The parts of the flat heading, from the leading edge; they add up to the flat width.
+      def marks(task, figures)
+        lengths = parts(task, figures)
+        running = lengths.each_with_object([Length::ZERO]) { |(_, length), sums| sums << sums.last + length }
+        lengths.each_with_index.filter_map do |(kind, length), index|
+          Mark.new(kind: kind, along: :flat, at: running[index], to: running[index + 1]) unless length.zero?
+        end
+      end
+
+      # @return [Array<Mark>] each seam, `kind` naming the part it lies in
+      def seam_marks(task, figures)
+        parts = marks(task, figures)
+        task.seams.map do |seam|
+          part = parts.find { |mark| seam.between?(mark.at, mark.to) } || parts.last
+          Mark.new(kind: part.kind, along: :flat, at: seam, to: nil)
+        end
+      end
+
+      # @param task [HeadingTask]
+      # @return [BestPleats] to compare counts with
+      def best(task) = BestPleats.new(between: between(task.span), extra: task.flat - task.span.finished_width, space: space, take_up: take_up)
+
+      # @param task [HeadingTask]
+      # @return [Boolean] whether there is cloth for pleats and room between the ends
+      def pleatable?(task) = task.flat > task.span.finished_width && between(task.span).positive?
+
+      def working(task, figures)
+        return [] if figures[:pleats].zero?
+
+        [Line.of(:pleats, figures[:pleats]),
+          Line.of(:space, figures[:space], ["(", task.span.finished_width, *minus_ends(task.span), ")", "÷", figures[:pleats] - 1]),
+          Line.of(:take_up, figures[:take_up], ["(", task.flat, "−", task.span.finished_width, ")", "÷", figures[:pleats]]),
+          Line.of(:hooks, figures[:hooks], [figures[:pleats], "+", figures[:hooks] - figures[:pleats]])]
+      end
+
+      private
+
+      def gaps(task, count)
+        return {space: Length::ZERO, take_up: Length::ZERO} if count.zero?
+
+        {space: between(task.span) / (count - 1), take_up: (task.flat - task.span.finished_width) / count}
+      end
+
+      def parts(task, figures)
+        lead, turn = lead_flat(task.span), return_flat(task.span)
+        return [[:space, task.flat]] if figures[:pleats].zero?
+
+        folds = take_ups(task, figures).map { |length| [:pleat, length] }
+        spaces = Array.new(figures[:pleats] - 1) { [:space, figures[:space]] }
+        [[:overlap, lead], *folds.zip(spaces).flatten(1).compact, [:return, turn]]
+      end
+
+      def take_ups(task, figures)
+        return Array.new(figures[:pleats]) { figures[:take_up] } unless hide_seams && task.seams.any?
+
+        HiddenSeams.new(pleats: figures[:pleats], take_up: figures[:take_up], space: figures[:space], lead: lead_flat(task.span), tolerance: tolerance)
+          .take_ups(task.seams)
+      end
+    end
+
+    Headings.register(HandPleat::KIND, HandPleat)
+  end
+end

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Pronged hooks that draw a pocketed tape into pleats. `skips` are the pockets between a hook's prongs; `edge` is the
+    # least count of flat pockets at each edge.
+    class PleaterHook < Value.define(:fullness, :pocket_pitch, :skips, :edge, :top_turn)
+      include Heading
+
+      KIND = "pleater_hook"
+      FIELDS = Fields.new(fullness: Declare.fullness, pocket_pitch: Declare.length(least: :over_zero), skips: [FieldKinds::CountListKind.new, Declare::REQUIRED],
+        edge: Declare.count(least: 0, most: 1000), top_turn: Declare.length(Length::ZERO))
+      EXAMPLE = {"kind" => KIND, "fullness" => "2.2", "pocket_pitch" => "1.8 cm", "skips" => [3, 3, 3], "edge" => 3, "top_turn" => "2 cm"}.freeze
+
+      def figures(task, _support)
+        pockets = (task.flat / pocket_pitch).floor
+        hooks = hooks(pockets, task.span)
+        {pockets: pockets, hooks: hooks, **placing(pockets, hooks), heading_width: pocket_pitch * (pockets - hooks * taken)}
+      end
+
+      def carriers(figures) = figures[:hooks]
+
+      # Each hook's first and last prong, by pocket.
+      def marks(_task, figures)
+        Array.new(figures[:hooks]) do |index|
+          pocket = figures[:edge_lead] + index * (taken + figures[:gap].to_i)
+          Mark.new(kind: :pleat, along: :flat, at: pocket_pitch * pocket, to: pocket_pitch * (pocket + taken))
+        end
+      end
+
+      def working(task, figures)
+        [Line.of(:pockets, figures[:pockets], [task.flat, "÷", pocket_pitch, "↓"]),
+          Line.of(:pleater_hooks, figures[:hooks], ["(", figures[:pockets], "−", task.span.finished_width, "÷", pocket_pitch, ")", "÷", taken]),
+          Line.of(:heading_width, figures[:heading_width], ["(", figures[:pockets], "−", figures[:hooks], "×", taken, ")", "×", pocket_pitch])]
+      end
+
+      private
+
+      # Pockets that one hook takes up (u).
+      def taken = skips.sum
+
+      # The count that comes nearest the width, less where the gaps would vanish.
+      def hooks(pockets, span)
+        wished = Counting.nearest((pockets - span.finished_width / pocket_pitch) / taken)
+        with_gaps = Rational(pockets - 2 * edge + 1, taken + 1).floor
+        most = [wished, with_gaps].min
+        [most, 1].max
+      end
+
+      def placing(pockets, hooks)
+        left = pockets - hooks * taken
+        gap = (hooks > 1) ? Rational(left - 2 * edge, hooks - 1).floor : nil
+        edges = left - (hooks - 1) * gap.to_i
+        {gap: gap, edge_lead: edges.div(2), edge_return: edges - edges.div(2)}
+      end
+    end
+
+    Headings.register(PleaterHook::KIND, PleaterHook)
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # A rod through a pocket, with or without a frill standing above it.
+    class RodPocket < Value.define(:fullness, :frill, :pocket, :turn_under)
+      include Heading
+
+      KIND = "rod_pocket"
+      LOOSENESS = Length.mm(10)
+      POCKET_STEP = Length.mm(5)
+      FIELDS = Fields.new(fullness: Declare.fullness, frill: Declare.length(Length::ZERO), pocket: Declare.length(nil, least: :over_zero),
+        turn_under: Declare.length(Length::ZERO))
+      EXAMPLE = {"kind" => KIND, "fullness" => "2.5", "frill" => "2 cm", "pocket" => "4 cm", "turn_under" => "1.5 cm"}.freeze
+
+      def top_allowance(support) = frill + depth(support) + turn_under
+
+      def figures(_task, support) = {pocket: depth(support)}
+
+      def marks(task, _figures) = [Mark.new(kind: :pocket, along: :flat, at: Length::ZERO, to: task.flat)]
+
+      def working(_task, figures) = [Line.of(:pocket, figures[:pocket])]
+
+      def refuse(support, problems)
+        problems.within(:pocket).add(:pocket_without_rod) if pocket.nil? && support.diameter.nil?
+      end
+
+      private
+
+      # Half the rod's girth and a little, where nobody has given a depth.
+      def depth(support) = pocket || (support.diameter * Counting::PI / 2 + LOOSENESS).ceil_to(POCKET_STEP)
+    end
+
+    Headings.register(RodPocket::KIND, RodPocket)
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Tabs over a pole, at both edges and evenly between.
+    class TabTop < Value.define(:fullness, :top_turn, :tab_width, :tab_drop, :tab_spacing)
+      include Heading
+
+      KIND = "tab_top"
+      FIELDS = Fields.new(fullness: Declare.fullness, top_turn: Declare.length(Length::ZERO), tab_width: Declare.length(least: :over_zero),
+        tab_drop: Declare.length, tab_spacing: Declare.length(least: :over_zero))
+      EXAMPLE = {"kind" => KIND, "fullness" => "1.5", "top_turn" => "1.5 cm", "tab_width" => "5 cm", "tab_drop" => "5 cm", "tab_spacing" => "16 cm"}.freeze
+
+      def figures(task, _support) = {tabs: [((task.flat - tab_width) / tab_spacing).ceil, 0].max + 1}
+
+      def marks(task, figures)
+        Counting.evenly(figures[:tabs], task.flat - tab_width).map { |at| Mark.new(kind: :tab, along: :flat, at: at, to: at + tab_width) }
+      end
+
+      def working(task, figures)
+        [Line.of(:tabs, figures[:tabs], ["(", task.flat, "−", tab_width, ")", "÷", tab_spacing, "↑", "+", 1])]
+      end
+    end
+
+    Headings.register(TabTop::KIND, TabTop)
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Gliders on a cord that can't stretch: their spacing and the hooks' pitch on the tape dictate the wave.
+    class Wave < Value.define(:glider_spacing, :hook_pitch, :tape_turn_in, :top_turn)
+      include Heading
+
+      KIND = "wave"
+      CLEARANCE = Length.mm(10)
+      FIELDS = Fields.new(glider_spacing: Declare.length(least: :over_zero), hook_pitch: Declare.length(least: :over_zero),
+        tape_turn_in: Declare.length(Length::ZERO), top_turn: Declare.length(Length::ZERO))
+      EXAMPLE = {"kind" => KIND, "glider_spacing" => "80 mm", "hook_pitch" => "176 mm", "tape_turn_in" => "10 mm", "top_turn" => "90 mm"}.freeze
+
+      def asked = hook_pitch / glider_spacing
+
+      def dictates? = true
+
+      def can_be_thin? = false
+
+      def needed(span) = hook_pitch * gliders(span)
+
+      def needed_expression(span) = [gliders(span), "×", hook_pitch]
+
+      def made_fullness(_task) = asked
+
+      def made_expression(_task) = [hook_pitch, "÷", glider_spacing]
+
+      def figures(task, _support)
+        count = gliders(task.span)
+        {gliders: count, hooks: count + 2, tape_length: task.flat + tape_turn_in * 2, first: hook_pitch / 2, covers: glider_spacing * count}
+      end
+
+      def carriers(figures) = figures[:gliders]
+
+      def marks(_task, figures)
+        Array.new(figures[:gliders]) { |index| Mark.new(kind: :hook, along: :flat, at: figures[:first] + hook_pitch * index, to: nil) }
+      end
+
+      def working(task, figures)
+        [Line.of(:gliders, figures[:gliders], [task.span.finished_width, "÷", glider_spacing, "↑", "2", "×", figures[:gliders] / 2]),
+          Line.of(:wave_hooks, figures[:hooks], [figures[:gliders], "+", 2]),
+          Line.of(:covers, figures[:covers], [figures[:gliders], "×", glider_spacing]),
+          Line.of(:tape_length, figures[:tape_length], [task.flat, "+", 2, "×", tape_turn_in])]
+      end
+
+      # Compared by squares, so that no root is rounded: half depth = ½·√(pitch² − spacing²).
+      # @param projection [Length]
+      # @return [Boolean] whether the wave with its clearance reaches further back than the support stands off
+      def deeper_than?(projection)
+        room = (projection - CLEARANCE) * 2
+        room.negative? || hook_pitch.mm**2 - glider_spacing.mm**2 > room.mm**2
+      end
+
+      def refuse(_support, problems)
+        problems.within(:hook_pitch).add(:pitch_under_spacing) if hook_pitch < glider_spacing
+      end
+
+      private
+
+      # The least even count that covers: a cord can't stretch.
+      def gliders(span) = 2 * (span.finished_width / glider_spacing / 2).ceil
+    end
+
+    Headings.register(Wave::KIND, Wave)
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Webbing and grommets, for halls and stages: grommets evenly along the heading, a pleat behind each.
+    class Webbing < Value.define(:fullness, :top_turn, :eyelet_spacing)
+      include Heading
+      include FlatEnds
+
+      KIND = "webbing"
+      FIELDS = Fields.new(fullness: Declare.fullness, top_turn: Declare.length(Length::ZERO),
+        eyelet_spacing: Declare.length(Length.mm(305), least: :over_zero))
+      EXAMPLE = {"kind" => KIND, "fullness" => {"percent_added" => 75}, "top_turn" => "4 in", "eyelet_spacing" => "12 in"}.freeze
+
+      def figures(task, _support) = {eyelets: (task.span.finished_width / eyelet_spacing).ceil + 1}
+
+      def marks(task, figures)
+        Counting.evenly(figures[:eyelets], task.span.finished_width).map { |at| Mark.new(kind: :eyelet, along: :hung, at: at, to: nil) }
+      end
+
+      def working(task, figures)
+        [Line.of(:grommets, figures[:eyelets], [task.span.finished_width, "÷", eyelet_spacing, "↑", "+", 1])]
+      end
+    end
+
+    Headings.register(Webbing::KIND, Webbing)
+  end
+end

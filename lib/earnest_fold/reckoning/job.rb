@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # A window, with the treatments that hang at it.
+    Window = Value.define(:id, :room, :name, :treatments)
+
+    # A whole job: cloths, windows and alterations, as read from a document or a store.
+    class Job < Value.define(:title, :unit, :cloths, :windows, :alterations)
+      # @return [Array<Treatment>]
+      def treatments = windows.flat_map(&:treatments)
+
+      # @return [JobReckoning]
+      # @raise [Invalid] with every problem, by its place in the job document
+      def reckon
+        problems = Problems.new
+        windows.each_with_index { |window, index| refuse(window, problems.within(:windows).within(index)) }
+        problems.raise_any
+        JobReckoning.new(self)
+      end
+
+      private
+
+      def refuse(window, problems)
+        window.treatments.each_with_index do |treatment, index|
+          Refusals.check(treatment, problems.within(:treatments).within(index))
+        end
+      end
+    end
+
+    # A job reckoned whole.
+    class JobReckoning
+      # @return [Job]
+      attr_reader :job
+      # @return [Array<TreatmentReckoning>]
+      attr_reader :treatments
+      # @return [Array<ClothReckoning>]
+      attr_reader :cloths
+
+      # @param job [Job] one that nothing refuses
+      def initialize(job)
+        @job = job
+        @treatments = job.treatments.map { |treatment| TreatmentReckoning.new(treatment) }.freeze
+        @cloths = job.cloths.map { |cloth| ClothReckoning.of(cloth, @treatments) }.freeze
+        freeze
+      end
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # A range with the value wished for within it.
+    Range3 = Value.define(:min, :target, :max) do
+      # @return [Rational] how far a length falls outside, over the target
+      def penalty(length)
+        return (min - length) / target if length < min
+
+        (length > max) ? (length - max) / target : 0r
+      end
+
+      def include?(length) = length.between?(min, max)
+
+      # @return [Array<Length>] the values at which the penalty's course turns
+      def turns = [min, target, max].select(&:positive?)
+    end
+    Range3::FIELDS = Fields.new(min: Declare.length, target: Declare.length(least: :over_zero), max: Declare.length)
+
+    # The best count of hand pleats: the least penalty, then the space nearest its target, then more pleats.
+    # `between` is what hangs between the flat ends, `extra` the cloth that the pleats take up.
+    class BestPleats < Value.define(:between, :extra, :space, :take_up)
+      LEAST = 2
+
+      # @return [Integer] 2 or more
+      def count = candidates.min_by { |pleats| rank(pleats) }
+
+      # @return [Array] sorts the counts, the best first
+      def rank(pleats)
+        gap = space_for(pleats)
+        [space.penalty(gap) + take_up.penalty(take_up_for(pleats)), (gap - space.target).abs, -pleats]
+      end
+
+      def space_for(pleats) = between / (pleats - 1)
+
+      def take_up_for(pleats) = extra / pleats
+
+      private
+
+      # Only where the penalty's course turns can its least lie, so only the counts round those places are tried; a test
+      # holds this against trying all.
+      def candidates
+        places = space.turns.map { |length| between / length + 1 } + take_up.turns.map { |length| extra / length } + [valley]
+        places.flat_map { |place| ((place.floor - 1)..(place.floor + 2)).to_a }.push(LEAST).select { |count| count >= LEAST }.uniq
+      end
+
+      # Where spaces are too wide and pleats too thin at once, the two penalties can balance between the other places:
+      # at the greatest n with b(n − 1)² ≤ a·n² (a, b: spaces and take-up over their targets).
+      def valley
+        wide, thin = between / space.target, extra / take_up.target
+        return Rational(LEAST) if thin <= wide
+
+        highest = [space, take_up].zip([wide, thin]).map { |range, size| range.turns.map { |length| size * (range.target / length) }.max }.max.ceil + 2
+        Rational((LEAST..highest).bsearch { |count| thin * (count - 1)**2 > wide * count**2 } || highest)
+      end
+    end
+  end
+end

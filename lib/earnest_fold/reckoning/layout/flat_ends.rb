@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Headings whose return and overlap lie flat: only what hangs between them is pleated.
+    module FlatEnds
+      # @param span [Span]
+      # @return [Length] the flat part at the return edge (r)
+      def return_flat(span) = span.return_flat
+
+      # @param span [Span]
+      # @return [Length] the flat part at the leading edge (o)
+      def lead_flat(span) = span.lead_flat
+
+      # @return [Length] both flat parts together
+      def ends(span) = return_flat(span) + lead_flat(span)
+
+      # @return [Length] what is left between the flat parts, as it hangs
+      def between(span) = span.finished_width - ends(span)
+
+      def needed(span) = between(span) * asked + ends(span)
+
+      def needed_expression(span)
+        ["(", span.finished_width, *minus_ends(span), ")", "×", asked, *plus_ends(span)]
+      end
+
+      # Where nothing is left between the ends there is nothing to be full.
+      def made_fullness(task) = between(task.span).zero? ? 0r : (task.flat - ends(task.span)) / between(task.span)
+
+      def made_expression(task)
+        ["(", task.flat, *minus_ends(task.span), ")", "÷", "(", task.span.finished_width, *minus_ends(task.span), ")"]
+      end
+
+      private
+
+      def flats(span) = [return_flat(span), lead_flat(span)].reject(&:zero?)
+
+      def minus_ends(span) = flats(span).flat_map { |flat| ["−", flat] }
+
+      def plus_ends(span) = flats(span).flat_map { |flat| ["+", flat] }
+    end
+  end
+end

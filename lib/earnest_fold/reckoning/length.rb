@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # A length, exact: a Rational number of millimetres. Arithmetic that makes no sense raises TypeError, Floats are
+    # refused, and rounding happens only in the methods named for it.
+    #
+    #   Length.cm(236) + Length.mm(5)  # => 2365 mm
+    #   Length.mm(10) / Length.mm(4)   # => (5/2), a ratio
+    class Length
+      include Comparable
+
+      # @return [Rational] millimetres
+      attr_reader :mm
+
+      # @param number [Integer, Rational] millimetres
+      # @raise [TypeError] for a Float or anything that is no exact number
+      def self.mm(number) = new(exact(number))
+
+      # @param number [Integer, Rational] centimetres
+      def self.cm(number) = new(exact(number) * 10)
+
+      # @param number [Integer, Rational] inches, of 127/5 mm
+      def self.inches(number) = new(exact(number) * 127 / 5)
+
+      # @api private
+      def self.exact(number)
+        case number
+        when Rational then number
+        when Integer then Rational(number, 1)
+        else raise TypeError, "a length needs an Integer or a Rational, not #{number.class}"
+        end
+      end
+
+      # @api private Takes a Rational on trust; use {.mm}.
+      def initialize(millimetres)
+        @mm = millimetres
+        freeze
+      end
+
+      def +(other) = Length.new(@mm + Length.millimetres(other))
+
+      def -(other) = Length.new(@mm - Length.millimetres(other))
+
+      def -@ = Length.new(-@mm)
+
+      # @param number [Integer, Rational]
+      def *(other) = Length.new(@mm * Length.exact(other))
+
+      # @param other [Length, Integer, Rational] a Length gives a ratio, a number a Length
+      # @return [Rational, Length]
+      def /(other) = other.is_a?(Length) ? @mm / other.mm : Length.new(@mm / Length.exact(other))
+
+      # @return [Length] what is left over whole steps; never negative for a positive step
+      def %(other) = Length.new(@mm % Length.millimetres(other))
+
+      # @return [Integer, nil] nil for strangers
+      def <=>(other) = other.is_a?(Length) ? @mm <=> other.mm : nil
+
+      def eql?(other) = other.is_a?(Length) && @mm == other.mm
+      alias_method :==, :eql?
+
+      def hash = [Length, @mm].hash
+
+      def zero? = @mm.zero?
+
+      def positive? = @mm.positive?
+
+      def negative? = @mm.negative?
+
+      def abs = Length.new(@mm.abs)
+
+      # @param step [Length]
+      # @return [Length] the least whole number of steps that covers this length
+      def ceil_to(step) = Length.new((@mm / step.mm).ceil * step.mm)
+
+      # @param step [Length]
+      # @return [Length] the greatest whole number of steps within this length
+      def floor_to(step) = Length.new((@mm / step.mm).floor * step.mm)
+
+      # @param step [Length]
+      # @return [Length] the nearest whole number of steps; a half goes away from zero
+      def to_nearest(step) = Length.new((@mm / step.mm).round(half: :up) * step.mm)
+
+      def inspect = "#{(@mm.denominator == 1) ? @mm.numerator : @mm} mm"
+      alias_method :to_s, :inspect
+
+      # @api private
+      def self.millimetres(other)
+        raise TypeError, "a Length goes with a Length, not with #{other.class}" unless other.is_a?(Length)
+
+        other.mm
+      end
+
+      ZERO = new(0r)
+    end
+  end
+end

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # A lining reckoned: its cut along the cloth, the width wanted behind each curtain, and the widths for it.
+    class LiningCut < Value.define(:lining, :drop_cut, :rule, :targets, :counts, :cuts)
+      # @param treatment [Treatment]
+      # @param drop [Length] the curtain's finished drop
+      # @param curtains [Array<Curtain>]
+      # @return [LiningCut]
+      def self.of(treatment, drop, curtains)
+        lining = treatment.lining
+        rule = rule(treatment)
+        targets = curtains.map { |curtain| curtain.flat_width - lining.inset * 2 }
+        counts = targets.map { |target| sideways?(lining) ? 1r : rule.least_for(target * (1 - lining.accept_short_percent / 100), treatment.making.step) }
+        shares = curtains.zip(counts).map { |curtain, count| WidthsToCut::Share.new(hand: curtain.hand, leads: curtain.leads, count: count, across: false) }
+        new(lining: lining, drop_cut: drop_cut(lining, drop), rule: rule, targets: targets, counts: counts,
+          cuts: WidthsToCut.new(lining.cloth, false, shares).list)
+      end
+
+      def self.rule(treatment)
+        lining = treatment.lining
+        Widths.new(cloth: lining.cloth, seam: lining.seam || treatment.making.seam, side: lining.side_turn)
+      end
+
+      def self.drop_cut(lining, drop)
+        DropCut.new(cloth: lining.cloth, finished: drop - lining.lift, top: lining.top, hem: lining.hem.taken, squaring: Length::ZERO,
+          sideways: sideways?(lining))
+      end
+
+      def self.sideways?(lining) = lining.run == "railroad"
+
+      def cloth = lining.cloth
+
+      def sideways? = LiningCut.sideways?(lining)
+
+      # @return [Integer] widths of cloth to cut; sideways, the number of linings
+      def widths_total = cuts.size
+
+      # @return [Array<Length>, nil] per curtain, where the cloth runs sideways
+      def lengths_along = sideways? ? widths_made.map { |width| width / cloth.after_shrinking } : nil
+
+      # @return [Rational, nil] kilograms
+      def mass = Mass.sum(widths_made.map { |width| Mass.of(cloth, width, drop_cut.made) })
+
+      private
+
+      def widths_made = targets.map { |target| target + lining.side_turn * 2 }
+    end
+
+    # An interlining reckoned: cut to the finished size, without hems, joins lapped within what is over.
+    class InterliningCut < Value.define(:cloth, :drop_cut, :rule, :widths_over, :counts, :cuts)
+      # @return [InterliningCut]
+      def self.of(treatment, drop, curtains)
+        cloth = treatment.interlining.cloth
+        rule = Widths.new(cloth: cloth, seam: Length::ZERO, side: Length::ZERO)
+        counts = curtains.map { |curtain| rule.least_for(curtain.flat_width, treatment.making.step) }
+        shares = curtains.zip(counts).map { |curtain, count| WidthsToCut::Share.new(hand: curtain.hand, leads: curtain.leads, count: count, across: false) }
+        new(cloth: cloth, rule: rule, widths_over: curtains.map(&:flat_width), counts: counts, cuts: WidthsToCut.new(cloth, false, shares).list,
+          drop_cut: DropCut.new(cloth: cloth, finished: drop, top: Length::ZERO, hem: Length::ZERO, squaring: Length::ZERO, sideways: false))
+      end
+
+      def widths_total = cuts.size
+
+      # @return [Rational, nil] kilograms
+      def mass = Mass.sum(widths_over.map { |width| Mass.of(cloth, width, drop_cut.finished) })
+    end
+  end
+end

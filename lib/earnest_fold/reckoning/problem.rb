@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # One thing that is wrong with what a person gave: where (a JSON Pointer), what (a code), and the facts for the words.
+    # The words themselves stand in the locale file, under `problems`.
+    Problem = Value.define(:at, :code, :data)
+
+    # What a person gave can't be reckoned. Carries every problem found, not only the first.
+    class Invalid < StandardError
+      # @return [Array<Problem>]
+      attr_reader :problems
+
+      # @param problems [Array<Problem>] at least one
+      def initialize(problems)
+        @problems = problems.freeze
+        super(problems.map { |problem| "#{problem.at}: #{problem.code}" }.join(", "))
+      end
+    end
+
+    # Collects problems while a document is read, and knows where in it the reading stands.
+    class Problems
+      # @return [String] the JSON Pointer of the place being read
+      attr_reader :at
+
+      def initialize(at = "", found = [])
+        @at = at
+        @found = found
+      end
+
+      # @param step [String, Symbol, Integer] a key or an index
+      # @return [Problems] the same collection, one step further into the document
+      def within(step) = Problems.new("#{@at}/#{step.to_s.gsub("~", "~0").gsub("/", "~1")}", @found)
+
+      # @param code [Symbol]
+      # @return [nil] so that a reader can answer with it
+      def add(code, **data)
+        @found << Problem.new(at: @at, code: code, data: data)
+        nil
+      end
+
+      # @return [Boolean] whether something at or below this place was found wrong
+      def any? = @found.any? { |problem| problem.at == @at || problem.at.start_with?("#{@at}/") }
+
+      # @return [Array<Problem>]
+      def to_a = @found.uniq
+
+      # @raise [Invalid] where there is any problem
+      def raise_any = @found.any? && raise(Invalid, to_a)
+    end
+  end
+end

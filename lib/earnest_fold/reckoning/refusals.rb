@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # What can't be reckoned although each field can be read: "Refused before reckoning" in the rules.
+    module Refusals
+      MOST_WIDTHS = FieldKinds::WidthsKind::MOST
+
+      module_function
+
+      # @param treatment [Treatment]
+      # @param problems [Problems] at the treatment's place
+      def check(treatment, problems)
+        treatment.heading.refuse(treatment.support, problems.within(:heading))
+        problems.within(:drop).add(:nothing_hangs) unless treatment.drop.finished.positive?
+        face(treatment, problems)
+        lining(treatment, problems) if treatment.lining
+        counts(treatment, problems) unless problems.any?
+      end
+
+      def face(treatment, problems)
+        used_up(treatment.width_rule, problems.within(:making)) unless treatment.sideways?
+        return if treatment.spans.all? { |span| treatment.heading.needed(span).positive? }
+
+        problems.within(:heading).add(:nothing_needed)
+      end
+
+      def lining(treatment, problems)
+        lining = treatment.lining
+        place = problems.within(:lining)
+        used_up(LiningCut.rule(treatment), place, side: :side_turn) unless LiningCut.sideways?(lining)
+        place.within(:lift).add(:nothing_hangs) unless (treatment.drop.finished - lining.lift).positive?
+      end
+
+      # Selvedges, seams or side turnings that leave nothing of a width.
+      def used_up(rule, problems, side: :side)
+        problems.within(side).add(:width_used_up) unless rule.single.positive?
+        problems.within(:seam).add(:width_used_up) unless rule.between_seams.positive?
+      end
+
+      # Needs the curtains themselves, so it comes last and only where they can be reckoned.
+      def counts(treatment, problems)
+        return problems.within(:making).add(:too_many_widths, most: MOST_WIDTHS) unless few_widths?(treatment)
+
+        curtains = treatment.spans.map { |span| Curtain.of(treatment, span) }
+        problems.within(:making).within(:widths).add(:width_used_up) unless curtains.all? { |curtain| curtain.flat_width.positive? }
+        too_many_pleats(curtains, problems.within(:heading))
+        lining_targets(treatment, curtains, problems.within(:lining)) if treatment.lining
+      end
+
+      def few_widths?(treatment)
+        treatment.sideways? || treatment.spans.all? { |span| Curtain.count(treatment, treatment.width_rule, treatment.heading.needed(span)) <= MOST_WIDTHS }
+      end
+
+      def too_many_pleats(curtains, problems)
+        problems.add(:too_many_pleats, most: HandPleat::MOST_PLEATS) if curtains.any? { |curtain| curtain.heading.fetch(:pleats, 0) > HandPleat::MOST_PLEATS }
+      end
+
+      def lining_targets(treatment, curtains, problems)
+        lining = treatment.lining
+        targets = curtains.map { |curtain| curtain.flat_width - lining.inset * 2 }
+        return problems.within(:inset).add(:nothing_needed) unless targets.all?(&:positive?)
+        return if LiningCut.sideways?(lining)
+
+        rule = LiningCut.rule(treatment)
+        problems.add(:too_many_widths, most: MOST_WIDTHS) if targets.any? { |target| rule.least_for(target, 1) > MOST_WIDTHS }
+      end
+    end
+  end
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # A treatment reckoned: its curtains, its drop, its linings, its cuts, and what the checks say of it. Made by
+    # {Treatment#reckon}; everything in it is exact.
+    class TreatmentReckoning
+      # @return [Treatment]
+      attr_reader :treatment
+      # @return [DropCut] of the face
+      attr_reader :drop_cut
+      # @return [Array<Curtain>] from left to right
+      attr_reader :curtains
+      # @return [LiningCut, nil]
+      attr_reader :lining
+      # @return [InterliningCut, nil]
+      attr_reader :interlining
+      # @return [Array<WidthCut>] the face's widths
+      attr_reader :cuts
+
+      # @param treatment [Treatment] one that {Refusals} lets pass
+      def initialize(treatment)
+        @treatment = treatment
+        @drop_cut = treatment.drop_cut
+        @curtains = treatment.spans.map { |span| Curtain.of(treatment, span) }.freeze
+        @lining = treatment.lining && LiningCut.of(treatment, finished_drop, @curtains)
+        @interlining = treatment.interlining && InterliningCut.of(treatment, finished_drop, @curtains)
+        @cuts = face_cuts.freeze
+        freeze
+      end
+
+      def id = treatment.id
+
+      # @return [Length]
+      def finished_drop = drop_cut.finished
+
+      # @return [Length]
+      def cut_drop = drop_cut.cut_drop
+
+      # @return [Length]
+      def cut_length = drop_cut.cut_length
+
+      # @return [Integer] widths of face cloth to cut; sideways, the number of curtains
+      def widths_total = cuts.size
+
+      # @return [Array<Length>, nil] per curtain, where the face runs sideways
+      def lengths_along = treatment.sideways? ? curtains.map { |curtain| curtain.cut_width / treatment.face.after_shrinking } : nil
+
+      # @return [Rational, nil] kilograms of the whole treatment; nil where a cloth's mass is unknown
+      def mass
+        faces = curtains.map { |curtain| Mass.of(treatment.face, curtain.cut_width, drop_cut.made) }
+        Mass.sum(faces + [lining, interlining].compact.map(&:mass))
+      end
+
+      # @return [Integer, nil] carriers that all its curtains need
+      def carriers_needed
+        counts = curtains.map { |curtain| treatment.heading.carriers(curtain.heading) }
+        counts.sum unless counts.include?(nil)
+      end
+
+      # @return [Length] the start of a width of phase A in the repeat
+      def pattern_start = Repeat.start(treatment.pattern, drop_cut)
+
+      # @return [Array<Check>] the most serious first
+      def checks = Checks.of(self)
+
+      # @return [Boolean]
+      def stopped? = checks.any?(&:stop?)
+
+      # @return [Array<Line>] how the figures came about, in the order a maker would write them
+      def working = TreatmentWorking.new(self).lines
+
+      private
+
+      def face_cuts
+        rule = treatment.width_rule
+        across = treatment.pattern.meet == "across" && treatment.opening.kind == "pair"
+        shares = curtains.map do |curtain|
+          WidthsToCut::Share.new(hand: curtain.hand, leads: curtain.leads, count: curtain.widths, across: across && curtain.hand == "right")
+        end
+        WidthsToCut.new(treatment.face, !treatment.sideways? && rule.next_shifts?, shares).list
+      end
+    end
+  end
+end

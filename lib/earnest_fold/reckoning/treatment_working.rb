@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # The lines that made a treatment's figures, in the order a maker would write them: across, then down, then the lining.
+    class TreatmentWorking
+      # @param reckoning [TreatmentReckoning]
+      def initialize(reckoning)
+        @reckoning = reckoning
+        @treatment = reckoning.treatment
+        @rule = @treatment.width_rule
+      end
+
+      # @return [Array<Line>]
+      def lines
+        groups.flat_map { |curtains| across(curtains.first, curtains.map(&:hand)) } + down + lining + interlining
+      end
+
+      private
+
+      # Curtains that came out alike are written once.
+      def groups
+        @reckoning.curtains.group_by { |curtain| [curtain.finished_width, curtain.flat_needed, curtain.flat_width, curtain.heading] }.values
+      end
+
+      def across(curtain, hands)
+        heading = @treatment.heading
+        lines = [
+          Line.of(:finished_width, curtain.finished_width, curtain.span.expression),
+          Line.of(:flat_needed, curtain.flat_needed, heading.needed_expression(curtain.span)),
+          *cloth_lines(curtain),
+          Line.of(:fullness_made, curtain.fullness, heading.made_expression(curtain.task)),
+          *heading.working(curtain.task, curtain.heading)
+        ]
+        single = groups.size == 1
+        lines.map { |line| line.with(data: line.data.merge(single ? {} : {hands: hands})) }
+      end
+
+      def cloth_lines(curtain)
+        turned = @treatment.making.side.taken
+        cut = Line.of(:cut_width, curtain.cut_width, [curtain.flat_width, "+", 2, "×", turned])
+        return [cut] if @treatment.sideways?
+
+        [Line.of(:one_width, @rule.single, [@rule.cloth.width, "−", 2, "×", "(", @rule.cloth.selvedge, "+", turned, ")"]),
+          *each_more(curtain), Line.of(:widths, curtain.flat_width, widths_expression(curtain), count: curtain.widths), cut]
+      end
+
+      def each_more(curtain)
+        return [] if curtain.widths <= 1
+
+        repeats = @rule.repeats_across
+        whole = repeats.positive? ? ["→", repeats, "×", @rule.cloth.horizontal_repeat] : []
+        [Line.of(:each_more, @rule.each_more, [@rule.cloth.width, "−", 2, "×", @rule.joined_edge, *whole])]
+      end
+
+      def widths_expression(curtain)
+        whole = curtain.widths.floor
+        made = @rule.flat(curtain.widths)
+        return [made, "→", curtain.flat_width] unless made == curtain.flat_width
+        return (whole == 1) ? [@rule.single] : [@rule.single, "+", whole - 1, "×", @rule.each_more] if curtain.widths == whole
+
+        whole.zero? ? [@rule.half_more] : [@rule.half_more, "+", whole, "×", @rule.each_more]
+      end
+
+      def down
+        cut, drop = @reckoning.drop_cut, @treatment.drop
+        finished = [drop.shortest, *signed(drop.stand_up), *signed(drop.offset)]
+        [Line.of(:finished_drop, cut.finished, finished), hem_line(:hem, @treatment.making.hem), top_line(cut), squaring_line,
+          Line.of(:cut_drop, cut.cut_drop, cut_expression(cut)), *repeat_lines(cut)].compact
+      end
+
+      def signed(length)
+        return [] if length.zero?
+
+        [length.negative? ? "−" : "+", length.abs]
+      end
+
+      def hem_line(name, hem)
+        return if hem.taken.zero?
+
+        Line.of(name, hem.taken, (hem.kind == "double") ? [2, "×", hem.depth] : [hem.depth, "+", hem.turn_under], kind: hem.kind, depth: hem.depth)
+      end
+
+      def top_line(cut) = cut.top.zero? ? nil : Line.of(:top_allowance, cut.top)
+
+      def squaring_line = @treatment.making.squaring.zero? ? nil : Line.of(:squaring, @treatment.making.squaring)
+
+      def cut_expression(cut)
+        parts = [cut.finished, cut.top, cut.hem, cut.squaring].reject(&:zero?).flat_map { |length| ["+", length] }.drop(1)
+        (cut.shrinking == 1) ? parts : ["(", *parts, ")", "÷", cut.shrinking]
+      end
+
+      def repeat_lines(cut)
+        return [] unless cut.cloth.repeats? && !cut.sideways
+
+        repeat = cut.cloth.vertical_repeat
+        [Line.of(:cut_length, cut.cut_length, [(cut.cut_length / repeat).to_i, "×", repeat]),
+          (Line.of(:pattern_start, @reckoning.pattern_start, start_expression(cut)) unless @treatment.pattern.place == "free")].compact
+      end
+
+      def start_expression(cut)
+        fold = (@treatment.pattern.place == "top") ? cut.top_fold : cut.hem_fold
+        [@treatment.pattern.point, "−", fold, "→", cut.cloth.vertical_repeat]
+      end
+
+      def lining
+        made = @reckoning.lining or return []
+        cut = made.drop_cut
+        [Line.of(:lining_drop, cut.finished, [@reckoning.finished_drop, *signed(-made.lining.lift)]), hem_line(:lining_hem, made.lining.hem),
+          Line.of(:lining_cut_drop, cut.cut_drop, cut_expression(cut)),
+          Line.of(:lining_widths, made.widths_total, summed(made.counts))].compact
+      end
+
+      def interlining
+        made = @reckoning.interlining or return []
+        [Line.of(:interlining_cut_drop, made.drop_cut.cut_drop, cut_expression(made.drop_cut)), Line.of(:interlining_widths, made.widths_total, summed(made.counts))]
+      end
+
+      def summed(counts) = counts.flat_map { |count| ["+", count] }.drop(1)
+    end
+  end
+end

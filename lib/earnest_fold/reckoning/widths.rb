@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # What widths of one cloth give once they are joined: "Widths" in the rules. `seam` is at each joined edge, `side` at
+    # each side. Counts are Rational and may end in a half; a half is a width slit down the middle.
+    class Widths < Value.define(:cloth, :seam, :side)
+      # @return [Length] what a joined edge loses (e)
+      def joined_edge
+        cloth.selvedge_in_seam ? [cloth.selvedge, seam].max : cloth.selvedge + seam
+      end
+
+      # @return [Length] between two seams, before the pattern has its say
+      def between_seams = cloth.width - joined_edge * 2
+
+      # @return [Integer] whole horizontal repeats in what one more width adds (m); 0 for none
+      def repeats_across
+        return 0 unless cloth.horizontal_repeat.positive?
+
+        (between_seams / cloth.horizontal_repeat).floor
+      end
+
+      # @return [Boolean] no whole horizontal repeat fits between the seams
+      def repeat_too_wide? = cloth.horizontal_repeat.positive? && repeats_across.zero?
+
+      # @return [Length] what one more width adds (p)
+      def each_more
+        whole = repeats_across
+        whole.positive? ? cloth.horizontal_repeat * whole : between_seams
+      end
+
+      # @return [Length] one width with its sides turned
+      def single = cloth.width - (cloth.selvedge + side) * 2
+
+      # @return [Length] what the last half width adds beyond the whole ones' steps
+      def half_more = cloth.width / 2 - cloth.selvedge - side * 2
+
+      # @param count [Rational]
+      # @return [Length] flat width, sides turned
+      def flat(count)
+        whole = count.floor
+        (whole == count) ? single + each_more * (whole - 1) : half_more + each_more * whole
+      end
+
+      # @param needed [Length]
+      # @param step [Rational] 1 or 1/2
+      # @return [Rational] the least count that gives at least this
+      def least_for(needed, step)
+        whole = Rational([1, ((needed - single) / each_more).ceil + 1].max)
+        return whole if step == 1
+
+        half = Rational([0, ((needed - half_more) / each_more).ceil].max) + 1/2r
+        [whole, half].min
+      end
+
+      # @return [Boolean] whether the next width stands half a repeat lower: an odd count of repeats across, or none
+      def next_shifts? = cloth.half_drop? && (repeats_across.zero? || repeats_across.odd?)
+
+      # Where the seams lie in the flat curtain, from the leading edge: what the pattern takes comes off the joining width.
+      # @param count [Rational]
+      # @return [Array<Length>]
+      def seams(count)
+        first = cloth.width - cloth.selvedge - side - joined_edge
+        Array.new(count.ceil - 1) { |index| first + each_more * index }
+      end
+    end
+  end
+end

@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+require "i18n"
+
+module EarnestFold
+  # The words for people, from the locale file, and figures as people write them. Everything that speaks (screens, drawings,
+  # documents) asks here, so that each thing is said once.
+  module Words
+    R = Reckoning
+    I18n.load_path = [File.expand_path("../../config/locales/en.yml", __dir__)]
+    I18n.available_locales = [:en]
+    I18n.default_locale = :en
+
+    module_function
+
+    # @param key [String, Symbol] the place in the locale file
+    # @param data [Hash] facts to fill in; Lengths are written in the unit
+    # @return [String]
+    # @raise [I18n::ArgumentError] for a key without words
+    def say(key, unit: R::Units::CM, **data)
+      I18n.t(key, **data.transform_values { |value| value_in(value, unit) }, raise: true)
+    end
+
+    # @return [Boolean]
+    def say?(key) = I18n.exists?(key)
+
+    # @param length [Reckoning::Length]
+    # @return [String] without the unit
+    def length(length, unit) = R::LengthWriter.write(length, unit)
+
+    # @return [String] with the unit: "236.5 cm", "93 1/2 in"
+    def with_unit(length, unit) = "#{length(length, unit)} #{unit.name}"
+
+    # @param number [Rational, Integer]
+    # @param places [Integer]
+    # @return [String] a decimal without needless noughts: "2.63", "2"
+    def number(number, places = 2)
+      steps = (number * 10**places).round(half: :up)
+      text = R::LengthWriter.decimal(steps.abs, places).sub(/\.?0+\z/, "") if places.positive?
+      text ||= steps.abs.to_s
+      steps.negative? ? "−#{text}" : text
+    end
+
+    # @param count [Rational] whole or half
+    # @return [String] "2", "2½", "½"
+    def widths(count)
+      whole = count.floor
+      return whole.to_s if whole == count
+
+      whole.zero? ? "½" : "#{whole}½"
+    end
+
+    # @param amount [Rational]
+    # @return [String] to the hundredth, rounded once: "414.80"
+    def money(amount) = R::LengthWriter.decimal((amount * 100).round(half: :up), 2)
+
+    # @param length [Reckoning::Length]
+    # @return [String] as cloth is bought: metres, or yards-free inches stay inches: "18.3 m"
+    def metres(length) = "#{number(length.mm / 1000, 2)} m"
+
+    # @param kilograms [Rational]
+    def mass(kilograms) = "#{number(kilograms, 1)} kg"
+
+    # @param expression [Array] of lengths, numbers and signs
+    # @return [String] with spaces between, none inside brackets
+    def expression(expression, unit)
+      expression.map { |token| token.is_a?(String) ? sign(token) : figure(token, unit) }.join(" ").gsub("( ", "(").gsub(" )", ")")
+    end
+
+    # @param value [Reckoning::Length, Rational, Integer]
+    def figure(value, unit) = value.is_a?(R::Length) ? length(value, unit) : number(value, 3)
+
+    # @param line [Reckoning::Line]
+    # @return [String] the label of a line of the working
+    def label(line, unit)
+      data = line.data.except(:hands)
+      data = data.merge(count: widths(data[:count])) if line.name == :widths
+      words = say(line_key(line), unit: unit, **data)
+      line.data[:hands] ? "#{words} (#{line.data[:hands].join(", ")})" : words
+    end
+
+    # @param check [Reckoning::Check]
+    # @return [String]
+    def check(check, unit) = say("checks.#{check.code}", unit: unit, **check.data)
+
+    # @param problem [Reckoning::Problem]
+    # @return [String]
+    def problem(problem, unit = R::Units::CM)
+      data = problem.data.compact.transform_values { |value| value.is_a?(Array) ? value.join(", ") : value }
+      key = "problems.#{problem.code}"
+      key = "problems.#{problem.code}_#{(%i[over least under most] & data.keys).join("_")}" if problem.code == :out_of_range
+      say(key, unit: unit, **data)
+    end
+
+    def line_key(line)
+      return "working.one_width_cut" if line.name == :widths && line.data[:count] == 1
+
+      [:hem, :lining_hem].include?(line.name) ? "working.#{line.name}_#{line.data[:kind]}" : "working.#{line.name}"
+    end
+
+    def sign(token) = {"↑" => "rounded up", "↓" => "rounded down", "→" => "→"}.fetch(token, token)
+
+    def value_in(value, unit)
+      case value
+      when R::Length then with_unit(value, unit)
+      when Rational then number(value)
+      else value
+      end
+    end
+  end
+end

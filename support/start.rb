@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+# Starts the database and the application, and stops what it started. See bin/start.
+require "fileutils"
+require "securerandom"
+require "socket"
+require_relative "local_postgres"
+
+ROOT = File.expand_path("..", __dir__)
+FLAGS = %w[--no-demo --reset-demo].freeze
+
+def stop_with(line)
+  warn line
+  exit 1
+end
+
+def port
+  number = Integer(ENV.fetch("PORT", "4180"), 10)
+  return number if number.between?(1, 65_535)
+
+  stop_with("PORT must be from 1 to 65535, not #{number}.")
+rescue ArgumentError
+  stop_with("PORT must be a number, not #{ENV["PORT"]}.")
+end
+
+def check_port(number)
+  TCPServer.new("127.0.0.1", number).close
+rescue Errno::EADDRINUSE
+  stop_with("Port #{number} is taken. Stop what listens there, or choose another: PORT=#{number + 1} bin/start")
+rescue SystemCallError => refused
+  stop_with("Port #{number} can't be used (#{refused.message}). Choose another: PORT=4180 bin/start")
+end
+
+# Sessions are signed; the key is made once and kept with the data.
+def session_secret
+  file = File.join(ROOT, "var", "session-secret")
+  FileUtils.mkdir_p(File.dirname(file))
+  File.write(file, SecureRandom.hex(64), perm: 0o600) unless File.exist?(file)
+  File.read(file)
+end
+
+unknown = ARGV - FLAGS
+stop_with("bin/start knows #{FLAGS.join(" and ")}, not #{unknown.join(" ")}.") if unknown.any?
+number = port
+check_port(number)
+
+begin
+  server = LocalPostgres.new("app").start unless ENV["DATABASE_URL"]
+  ENV["DATABASE_URL"] ||= server.url("earnest_fold")
+  ENV["SESSION_SECRET"] ||= session_secret
+  ENV["RACK_ENV"] ||= "production"
+  require_relative "../lib/earnest_fold"
+  EarnestFold::Store.connect(ENV["DATABASE_URL"])
+  EarnestFold::Store.migrate
+  EarnestFold::Store::DemoHouse.new(EarnestFold::Store.workroom).load(reset: ARGV.include?("--reset-demo")) unless ARGV.include?("--no-demo")
+
+  require "puma"
+  require "puma/configuration"
+  require "puma/launcher"
+  configuration = Puma::Configuration.new do |puma|
+    puma.bind "tcp://127.0.0.1:#{number}"
+    puma.threads 2, 5
+    puma.workers 0
+    puma.environment ENV["RACK_ENV"]
+    puma.rackup File.join(ROOT, "config.ru")
+    puma.quiet
+    puma.on_booted { puts "Earnest Fold is open at http://127.0.0.1:#{number}/  (Ctrl-C closes it)" }
+  end
+  $stdout.sync = true
+  Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)).run
+rescue LocalPostgres::Trouble => trouble
+  warn trouble.message
+  status = 1
+rescue SignalException
+  status = 0
+rescue => error
+  raise unless defined?(EarnestFold::Store::Unreachable) && error.is_a?(EarnestFold::Store::Unreachable)
+
+  warn error.message
+  status = 1
+ensure
+  EarnestFold::Store.disconnect if defined?(EarnestFold::Store)
+  server&.stop
+end
+exit status.to_i

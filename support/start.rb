@@ -56,6 +56,7 @@ begin
 
   require "puma"
   require "puma/configuration"
+  require "puma/events"
   require "puma/launcher"
   configuration = Puma::Configuration.new do |puma|
     puma.bind "tcp://127.0.0.1:#{number}"
@@ -64,10 +65,12 @@ begin
     puma.environment ENV["RACK_ENV"]
     puma.rackup File.join(ROOT, "config.ru")
     puma.quiet
-    puma.on_booted { puts "Earnest Fold is open at http://127.0.0.1:#{number}/  (Ctrl-C closes it)" }
   end
   $stdout.sync = true
-  Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)).run
+  events = Puma::Events.new
+  events.after_booted { puts "Earnest Fold is open at http://127.0.0.1:#{number}/  (Ctrl-C closes it)" }
+  ENV["REQUEST_LOG"] ||= File.join(ROOT, "var", "requests.log")
+  Puma::Launcher.new(configuration, events: events, log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)).run
 rescue LocalPostgres::Trouble => trouble
   warn trouble.message
   status = 1

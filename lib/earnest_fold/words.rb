@@ -92,6 +92,20 @@ module EarnestFold
       say(key, unit: unit, **data)
     end
 
+    # @param problem [Reckoning::Problem]
+    # @return [String] the one line under a field: what would do
+    def field_problem(problem, unit)
+      name = problem.at.tr("./", "_").delete_prefix("_")
+      special = "field_problems.#{name}.#{problem.code}"
+      return say(special, unit: unit, **problem.data) if say?(special)
+
+      words = problem(problem, unit)
+      "#{words[0].upcase}#{words[1..]}."
+    end
+
+    # @param hand [String] "left", "panel 2"
+    def hand(hand) = say("hands.#{hand.split.first}", number: hand[/\d+/])
+
     def line_key(line)
       return "working.one_width_cut" if line.name == :widths && line.data[:count] == 1
 

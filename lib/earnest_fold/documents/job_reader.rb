@@ -53,28 +53,8 @@ module EarnestFold
       end
 
       def treatment(raw, place)
-        values = R::Treatment::FIELDS.read(raw, @unit, place)
         unique(:treatment, raw, place)
-        return unless values
-
-        made = values.merge(face: named(values[:face], place.within(:face)))
-        asked = [:lining, :interlining].select { |part| made[part] }
-        asked.each { |part| made[part] = lined(made[part], place.within(part).within(:cloth)) }
-        return if place.any? || made.values_at(:face, *asked).include?(nil)
-
-        treatment = R::Treatment.new(**made)
-        R::Refusals.check(treatment, place)
-        treatment unless place.any?
-      end
-
-      def lined(part, place)
-        cloth = named(part.cloth, place)
-        cloth && part.with(cloth: cloth)
-      end
-
-      # A cloth that is there but could not be read is not missing: its own problem says what to mend.
-      def named(id, place)
-        @cloths.find { |cloth| cloth.id == id } || (place.add(:no_such_cloth, id: id) unless @ids[:cloth].include?(id))
+        TreatmentReader.new(@cloths, @unit, faulty: @ids[:cloth]).read(raw, place)
       end
 
       def alteration(raw, place)

@@ -17,6 +17,16 @@ module EarnestFold
           fullness: heading.made_fullness(task), heading: heading.figures(task, treatment.support), task: task)
       end
 
+      # A curtain before its cloth is chosen: exactly the flat width that the fullness asks for.
+      # @return [Curtain] of no widths
+      def self.asked(treatment, span)
+        heading = treatment.heading
+        needed = heading.needed(span)
+        task = HeadingTask.new(span: span, flat: needed, seams: [])
+        new(span: span, flat_needed: needed, widths: 0r, flat_width: needed, cut_width: needed + treatment.making.side.taken * 2,
+          fullness: heading.made_fullness(task), heading: heading.figures(task, treatment.support), task: task)
+      end
+
       # @return [Rational]
       def self.count(treatment, rule, needed)
         making = treatment.making

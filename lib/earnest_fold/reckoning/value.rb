@@ -12,6 +12,7 @@ module EarnestFold
       def self.define(*members, &block)
         kind = Class.new(self)
         kind.instance_variable_set(:@members, members.freeze)
+        kind.instance_variable_set(:@slots, members.map { |name| [name, :"@#{name}"].freeze }.freeze)
         kind.attr_reader(*members)
         kind.class_eval(&block) if block
         kind
@@ -20,16 +21,20 @@ module EarnestFold
       # @return [Array<Symbol>]
       def self.members = @members || superclass.members
 
+      # @api private
+      # @return [Array<Array(Symbol, Symbol)>] each member with its variable
+      def self.slots = @slots || superclass.slots
+
       # @raise [ArgumentError] for a missing or an unknown member
       def initialize(**given)
-        names = self.class.members
-        given.each { |name, value| instance_variable_set(:"@#{name}", value) if names.include?(name) }
-        check_members(given, names) unless given.size == names.size && names.all? { |name| given.key?(name) }
+        slots = self.class.slots
+        check_members(given) unless given.size == slots.size
+        slots.each { |name, variable| instance_variable_set(variable, given.fetch(name) { check_members(given) }) }
         freeze
       end
 
       # @return [Hash{Symbol => Object}]
-      def to_h = self.class.members.to_h { |name| [name, instance_variable_get(:"@#{name}")] }
+      def to_h = self.class.slots.to_h { |name, variable| [name, instance_variable_get(variable)] }
 
       # @return [Value] a copy with some members changed
       def with(**changes) = changes.empty? ? self : self.class.new(**to_h, **changes)
@@ -49,7 +54,8 @@ module EarnestFold
 
       private
 
-      def check_members(given, names)
+      def check_members(given)
+        names = self.class.members
         missing = names - given.keys
         unknown = given.keys - names
         raise ArgumentError, "missing keyword: #{missing.join(", ")}" if missing.any?

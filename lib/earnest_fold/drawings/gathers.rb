@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Drawings
+    # A gathered heading to scale: in elevation with its hooks, and in plan with its folds.
+    class Gathers
+      R = Reckoning
+      WIDTH, HEIGHT = 700, 320
+      SIDE = 46
+      # One gather takes about this much of the heading as it hangs.
+      GATHER = R::Length.mm(25)
+
+      # @param heading [Reckoning::Heading]
+      # @param curtain [Reckoning::Curtain]
+      # @param unit [Reckoning::Unit]
+      # @param colour [String]
+      def initialize(heading, curtain, unit, colour:)
+        @curtain, @unit, @colour = curtain, unit, colour
+        @scale = Scale.fitting([WIDTH - 2 * SIDE, 260], [curtain.finished_width, R::Length.mm(300)])
+        @hooks = heading.marks(curtain.task, curtain.heading)
+        @svg = Svg.new(WIDTH, HEIGHT, says: says, css: "drawing gathers")
+      end
+
+      # @return [String]
+      def to_s
+        elevation
+        hooks
+        plan
+        @svg.to_s
+      end
+
+      private
+
+      def says
+        Words.say("drawings.gathers", hand: @curtain.hand, finished: @curtain.finished_width, flat: @curtain.flat_width, hooks: @hooks.size, unit: @unit)
+      end
+
+      def leads_right? = @curtain.leads == :right
+
+      def width = @scale[@curtain.finished_width]
+
+      def left = (WIDTH - width) / 2
+
+      def x(distance) = leads_right? ? left + width - @scale[distance] : left + @scale[distance]
+
+      def gathers = [(@curtain.finished_width / GATHER).round, 2].max
+
+      def elevation
+        @svg.rect(left, 66, width, 130, fill: @colour, class: "cloth")
+        (1...gathers).each do |index|
+          at = left + width * index / gathers
+          @svg.line(at, 66, at, 66 + 30, class: "gather")
+          @svg.path(["M", at, 96, "q", (index.even? ? 2 : -2), 50, 0, 98], class: "fold")
+        end
+        @svg.line(left, 96, left + width, 96, class: "stitch")
+        @svg.line(left, 72, left + width, 72, class: "stitch")
+      end
+
+      # Each hook with its running distance, as many as can be read.
+      def hooks
+        every = [(46.0 / [step, 1].max).ceil, 1].max
+        @hooks.each_with_index do |mark, index|
+          at = x(mark.at)
+          @svg.path(["M", at, 58, "V", 80, "q", 0, 5, 4, 5, "q", 4, 0, 4, -5], class: "hook")
+          next unless (index % every).zero? || index == @hooks.size - 1
+          next if index != @hooks.size - 1 && @hooks.size - 1 - index < every
+
+          @svg.line(at, 44, at, 54, class: "dim")
+          @svg.text(at, 38, mark.at.zero? ? "0" : Words.length(mark.at, @unit), class: "figure", text_anchor: "middle")
+        end
+        words = [Words.say("drawings.return_edge"), Words.say("drawings.leading_edge")]
+        words.reverse! unless leads_right?
+        @svg.text(left, 14, words.first, class: "edge", text_anchor: "start")
+        @svg.text(left + width, 14, words.last, class: "edge", text_anchor: "end")
+      end
+
+      def step = (@hooks.size > 1) ? width / (@hooks.size - 1) : width
+
+      # Seen from above: folds as deep as the cloth has to go, for the fullness made.
+      def plan
+        pitch = width / gathers
+        depth = [pitch / 2 * Math.sqrt([@curtain.fullness.to_f**2 - 1, 0].max), 40].min
+        y = 266
+        steps = Array.new(gathers) { ["q", pitch / 4, -2 * depth, pitch / 2, 0, "q", pitch / 4, 2 * depth, pitch / 2, 0] }.flatten
+        @svg.line(left - 14, y - 48, left + width + 14, y - 48, class: "wall")
+        @svg.path(["M", left, y, *steps], class: "plan")
+        @svg.text(left, HEIGHT - 6, Words.say("drawings.from_above"), class: "edge", text_anchor: "start")
+      end
+    end
+  end
+end

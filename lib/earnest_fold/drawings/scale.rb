@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Drawings
+    # From lengths to the units of a drawing.
+    class Scale
+      # @param room [Array(Numeric, Numeric)] width and height there are to draw in
+      # @param extent [Array(Reckoning::Length, Reckoning::Length)] what has to fit
+      # @return [Scale] the largest that fits
+      def self.fitting(room, extent)
+        new(room.zip(extent).map { |space, length| space / [length.mm.to_f, 1].max }.min)
+      end
+
+      # @param factor [Float] drawing units to the millimetre
+      def initialize(factor)
+        @factor = factor
+      end
+
+      # @param length [Reckoning::Length]
+      # @return [Float]
+      def [](length) = length.mm.to_f * @factor
+    end
+
+  end
+end

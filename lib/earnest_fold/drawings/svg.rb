@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+require "cgi/escape"
+
+module EarnestFold
+  module Drawings
+    # A sheet to draw on: elements with escaped attributes and text, in the order they are drawn.
+    class Svg
+      # Set small by the font, as on a tape.
+      FRACTION = %r{\d+/\d+}
+
+      # @param width [Numeric] of the view, in its own units
+      # @param height [Numeric]
+      # @param says [String] what the drawing shows, for those who can't see it
+      # @param css [String] its class
+      def initialize(width, height, says:, css: "drawing")
+        @open = %(<svg viewBox="0 0 #{number(width)} #{number(height)}" class="#{escape(css)}" role="img" aria-label="#{escape(says)}" xmlns="http://www.w3.org/2000/svg">)
+        @parts = []
+      end
+
+      def rect(x, y, width, height, **attributes) = element("rect", x: x, y: y, width: [width, 0].max, height: [height, 0].max, **attributes)
+
+      def line(x1, y1, x2, y2, **attributes) = element("line", x1: x1, y1: y1, x2: x2, y2: y2, **attributes)
+
+      def path(commands, **attributes) = element("path", d: commands.map { |part| part.is_a?(Numeric) ? number(part) : part }.join(" "), **attributes)
+
+      def circle(cx, cy, radius, **attributes) = element("circle", cx: cx, cy: cy, r: radius, **attributes)
+
+      def text(x, y, words, **attributes)
+        @parts << "<text#{attributes_text(x: x, y: y, **attributes)}>#{escape(words).gsub(FRACTION, '<tspan class="fraction">\0</tspan>')}</text>"
+        self
+      end
+
+      # Draws what the block draws inside a group.
+      def group(**attributes)
+        @parts << "<g#{attributes_text(**attributes)}>"
+        yield
+        @parts << "</g>"
+        self
+      end
+
+      # A rectangle outside which nothing of the block is seen.
+      def clip(id, x, y, width, height, &block)
+        @parts << %(<clipPath id="#{escape(id)}"><rect#{attributes_text(x: x, y: y, width: [width, 0].max, height: [height, 0].max)}/></clipPath>)
+        group(clip_path: "url(##{id})", &block)
+      end
+
+      # Slanted lines that tell a turning from plain cloth: one way for hems, the other for headings, both for waste.
+      def hatch(id, slants, gap: 7)
+        strokes = slants.map { |slant| %(<path d="#{{forward: "M0 #{gap}L#{gap} 0", back: "M0 0L#{gap} #{gap}"}.fetch(slant)}"/>) }.join
+        @parts << %(<pattern id="#{escape(id)}" class="hatch" width="#{gap}" height="#{gap}" patternUnits="userSpaceOnUse">#{strokes}</pattern>)
+        self
+      end
+
+      def to_s = "#{@open}#{@parts.join}</svg>"
+
+      private
+
+      def element(name, **attributes)
+        @parts << "<#{name}#{attributes_text(**attributes)}/>"
+        self
+      end
+
+      def attributes_text(**attributes)
+        attributes.compact.map { |name, value| %( #{name.to_s.tr("_", "-")}="#{value.is_a?(Numeric) ? number(value) : escape(value)}") }.join
+      end
+
+      def number(value) = (value == value.round) ? value.round.to_s : value.to_f.round(1).to_s
+
+      def escape(text) = CGI.escapeHTML(text.to_s)
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Store
+    # The workroom's cloths.
+    class Cloths
+      def initialize(workroom)
+        @workroom = workroom
+      end
+
+      # @return [Array<Records::Cloth>] by name
+      def all = Store.guard { @workroom.rows(:cloths).order(Sequel.lit("lower(spec->>'name')"), :id).map { |row| record(row) } }
+
+      # @return [Records::Cloth]
+      # @raise [Missing]
+      def find(id) = Store.guard { record(@workroom.rows(:cloths).first(id: id) || raise(Missing, "no cloth #{id}")) }
+
+      # @return [Integer] its id
+      def create(spec, colour:) = @workroom.insert(:cloths, spec: Sequel.pg_jsonb(spec), colour: colour)[:id]
+
+      # @param version [Integer] as it was read
+      # @raise [Stale, Missing]
+      def update(id, spec, colour:, version:)
+        Store.guard do
+          rows = @workroom.rows(:cloths).where(id: id)
+          changed = rows.where(version: version).update(spec: Sequel.pg_jsonb(spec), colour: colour, version: version + 1, updated_at: Sequel::CURRENT_TIMESTAMP)
+          raise rows.empty? ? Missing : Stale, "cloth #{id}" unless changed == 1
+        end
+      end
+
+      private
+
+      def record(row) = Records::Cloth.new(id: row[:id], spec: Records.plain(row[:spec]), colour: row[:colour], version: row[:version])
+    end
+  end
+end

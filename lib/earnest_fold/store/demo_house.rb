@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Store
+    # The demo house: Heron Ferry House, an old ferry inn being refitted room by room by Saltmarsh Lane Curtains. Everything
+    # in it is invented.
+    class DemoHouse
+      CLOTHS = {
+        "ferry" => [{"name" => "Ferry cotton twill", "use" => "face", "width" => "140 cm", "selvedge" => "1 cm", "price" => "21.50", "mass" => "230"}, "#c4cfd3"],
+        "tick" => [{"name" => "Towpath ticking", "use" => "face", "width" => "54 in", "selvedge" => "1/2 in", "vertical_repeat" => "12 1/2 in",
+                    "one_way" => true, "price" => "28.00"}, "#d5c4a1"],
+        "reed" => [{"name" => "Reedbed linen union", "use" => "face", "width" => "140 cm", "selvedge" => "1.5 cm", "selvedge_in_seam" => true,
+                    "vertical_repeat" => "64 cm", "horizontal_repeat" => "137 cm", "match" => "half_drop", "one_way" => true, "shrink_percent" => "2",
+                    "mass" => "320", "price" => "34.00"}, "#c9d2bd"],
+        "sateen" => [{"name" => "Ivory cotton sateen lining", "use" => "lining", "width" => "54 in", "selvedge" => "1/2 in", "price" => "6.80",
+                      "mass" => "150"}, "#ece3cf"]
+      }.freeze
+      TICKET_OFFICE = {
+        "support" => {"kind" => "track", "length" => "180 cm"}, "opening" => {"kind" => "pair"},
+        "overlap" => "8 cm", "return_left" => "6 cm", "return_right" => "6 cm",
+        "drop" => {"readings" => ["214 cm", "214.4 cm", "213.8 cm"], "taken_at" => %w[left middle right], "offset" => "-1 cm"},
+        "heading" => {"kind" => "pencil_pleat", "fullness" => "2", "top_turn" => "4 cm", "tape_turn_in" => "3 cm", "hook_spacing" => "8 cm"},
+        "making" => {"hem" => {"kind" => "double", "depth" => "8 cm"}, "side" => {"kind" => "single", "depth" => "4 cm", "turn_under" => "1 cm"},
+                     "seam" => "1.5 cm"}
+      }.freeze
+      UPPER_LANDING = {
+        "support" => {"kind" => "pole", "length" => "5 ft 7 1/2 in", "carriers" => 20}, "opening" => {"kind" => "one_way_left"},
+        "return_left" => "3 1/2 in",
+        "drop" => {"readings" => ["81 3/8 in", "81 1/4 in"], "taken_at" => %w[left right], "stand_up" => "-1 1/4 in", "offset" => "-1/2 in"},
+        "heading" => {"kind" => "pencil_pleat", "fullness" => {"percent_total" => "225"}, "top_turn" => "1 in", "tape_turn_in" => "1 in",
+                      "hook_spacing" => "3 in"},
+        "making" => {"hem" => {"kind" => "double", "depth" => "3 in"}, "side" => {"kind" => "double", "depth" => "1 in"}, "seam" => "5/8 in",
+                     "squaring" => "2 in"},
+        "pattern" => {"place" => "top", "point" => "1 in"}
+      }.freeze
+      LANDING_LINING = {"lift" => "1 in", "inset" => "1 in", "side_turn" => "1/2 in", "top" => "1/2 in",
+                        "hem" => {"kind" => "double", "depth" => "2 in"}}.freeze
+
+      def initialize(workroom)
+        @workroom = workroom
+      end
+
+      # Loads the house into an empty workroom; into one that isn't, only when told to start afresh.
+      # @param reset [Boolean] takes away everything that is there first
+      # @return [Boolean] whether anything was loaded
+      def load(reset: false)
+        @workroom.transaction do
+          [:jobs, :cloths].each { |table| @workroom.rows(table).delete } if reset
+          next false unless [:jobs, :cloths].all? { |table| @workroom.rows(table).empty? }
+
+          furnish
+          true
+        end
+      end
+
+      private
+
+      def furnish
+        cloths = CLOTHS.transform_values { |spec, colour| @workroom.cloths.create(spec, colour: colour).to_s }
+        landing = @workroom.jobs.create(title: "Upper landing", unit: "in")
+        @workroom.jobs.add_window(landing, room: "Upper landing", name: "Stair window",
+          spec: UPPER_LANDING.merge("face" => cloths["tick"], "lining" => LANDING_LINING.merge("cloth" => cloths["sateen"])))
+        office = @workroom.jobs.create(title: "Ticket office", unit: "cm")
+        @workroom.jobs.add_window(office, room: "Ticket office", name: "Quay window", spec: TICKET_OFFICE.merge("face" => cloths["ferry"]))
+      end
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Store
+    # What the store hands out: frozen, with no tie to the database. A `spec` is a plain Hash as the job format writes it.
+    module Records
+      Job = Reckoning::Value.define(:id, :title, :unit, :version, :updated_at, :windows) do
+        # @return [Array<Treatment>]
+        def treatments = windows.flat_map(&:treatments)
+      end
+      Window = Reckoning::Value.define(:id, :room, :name, :treatments)
+      Treatment = Reckoning::Value.define(:id, :spec, :version)
+      Cloth = Reckoning::Value.define(:id, :spec, :colour, :version)
+      # One line of the jobs list.
+      JobLine = Reckoning::Value.define(:id, :title, :unit, :windows, :rooms, :updated_at)
+
+      # @param values [Object] what the database gives for a JSON column
+      # @return [Object] the same as plain, frozen Ruby values
+      def self.plain(values)
+        case values
+        when Hash, Sequel::Postgres::JSONBHash then values.to_h.transform_values { |value| plain(value) }.freeze
+        when Array, Sequel::Postgres::JSONBArray then values.to_a.map { |value| plain(value) }.freeze
+        else values
+        end
+      end
+    end
+  end
+end

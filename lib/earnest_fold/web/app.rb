@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+require "sinatra/base"
+require "rack/protection"
+require "rack/session"
+
+module EarnestFold
+  module Web
+    # The application: its settings, its safety, and its routes, which stand in routes/ by their prefix.
+    class App < Sinatra::Base
+      CSP = {
+        "default-src" => "'none'", "script-src" => "'self'", "style-src" => "'self'", "img-src" => "'self' data:", "font-src" => "'self'",
+        "connect-src" => "'self'", "form-action" => "'self'", "base-uri" => "'none'", "frame-ancestors" => "'none'"
+      }.map { |source, allowed| "#{source} #{allowed}" }.join("; ").freeze
+      LARGEST_BODY = 256 * 1024
+      HOSTS = %w[127.0.0.1 localhost].freeze
+
+      set :root, EarnestFold.root
+      set :views, File.join(__dir__, "views")
+      set :public_folder, File.join(EarnestFold.root, "public")
+      set :static_cache_control, [:public, {max_age: 3600}]
+      set :erb, escape_html: true
+      set :sessions, key: "earnest_fold", secret: ENV.fetch("SESSION_SECRET") { SecureRandom.hex(64) }, same_site: :lax, httponly: true
+      set :protection, use: [:authenticity_token]
+      set :host_authorization, permitted_hosts: HOSTS + ENV.fetch("ALLOWED_HOSTS", "").split(",")
+      set :show_exceptions, false
+      set :raise_errors, false
+      set :dump_errors, false
+      set :logging, false
+      set :strict_paths, false
+
+      use RequestLog
+
+      helpers Helpers
+
+      before do
+        headers "Content-Security-Policy" => CSP, "X-Content-Type-Options" => "nosniff", "Referrer-Policy" => "same-origin"
+        halt 413, page(:error, Screens::Failure.new(413)) if request.content_length.to_i > LARGEST_BODY
+      end
+
+      register Routes::Pages
+      register Routes::Jobs
+      register Routes::Treatments
+      register Routes::Cloths
+      register Routes::Failures
+    end
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Forms
+      # What a person typed of a cloth.
+      class ClothForm
+        R = Reckoning
+        NAMES = %w[name use width selvedge selvedge_in_seam vertical_repeat horizontal_repeat match one_way shrink_percent mass price].freeze
+        COLOUR = /\A#\h{6}\z/
+
+        attr_reader :problems, :spec, :colour
+
+        # @param stored [Hash] the spec as it is
+        # @param params [Hash, nil] what was typed; nil before anything was
+        # @param unit [Reckoning::Unit] the one the page was shown in
+        def initialize(stored, colour, params, unit)
+          @stored, @params, @unit, @problems = stored, params || {}, unit, {}
+          @colour = COLOUR.match?(@params["colour"].to_s) ? @params["colour"] : colour
+          @spec = params ? read : stored
+        end
+
+        def valid? = problems.empty?
+
+        # @return [String] what stands in the field: as typed, else as stored
+        def text(name)
+          return @params[name] if @params[name].is_a?(String)
+
+          value = @stored[name]
+          return (value == true) ? "yes" : "no" if kind(name).is_a?(R::FieldKinds::FlagKind)
+
+          SpecFields.text(value, kind(name), @unit)
+        end
+
+        private
+
+        def kind(name) = R::Cloth::FIELDS.fetch(name.to_sym).kind
+
+        def read
+          spec = NAMES.reduce(@stored) { |made, name| taken(made, name, @params[name].to_s.strip) }
+          problems["name"] ||= R::Problem.new(at: "name", code: :missing, data: {}) if spec["name"].to_s.empty?
+          problems.compact!
+          check_whole(spec)
+          spec
+        end
+
+        def taken(spec, name, text)
+          return spec if @stored[name] && text == SpecFields.text(@stored[name], kind(name), @unit)
+          return spec.except(name) if text.empty?
+
+          spec.merge(name => SpecFields.to_store(text, kind(name), @unit))
+        end
+
+        # The fields' own problems, then what their figures make together.
+        def check_whole(spec)
+          place = R::Problems.new
+          values = R::Cloth::FIELDS.read({"id" => "new"}.merge(spec), @unit, place)
+          R::Cloth.build(values, place) if values
+          place.to_a.each { |problem| problems[problem.at.delete_prefix("/")] ||= problem }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Forms
+      # What a person typed at one station of a treatment: which fields changed, what they become, and what is wrong with
+      # them. Only fields that the station shows are read; a field that still shows what was stored is left alone.
+      class TreatmentForm
+        R = Reckoning
+        # No window hangs so deep or runs so wide: a slip of the unit, caught before cloth is reckoned for it.
+        SANE = {"drop.readings" => R::Length.mm(20_000), "support.length" => R::Length.mm(60_000), "overlap" => R::Length.mm(2_000),
+                "return_left" => R::Length.mm(2_000), "return_right" => R::Length.mm(2_000), "ease" => R::Length.mm(1_000),
+                "drop.stand_up" => R::Length.mm(2_000), "drop.offset" => R::Length.mm(2_000)}.freeze
+        NEEDED = %w[support.length heading.fullness heading.hook_spacing].freeze
+        LONGEST = 60
+
+        # @return [Hash{String => String}] what was typed into fields that could not be taken
+        attr_reader :typed
+        # @return [Hash{String => Reckoning::Problem}] by path
+        attr_reader :problems
+        # @return [Hash] the spec with every change that could be taken
+        attr_reader :spec
+
+        # @param sheet [JobSheet]
+        # @param record [Store::Records::Treatment]
+        # @param paths [Array<String>] the fields of the station
+        # @param params [Hash{String => String}]
+        # @param unit [Reckoning::Unit] the one the page was shown in
+        def initialize(sheet, record, paths, params, unit)
+          @sheet, @record, @unit = sheet, record, unit
+          @typed, @problems = {}, {}
+          @spec = record.spec
+          @changed = paths.select { |path| params[path].is_a?(String) && typed_anew?(path, params[path].strip) }
+          @changed.each { |path| take(path, params[path].strip) }
+          check_whole if changed?
+        end
+
+        # @return [Boolean] whether there is anything to save
+        def changed? = @spec != @record.spec
+
+        def valid? = @problems.empty?
+
+        private
+
+        # Whether the field says something else than what is stored would say in the unit shown.
+        def typed_anew?(path, text) = text != SpecFields.text(shown_in(@record.spec, path), kind(path), @unit)
+
+        def kind(path) = Readings.path?(path) ? Readings::KIND : SpecFields.kind(path, @record.spec)
+
+        def take(path, text)
+          return refuse(path, text, :too_much_text, most: LONGEST) if text.size > LONGEST
+          return empty(path, text) if text.empty?
+
+          value = SpecFields.to_store(text, kind(path), @unit)
+          problem = problem_with(path, value)
+          problem ? refuse(path, text, problem.code, **problem.data) : store(path, value)
+        end
+
+        def empty(path, text)
+          return refuse(path, text, :missing) if NEEDED.include?(path)
+          return refuse(path, text, :no_readings) if Readings.path?(path) && Readings.last?(@spec, path)
+
+          store(path, nil)
+        end
+
+        def problem_with(path, value)
+          place = R::Problems.new
+          read = kind(path).read(value, @unit, place)
+          most = SANE[Readings.path?(path) ? "drop.readings" : path]
+          place.add(:absurd, given: read, most: most) if read.is_a?(R::Length) && most && read.abs > most
+          place.to_a.first
+        end
+
+        def store(path, value)
+          @spec = if Readings.path?(path) then Readings.set(@spec, path, value)
+          elsif path == "lining.cloth" then line_with(value)
+          else SpecFields.set(@spec, path, value)
+          end
+        end
+
+        # A lining starts from the house's rules; without its cloth there is none.
+        def line_with(cloth)
+          return @spec.except("lining") unless cloth
+
+          @spec.merge("lining" => (@spec["lining"] || Store::StartingRules.for(@unit)["lining"]).merge("cloth" => cloth))
+        end
+
+        # Each field can be read, and together they may still leave nothing to reckon: then the change is not taken.
+        def check_whole
+          before = problems_of(@record.spec).map { |problem| [problem.at, problem.code] }
+          fresh = problems_of(@spec).reject { |problem| problem.code == :missing || before.include?([problem.at, problem.code]) }
+          return if fresh.empty?
+
+          changed = @changed - @problems.keys
+          changed.each { |path| refuse(path, SpecFields.text(shown_in(@spec, path), kind(path), @unit), fresh.first.code, **fresh.first.data) }
+          @spec = @record.spec
+        end
+
+        def shown_in(spec, path) = Readings.path?(path) ? Readings.at(spec, path) : SpecFields.stored(path, spec)
+
+        def problems_of(spec)
+          read = @sheet.read(@record.id, spec)
+          read.is_a?(Array) ? read : []
+        end
+
+        def refuse(path, text, code, **data)
+          @typed[path] = text
+          @problems[path] = R::Problem.new(at: path, code: code, data: data)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+require "cgi/escape"
+require "digest"
+
+module EarnestFold
+  module Web
+    # What the routes and the views share. Methods that end in `_html` give markup, everything they fill in escaped.
+    module Helpers
+      # @return [Store::Workroom]
+      def workroom = @workroom ||= Store.workroom
+
+      # @param id [String] from the path
+      # @return [JobSheet]
+      def sheet(id) = JobSheet.new(workroom.jobs.find(number(id)), workroom.cloths.all)
+
+      # @param text [String]
+      # @return [Integer]
+      # @raise [Store::Missing] for what can be no id
+      def number(text)
+        raise Store::Missing, "no record" unless text.match?(/\A[1-9]\d{0,8}\z/)
+
+        Integer(text, 10)
+      end
+
+      # A whole page, or for htmx its changing part alone.
+      def page(view, screen, status: 200)
+        status(status)
+        erb(view, locals: {screen: screen}, layout: htmx? ? false : :layout)
+      end
+
+      def partial(view, **locals) = erb(view, locals: locals, layout: false)
+
+      def htmx? = request.env["HTTP_HX_REQUEST"] == "true"
+
+      def csrf_token = Rack::Protection::AuthenticityToken.token(session)
+
+      def csrf_field = %(<input type="hidden" name="authenticity_token" value="#{csrf_token}">)
+
+      def asset(path) = "/#{path}?#{ASSETS.fetch(path)}"
+
+      def say(key, **data) = Words.say(key, **data)
+
+      # @param length [Reckoning::Length]
+      # @return [String] the figure, its fraction set small
+      def length_html(length, unit)
+        parts = Reckoning::LengthWriter.parts(length, unit)
+        fraction = parts.fraction && %(<span class="fraction">#{parts.fraction}</span>)
+        "#{parts.sign}#{parts.whole}#{fraction}"
+      end
+
+      # @param value [Reckoning::Length, Rational, Integer]
+      def figure_html(value, unit) = value.is_a?(Reckoning::Length) ? length_html(value, unit) : CGI.escapeHTML(Words.figure(value, unit))
+
+      def expression_html(line, unit)
+        line.expression.map { |token| token.is_a?(String) ? CGI.escapeHTML(Words.sign(token)) : figure_html(token, unit) }.join(" ").gsub("( ", "(").gsub(" )", ")")
+      end
+
+      # Digests, so that a browser fetches a new style or script as soon as there is one.
+      ASSETS = %w[app.css app.js vendor/htmx.min.js vendor/idiomorph-ext.min.js].to_h { |path|
+        [path, Digest::SHA256.hexdigest(File.read(File.join(EarnestFold.root, "public", path)))[0, 12]]
+      }.freeze
+    end
+  end
+end

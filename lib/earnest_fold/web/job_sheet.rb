@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # A stored job read into the core: which treatments can be reckoned, what is missing from the others, and what the job
+    # needs of each cloth. Made once a request.
+    class JobSheet
+      # A treatment as stored, with its window, and its reckoning where it has one; else the problems that stand in the way.
+      Entry = Reckoning::Value.define(:record, :window, :reckoning, :problems) do
+        def id = record.id
+
+        def title = window.name.empty? ? window.room : window.name
+      end
+
+      attr_reader :job, :unit, :cloth_records
+
+      # @param job [Store::Records::Job]
+      # @param cloth_records [Array<Store::Records::Cloth>]
+      def initialize(job, cloth_records)
+        @job = job
+        @unit = Reckoning::Units.fetch(job.unit)
+        @cloth_records = cloth_records
+        @cloths = cloth_records.filter_map { |record| JobSheet.cloth(record, @unit) }
+      end
+
+      # @return [Reckoning::Cloth, nil]
+      def self.cloth(record, unit)
+        place = Reckoning::Problems.new
+        values = Reckoning::Cloth::FIELDS.read({"id" => record.id.to_s}.merge(record.spec), unit, place)
+        values && Reckoning::Cloth.build(values, place)
+      end
+
+      # @return [Array<Entry>] in order of the windows
+      def entries
+        @entries ||= job.windows.flat_map { |window| window.treatments.map { |record| entry(window, record) } }
+      end
+
+      # @return [Entry]
+      # @raise [Store::Missing]
+      def fetch(treatment_id) = entries.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
+
+      # @return [Reckoning::Treatment, Array<Reckoning::Problem>] the treatment, or why it can't be reckoned
+      def read(id, spec)
+        place = Reckoning::Problems.new
+        treatment = Documents::TreatmentReader.new(@cloths, @unit).read({"id" => id.to_s}.merge(spec), place)
+        treatment || place.to_a
+      end
+
+      # @return [Reckoning::Treatment, nil] one without its cloths, where nothing but a cloth is wanting
+      def before_cloth(entry)
+        return unless entry.problems.all? { |problem| problem.at.match?(%r{\A/(face|lining)}) }
+
+        raw = {"id" => entry.id.to_s}.merge(entry.record.spec).merge("face" => "none").except("lining", "interlining")
+        values = Reckoning::Treatment::FIELDS.read(raw, unit, Reckoning::Problems.new)
+        values && Reckoning::Treatment.new(**values, face: nil)
+      end
+
+      # @return [Array<Reckoning::ClothReckoning>] the cloths that this job uses
+      def cloths_needed
+        made = entries.filter_map(&:reckoning)
+        used = made.flat_map { |reckoning| reckoning.treatment.cloths.map(&:id) }.uniq
+        @cloths.select { |cloth| used.include?(cloth.id) }.map { |cloth| Reckoning::ClothReckoning.of(cloth, made) }
+      end
+
+      # @param cloth [Reckoning::Cloth, nil]
+      # @return [String] its own colour
+      def colour(cloth) = cloth_records.find { |record| record.id.to_s == cloth&.id }&.colour || "#efe8d8"
+
+      private
+
+      def entry(window, record)
+        read = read(record.id, record.spec)
+        reckoning = read.is_a?(Array) ? nil : Reckoning::TreatmentReckoning.new(read)
+        Entry.new(record: record, window: window, reckoning: reckoning, problems: reckoning ? [] : read)
+      end
+    end
+  end
+end

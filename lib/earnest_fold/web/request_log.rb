@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+require "logger"
+
+module EarnestFold
+  module Web
+    # One line a request, that one can read: when, what, how it ended, how long it took. What went wrong inside goes below it.
+    class RequestLog
+      # @param app [#call]
+      # @param log [Logger]
+      def initialize(app, log = RequestLog.default)
+        @app, @log = app, log
+      end
+
+      # @return [Logger] to the file that REQUEST_LOG names; nowhere without it
+      def self.default
+        Logger.new(ENV["REQUEST_LOG"] || File::NULL, 3, 5 * 1024 * 1024, formatter: ->(_, time, _, line) { "#{time.utc.strftime("%Y-%m-%d %H:%M:%S")}Z #{line}\n" })
+      end
+
+      def call(env)
+        started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        status, headers, body = @app.call(env)
+        @log.info(line(env, status, started)) unless env["PATH_INFO"].match?(%r{\A/(fonts|vendor)/|\.(css|js|svg)\z})
+        trouble(env["sinatra.error"]) if status >= 500
+        [status, headers, body]
+      end
+
+      private
+
+      def line(env, status, started)
+        milliseconds = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round(1)
+        "#{env["REQUEST_METHOD"].ljust(4)} #{status} #{milliseconds.to_s.rjust(7)} ms  #{env["PATH_INFO"][0, 200].dump[1..-2]}"
+      end
+
+      def trouble(error)
+        @log.error(["#{error.class}: #{error.message}", *error.backtrace&.first(15)].join("\n    ")) if error
+      end
+    end
+  end
+end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Routes
+      # The jobs, and a job's first screen.
+      module Jobs
+        def self.registered(app)
+          app.get("/jobs") { page(:jobs, Screens::Jobs.new(workroom.jobs.list, unit: workroom.unit)) }
+
+          app.post("/jobs") do
+            form = Forms::JobForm.new(params)
+            next page(:jobs, Screens::Jobs.new(workroom.jobs.list, unit: workroom.unit, typed: form.typed, problem: form.problem), status: 422) unless form.valid?
+
+            redirect to("/jobs/#{workroom.jobs.create(**form.values)}"), 303
+          end
+
+          app.get("/jobs/:id") { |id| page(:job, Screens::Job.new(sheet(id))) }
+
+          app.post("/jobs/:id/windows") do |id|
+            form, job = Forms::WindowForm.new(params), sheet(id)
+            next page(:job, Screens::Job.new(job, typed: form.typed, problem: form.problem), status: 422) unless form.valid?
+
+            made = workroom.jobs.add_window(job.job.id, **form.values, spec: Store::StartingRules.spec(job.unit))
+            redirect to("/jobs/#{job.job.id}/treatments/#{made}/measure"), 303
+          end
+
+          app.post("/jobs/:id/unit") do |id|
+            form = Forms::UnitForm.new(params)
+            workroom.jobs.set_unit(number(id), form.unit)
+            redirect to(form.back("/jobs/#{number(id)}")), 303
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # One cloth's form.
+      class ClothForm
+        attr_reader :record, :form, :unit, :notice
+
+        # @param record [Store::Records::Cloth, nil] nil for a new one
+        def initialize(record, form, unit, notice: nil)
+          @record, @form, @unit, @notice = record, form, unit, notice && Words.say("notices.#{notice}")
+        end
+
+        def page_title = record ? record.spec["name"] : Words.say("cloths.new")
+
+        def path = record ? "/cloths/#{record.id}" : "/cloths"
+
+        # @return [Field]
+        def field(name)
+          problem = form.problems[name]
+          Field.new(path: name, label: Words.say("cloth_fields.#{name}"), text: form.text(name), hint: nil, options: options(name),
+            problem: problem && Words.field_problem(problem, unit))
+        end
+
+        private
+
+        def options(name)
+          case name
+          when "use" then Reckoning::Cloth::USES.to_h { |use| [use, Words.say("uses.#{use}")] }
+          when "match" then Reckoning::Cloth::MATCHES.to_h { |match| [match, Words.say("matches.#{match}")] }
+          when "one_way", "selvedge_in_seam" then {"no" => Words.say("cloth_fields.#{name}_no"), "yes" => Words.say("cloth_fields.#{name}_yes")}
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # What every station of a treatment shows: the job, the rail of windows, the tape, the working; and its own fields.
+      class Desk
+        R = Reckoning
+        attr_reader :sheet, :entry, :form
+
+        # @param sheet [JobSheet]
+        # @param entry [JobSheet::Entry]
+        # @param form [Forms::TreatmentForm, nil] with what could not be taken
+        # @param notice [Symbol, nil] something to say above the station
+        # @param part [String, nil] which curtain is looked at
+        def initialize(sheet, entry, form: nil, notice: nil, part: nil)
+          @sheet, @entry, @form, @notice, @part = sheet, entry, form, notice, part
+        end
+
+        # @return [Array<String>] the fields that the station reads
+        def self.paths(_spec) = []
+
+        def station = self.class::STATION
+
+        def unit = sheet.unit
+
+        def job = sheet.job
+
+        def spec = entry.record.spec
+
+        def reckoning = entry.reckoning
+
+        # @return [Reckoning::Curtain, nil] the one looked at
+        def curtain = reckoning && (reckoning.curtains.find { |made| made.hand == @part } || reckoning.curtains.first)
+
+        def part = @part
+
+        # @return [Integer] stations behind, one after the other
+        def behind = Stations.behind(entry)
+
+        # @param step [Integer] −1 or 1
+        # @return [String, nil] the same station of the treatment before or after
+        def neighbour(step)
+          place = sheet.entries.index { |other| other.id == entry.id } + step
+          other = sheet.entries[place] unless place.negative?
+          other && "/jobs/#{job.id}/treatments/#{other.id}/#{station}"
+        end
+
+        # @return [String] a treatment in few words, for the rail
+        def summary(other)
+          opening = other.record.spec.dig("opening", "kind")
+          stops = other.reckoning&.checks&.any?(&:stop?)
+          stops ? Words.say("desk.stopped") : Words.say(other.reckoning ? "openings.#{opening}" : "desk.open")
+        end
+
+        def notice = @notice && Words.say("notices.#{@notice}")
+
+        def path(to = station) = "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
+
+        def page_title = "#{Words.say("stations.#{station}")}, #{entry.title}"
+
+        # @return [Field]
+        def field(path, options: nil)
+          problem = form&.problems&.[](path)
+          stored = Forms::Readings.path?(path) ? Forms::Readings.at(spec, path) : Forms::SpecFields.stored(path, spec)
+          kind = Forms::Readings.path?(path) ? Forms::Readings::KIND : Forms::SpecFields.kind(path, spec)
+          Field.new(path: path, label: Words.say("fields.#{path.tr(".", "_")}"), options: options, hint: hint(stored, kind),
+            text: form&.typed&.fetch(path, nil) || Forms::SpecFields.text(stored, kind, unit), problem: problem && Words.field_problem(problem, unit))
+        end
+
+        # @return [Array<Reckoning::Check>] those that speak here
+        def checks = Stations.checks(station, entry)
+
+        # @return [Array<Reckoning::Line>]
+        def working = reckoning ? reckoning.working : []
+
+        # @return [Array<String>] what is still to be given before the treatment can be reckoned
+        def missing
+          entry.problems.map { |problem| Words.say?("missing.#{problem.at.delete_prefix("/").tr("/", "_")}") ? Words.say("missing.#{problem.at.delete_prefix("/").tr("/", "_")}") : "#{problem.at.delete_prefix("/").tr("/_", " ")} #{Words.problem(problem, unit)}" }.uniq
+        end
+
+        def colour = sheet.colour(face)
+
+        def face = reckoning&.treatment&.face
+
+        private
+
+        # A length typed in another unit than the one shown says how it was typed.
+        def hint(stored, kind)
+          return unless kind.is_a?(R::FieldKinds::LengthKind) && stored
+
+          Words.say("fields.typed_as", typed: stored) unless Forms::SpecFields.text(stored, kind, unit) == stored.delete_suffix(" #{unit.name}")
+        end
+      end
+    end
+  end
+end

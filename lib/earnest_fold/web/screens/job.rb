@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # A job's first screen: its windows with their state, and what it needs of each cloth.
+      class Job
+        attr_reader :sheet, :typed, :problem
+
+        def initialize(sheet, typed: {}, problem: nil)
+          @sheet, @typed, @problem = sheet, typed, problem
+        end
+
+        def job = sheet.job
+
+        def unit = sheet.unit
+
+        def entries = sheet.entries
+
+        def cloths = @cloths ||= sheet.cloths_needed
+
+        def page_title = job.title
+
+        # @return [String] the station where work goes on
+        def next_station(entry) = Stations::NAMES[Stations.behind(entry)] || Stations::NAMES.last
+
+        # @return [String] "/jobs/1/treatments/2/measure"
+        def path(entry, station = next_station(entry)) = "/jobs/#{job.id}/treatments/#{entry.id}/#{station}"
+      end
+    end
+  end
+end

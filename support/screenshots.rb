@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+# Takes the pictures of docs/screenshots from a running application with the demo house: bin/start, then
+#   bundle exec ruby support/screenshots.rb [FOLDER] [NAME …]
+require "fileutils"
+require_relative "../test/system/browser"
+
+ADDRESS = ENV.fetch("ADDRESS", "http://127.0.0.1:4180")
+folder, *wanted = ARGV
+folder ||= File.expand_path("../docs/screenshots", __dir__)
+FileUtils.mkdir_p(folder)
+
+Browser.register
+session = Capybara::Session.new(:chromium)
+jobs = lambda { |title, station = nil|
+  session.visit("#{ADDRESS}/jobs")
+  session.click_link(title, match: :first)
+  session.find(".stages a", text: station, match: :first).click if station
+}
+PICTURES = {
+  "jobs" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/jobs") }],
+  "job" => [1280, 800, ->(_) { jobs.call("Ticket office") }],
+  "measure" => [1280, 800, ->(_) { jobs.call("Ticket office", "Measure") }],
+  "measure-phone" => [390, 844, ->(_) { jobs.call("Ticket office", "Measure") }],
+  "heading" => [1280, 800, ->(_) { jobs.call("Ticket office", "Heading") }],
+  "cloth" => [1280, 800, ->(_) { jobs.call("Ticket office", "Cloth") }],
+  "cloth-phone" => [390, 844, ->(_) { jobs.call("Ticket office", "Cloth") }],
+  "cloth-inches" => [1280, 800, ->(_) { jobs.call("Upper landing", "Cloth") }],
+  "cutting" => [1280, 800, ->(_) { jobs.call("Upper landing", "Cutting") }],
+  "ticket" => [1280, 800, lambda { |page|
+    jobs.call("Ticket office", "Cutting")
+    page.click_link("Cut ticket for the table")
+  }],
+  "cloths" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/cloths") }],
+  "cloth-new" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/cloths/new") }],
+  "keys" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/keys") }]
+}.freeze
+
+(wanted.empty? ? PICTURES.keys : wanted).each do |name|
+  width, height, go = PICTURES.fetch(name)
+  Browser.size(session, width, height)
+  go.call(session)
+  session.save_screenshot(File.join(folder, "#{name}.png"))
+  puts name
+end
+session.quit

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+require "capybara"
+require "selenium-webdriver"
+require "tmpdir"
+
+# Headless Chromium as the browser tests and the pictures use it: nothing looked up, nothing downloaded.
+module Browser
+  ARGUMENTS = %w[--headless=new --no-sandbox --disable-gpu --disable-dev-shm-usage --window-size=1280,800 --hide-scrollbars
+    --force-device-scale-factor=1 --force-prefers-reduced-motion --no-first-run --no-default-browser-check --disable-background-networking
+    --disable-component-update --disable-sync --disable-quic --disable-extensions --disable-default-apps --metrics-recording-only].freeze
+  LOOPBACK_ONLY = "--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE 127.0.0.1 , EXCLUDE localhost"
+
+  module_function
+
+  # Makes the driver known to Capybara under :chromium.
+  def register
+    Capybara.register_driver(:chromium) do |app|
+      folder = Dir.mktmpdir("earnest-fold-browser")
+      at_exit { FileUtils.remove_entry(folder, true) }
+      options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium", args: [*ARGUMENTS, LOOPBACK_ONLY, "--user-data-dir=#{folder}"])
+      options.add_option("goog:loggingPrefs", {browser: "ALL"})
+      service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
+      Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: service)
+    end
+  end
+
+  # @param session [Capybara::Session]
+  def size(session, width, height)
+    session.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1, mobile: width < 600)
+  end
+end

@@ -58,4 +58,8 @@ if ! bundle check >/dev/null 2>&1; then
   bundle install --quiet --jobs 4 >&2 || fail "The gems could not be installed: the lines above say why. Mend that, then start again."
 fi
 
+# The tests build the styles again, to see that what is committed is current.
+if [ "$purpose" = test ] && command -v npm >/dev/null && [ ! -x node_modules/.bin/tailwindcss ]; then
+  npm ci --no-audit --no-fund --ignore-scripts --silent >&2 || say "The styles' builder could not be installed; that one test is skipped."
+fi
 ruby support/assets.rb >&2

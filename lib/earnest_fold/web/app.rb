@@ -13,6 +13,7 @@ module EarnestFold
         "connect-src" => "'self'", "form-action" => "'self'", "base-uri" => "'none'", "frame-ancestors" => "'none'"
       }.map { |source, allowed| "#{source} #{allowed}" }.join("; ").freeze
       LARGEST_BODY = 256 * 1024
+      TOKENS = Rack::Protection::AuthenticityToken.new(nil)
       HOSTS = %w[127.0.0.1 localhost].freeze
 
       set :root, EarnestFold.root
@@ -21,7 +22,6 @@ module EarnestFold
       set :static_cache_control, [:public, {max_age: 3600}]
       set :erb, escape_html: true
       set :sessions, key: "earnest_fold", secret: ENV.fetch("SESSION_SECRET") { SecureRandom.hex(64) }, same_site: :lax, httponly: true
-      set :protection, use: [:authenticity_token]
       set :host_authorization, permitted_hosts: HOSTS + ENV.fetch("ALLOWED_HOSTS", "").split(",")
       set :show_exceptions, false
       set :raise_errors, false
@@ -35,7 +35,9 @@ module EarnestFold
 
       before do
         headers "Content-Security-Policy" => CSP, "X-Content-Type-Options" => "nosniff", "Referrer-Policy" => "same-origin"
-        halt 413, page(:error, Screens::Failure.new(413)) if request.content_length.to_i > LARGEST_BODY
+        halt page(:error, Screens::Failure.new(413), status: 413) if request.content_length.to_i > LARGEST_BODY
+        # Asked here and not in a middleware, so that a stale token gets a page of ours and not a dropped session.
+        halt page(:error, Screens::Failure.new(403), status: 403) unless request.safe? || TOKENS.accepts?(env)
       end
 
       register Routes::Pages

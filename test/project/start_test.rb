@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require "test_helper"
+require "open3"
+require "socket"
+require "timeout"
+require "net/http"
+
+# The start command: its faults, each in one clear line, and that it stops what it started.
+class StartTest < EarnestFoldTest
+  def test_a_taken_port_says_what_to_do
+    taken = TCPServer.new("127.0.0.1", 0)
+    output, status = start({"PORT" => taken.addr[1].to_s})
+    refute_predicate status, :success?
+    assert_match(/\APort #{taken.addr[1]} is taken\. .*PORT=/, output)
+    assert_equal 1, output.lines.size
+  ensure
+    taken.close
+  end
+
+  def test_a_port_that_is_none
+    output, = start({"PORT" => "eighty"})
+    assert_equal "PORT must be a number, not eighty.\n", output
+  end
+
+  def test_a_refused_database
+    output, status = start({"PORT" => free_port, "DATABASE_URL" => "postgres://x:y@127.0.0.1:1/none"})
+    refute_predicate status, :success?
+    assert_match(/refuses the connection/, output)
+    assert_equal 1, output.lines.size
+  end
+
+  def test_an_unknown_flag
+    output, status = start({}, "--demon")
+    refute_predicate status, :success?
+    assert_match(/knows --no-demo and --reset-demo, not --demon/, output)
+  end
+
+  def test_it_starts_serves_and_stops
+    port = free_port
+    Open3.popen2e({"PORT" => port, "DATABASE_URL" => ENV.fetch("DATABASE_URL"), "REQUEST_LOG" => File::NULL, "RACK_ENV" => "production"}, *command, "--no-demo") do |_, output, thread|
+      line = Timeout.timeout(30) { output.gets }
+      assert_match(%r{http://127\.0\.0\.1:#{port}/}, line)
+      assert_equal "303", Net::HTTP.get_response(URI("http://127.0.0.1:#{port}/")).code
+      Process.kill("INT", thread.pid)
+      assert_predicate Timeout.timeout(20) { thread.value }, :success?
+    end
+    assert_raises(Errno::ECONNREFUSED) { TCPSocket.new("127.0.0.1", port) }
+  end
+
+  private
+
+  # Past the installing, which every other test stands on.
+  def command = ["ruby", root("support/start.rb")]
+
+  def start(environment, *arguments) = Open3.capture2e({"RACK_ENV" => "production"}.merge(environment), *command, *arguments)
+
+  def free_port = TCPServer.new("127.0.0.1", 0).then { |server| server.addr[1].to_s.tap { server.close } }
+end

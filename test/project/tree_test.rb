@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require "test_helper"
+require_relative "../../support/assets"
+require "yaml"
+
+# The tree as it is handed over: the styles are current, the words are there, nothing points outside.
+class TreeTest < EarnestFoldTest
+  def test_the_built_styles_are_current
+    assert_predicate Assets, :current?, "run: ruby support/assets.rb"
+  end
+
+  def test_the_styles_come_out_the_same_when_built_again
+    skip "no styles builder here" unless File.exist?(root("node_modules/.bin/tailwindcss"))
+
+    built = IO.popen([root("node_modules/.bin/tailwindcss"), "-i", "assets/app.css", "--minify"], chdir: root, err: File::NULL, &:read)
+    assert File.read(root("public/app.css")).strip == built.strip, "public/app.css is not what assets/app.css builds to"
+  end
+
+  def test_pages_and_styles_fetch_nothing_from_outside
+    outside = (Dir[root("lib/**/*.erb")] + [root("public/app.css"), root("public/app.js")]).select { |file| File.read(file).match?(%r{(src|href|url\()=?["'(]*https?://}) }
+    assert_empty outside
+  end
+
+  def test_every_check_and_heading_has_its_words
+    words = YAML.load_file(root("config/locales/en.yml"), aliases: true)["en"]
+    assert_empty EarnestFold::Reckoning::Checks::Kinds.map { |kind| kind::CODE } - words["checks"].keys
+  end
+
+  def test_every_picture_is_linked_from_the_readme
+    readme = File.read(root("README.md"))
+    pictures = Dir[root("docs/screenshots/*.png")].map { |file| File.basename(file) }
+    assert_operator pictures.size, :<, 20
+    assert_empty pictures.reject { |picture| readme.include?("docs/screenshots/#{picture}") }
+  end
+
+  def test_every_dependency_says_why_it_is_there
+    said = File.read(root("docs/ARCHITECTURE.md"))
+    gems = File.read(root("Gemfile")).scan(/^\s*gem "([^"]+)"/).flatten
+    assert_empty gems.reject { |name| said.include?("| #{name}") || said.include?(", #{name}") }
+  end
+end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+require "test_helper"
+
+EarnestFold::Store.connect(ENV.fetch("DATABASE_URL")) unless EarnestFold::Store.connected?
+EarnestFold::Store.migrate
+
+# A test with a database, which forgets everything afterwards.
+class StoreTest < EarnestFoldTest
+  S = EarnestFold::Store
+
+  def run
+    result = nil
+    S.db.transaction(rollback: :always, auto_savepoint: true) { result = super }
+    result
+  end
+
+  private
+
+  def workroom = @workroom ||= S.workroom
+
+  def other_workroom
+    row = S.db[:workrooms].returning.insert(name: "The Other Room").first
+    S::Workroom.new(row[:id], row[:name], row[:unit])
+  end
+
+  # Counts the queries that the block makes.
+  def queries
+    log = StringIO.new
+    logger = Logger.new(log)
+    S.db.loggers << logger
+    yield
+    log.string.scan(/SELECT|INSERT|UPDATE|DELETE/).size
+  ensure
+    S.db.loggers.delete(logger)
+  end
+end

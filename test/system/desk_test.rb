@@ -1,0 +1,96 @@
+# frozen_string_literal: true
+
+require "system_test_helper"
+
+# How the desk behaves under the hand.
+class DeskTest < SystemTest
+  def test_a_choice_is_taken_with_one_click_and_the_page_stays
+    go "Ticket office", "Cloth"
+    page.execute_script("window.stayed = true")
+    find(".choice", text: "2½").click
+    assert_selector ".choice.chosen", text: "2½"
+    assert page.evaluate_script("window.stayed")
+    assert_selector ".working li", text: "2½ widths"
+  end
+
+  def test_focus_and_half_typed_text_outlive_an_update
+    go "Ticket office", "Measure"
+    fill_in "Overlap, in all", with: "10"
+    find_field("Drop, left").click
+    find_field("Drop, left").send_keys(:end, "5")
+    assert_selector ".results p", text: /finished width, left\s*101\.0/
+    assert_equal "2145", find_field("Drop, left").value
+    assert page.evaluate_script("document.activeElement.id === 'drop-readings-left'")
+  end
+
+  def test_what_cannot_be_read_stays_with_its_line_and_is_taken_when_mended
+    go "Ticket office", "Measure"
+    type "Drop, middle", "two metres"
+    assert_text "This can't be read as a length. Write 236, 93 1/2 or 2.36 m."
+    assert_equal "two metres", find_field("Drop, middle").value
+    assert_accessible
+    type "Drop, middle", "210"
+    assert_no_text "can't be read"
+    assert_selector ".results p", text: /finished drop\s*209\.0/
+  end
+
+  def test_touching_a_figure_lights_its_line
+    go "Ticket office", "Cloth"
+    find("[data-shows=cut_drop]").hover
+    assert_selector ".working li.lit", text: "Cut drop"
+  end
+
+  def test_the_other_tape_shows_the_same_window
+    go "Ticket office", "Cloth"
+    assert_figure "cut_drop", "232.8"
+    find("#other-unit").click
+    assert_figure "cut_drop", /91\s?5\/8/
+    find("#other-unit").click
+    assert_figure "cut_drop", "232.8"
+  end
+
+  def test_someone_elses_change_is_told
+    go "Ticket office", "Measure"
+    job = workroom.jobs.list.find { |line| line.title == "Ticket office" }
+    treatment = workroom.jobs.find(job.id).treatments.first
+    workroom.treatments.update(treatment.id, treatment.spec.merge("overlap" => "20 cm"), version: treatment.version)
+    type "Left return", "9"
+    assert_text "Someone else changed this treatment"
+    assert_equal "20", find_field("Overlap, in all").value
+    type "Left return", "9"
+    assert_no_text "Someone else changed"
+    assert_equal "9 cm", workroom.jobs.find(job.id).treatments.first.spec["return_left"]
+  end
+
+  def test_a_phone_measures_with_one_thumb
+    Browser.size(page, 390, 844)
+    go "Ticket office", "Measure"
+    assert page.evaluate_script("document.documentElement.scrollWidth <= 390"), "the page is wider than the phone"
+    assert_operator find_field("Drop, left").native.size.height, :>=, 44
+    type "Drop, left", "212"
+    assert_selector ".results p", text: /finished drop\s*211\.0/
+    assert_accessible
+  end
+
+  def test_every_view_is_accessible
+    ["/jobs", "/cloths", "/cloths/new", "/keys", "/nowhere"].each { |path| accessible_at(path) }
+    job = workroom.jobs.list.find { |line| line.title == "Upper landing" }
+    treatment = workroom.jobs.find(job.id).treatments.first.id
+    accessible_at("/jobs/#{job.id}")
+    %w[measure heading cloth cutting ticket].each { |station| accessible_at("/jobs/#{job.id}/treatments/#{treatment}/#{station}") }
+  end
+
+  private
+
+  def accessible_at(path)
+    visit path
+    assert_empty findings, path
+  end
+
+  def go(title, station)
+    visit "/jobs"
+    click_link title
+    find(".stages a", text: station, match: :first).click
+    assert_selector ".tape a[aria-current]", text: station
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+require "store_test_helper"
+require "capybara/minitest"
+require "axe/core"
+require "axe/api/run"
+require "system/browser"
+
+EarnestFold::LOADER.eager_load
+Browser.register
+Capybara.app = EarnestFold::Web::App
+Capybara.server = :puma, {Silent: true, Threads: "1:4", config_files: ["-"]}
+Capybara.default_driver = :chromium
+Capybara.default_max_wait_time = 5
+
+# A test in the real browser, with the demo house.
+class SystemTest < EarnestFoldTest
+  include Capybara::DSL
+  include Capybara::Minitest::Assertions
+
+  S = EarnestFold::Store
+
+  def setup
+    [:jobs, :cloths].each { |table| workroom.rows(table).delete }
+    S::DemoHouse.new(workroom).load
+    Browser.size(page, 1280, 800)
+  end
+
+  def teardown
+    complaints = page.driver.browser.logs.get(:browser).reject { |entry| entry.message.match?(/status of (4\d\d|5\d\d)/) }
+    Capybara.reset_sessions!
+    assert_empty complaints.map(&:message)
+  end
+
+  private
+
+  def workroom = S.workroom
+
+  # Types into a field as a person does: the change is sent when the field is left.
+  def type(label, text)
+    fill_in(label, with: text, fill_options: {clear: :backspace})
+    find_field(label).send_keys(:tab)
+  end
+
+  def figure(name) = find("[data-shows=#{name}]", match: :first).find("b").text.gsub(/\s+/, " ")
+
+  def assert_figure(name, wanted) = assert_selector("[data-shows=#{name}] b", text: wanted, match: :first)
+
+  def working(label) = find(".working li", text: label, match: :first).find("b").text
+
+  # What the accessibility rules find on this page.
+  def findings
+    run = Axe::API::Run.new
+    Axe::Core.new(page).call(run).results.violations.map { |violation| "#{violation.id}: #{violation.nodes.map(&:html).first(3).join(" | ")}" }
+  end
+
+  def assert_accessible = assert_empty(findings)
+end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+require "web_test_helper"
+
+# Jobs, windows and cloths through their forms.
+class PagesTest < WebTest
+  def test_a_job_needs_a_name_and_keeps_what_was_typed
+    send_form("/jobs", "title" => "  ", "unit" => "in")
+    assert_equal 422, last_response.status
+    assert_match(/Give the job a name/, text)
+    assert_match(/value="in" selected/, last_response.body)
+  end
+
+  def test_an_empty_workroom_teaches_the_first_step
+    [:jobs, :cloths].each { |table| workroom.rows(table).delete }
+    get "/jobs"
+    assert_match(/There is no job yet/, text)
+    get "/cloths"
+    assert_match(/No cloth in the book yet/, text)
+  end
+
+  def test_a_window_needs_some_name
+    send_form("/jobs/#{office.id}/windows", "room" => "", "name" => "")
+    assert_equal 422, last_response.status
+    assert_match(/Name the room or the window/, text)
+  end
+
+  def test_a_cloth_narrower_than_its_selvedges_is_refused_with_its_figures_kept
+    send_form("/cloths", "name" => "Slip", "use" => "face", "width" => "4", "selvedge" => "2")
+    assert_equal 422, last_response.status
+    assert_match(/selvedges take up the whole width/, text)
+    assert_includes last_response.body, 'value="Slip"'
+  end
+
+  def test_every_faulty_field_of_a_cloth_has_its_line
+    send_form("/cloths", "name" => "", "use" => "face", "width" => "wide", "shrink_percent" => "60", "price" => "cheap", "match" => "half_drop")
+    assert_equal 422, last_response.status
+    assert_match(/Give the cloth a name/, text)
+    assert_match(/an't be read as a length/, text)
+    assert_match(/from 0 to under 50/, text)
+    assert_match(/price per metre/, text)
+  end
+
+  def test_a_cloth_is_kept_as_typed_and_changed
+    send_form("/cloths", "name" => "Mudbank canvas", "use" => "face", "width" => "54 1/2 in", "selvedge" => "1", "one_way" => "yes", "match" => "straight", "colour" => "#a0b0c0")
+    assert_equal 303, last_response.status
+    made = workroom.cloths.all.find { |cloth| cloth.spec["name"] == "Mudbank canvas" }
+    assert_equal ["54 1/2 in", "1 cm", true], made.spec.values_at("width", "selvedge", "one_way")
+    send_form("/cloths/#{made.id}", "name" => "Mudbank canvas", "use" => "face", "width" => "55 in", "match" => "straight", "version" => "0")
+    assert_equal "55 in", workroom.cloths.find(made.id).spec["width"]
+    send_form("/cloths/#{made.id}", "name" => "Other", "use" => "face", "width" => "50 in", "match" => "straight", "version" => "0")
+    assert_equal 409, last_response.status
+    assert_includes last_response.body, 'value="Other"'
+  end
+
+  def test_no_path_is_declared_twice
+    app.routes.each_value do |routes|
+      paths = routes.map { |route| route.first.to_s }
+      assert_equal paths.uniq, paths
+    end
+  end
+
+  def test_a_screens_queries_do_not_grow_with_its_rows
+    before = queries { get station(office, "cloth") }
+    12.times { |index| workroom.jobs.add_window(office.id, room: "Room #{index}", name: "", spec: office.treatments.first.spec) }
+    assert_equal before, queries { get station(office, "cloth") }
+    one_job = queries { get "/jobs" }
+    5.times { |index| workroom.jobs.create(title: "Job #{index}", unit: "cm") }
+    assert_equal one_job, queries { get "/jobs" }
+  end
+end

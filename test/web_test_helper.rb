@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+require "store_test_helper"
+require "rack/test"
+
+EarnestFold::LOADER.eager_load
+
+# A test of the application through its requests, with the demo house in it.
+class WebTest < StoreTest
+  include Rack::Test::Methods
+
+  def app = EarnestFold::Web::App
+
+  def setup
+    [:jobs, :cloths].each { |table| workroom.rows(table).delete }
+    S::DemoHouse.new(workroom).load
+    header "Host", "127.0.0.1"
+  end
+
+  private
+
+  def job(title) = workroom.jobs.find(workroom.jobs.list.find { |line| line.title == title }.id)
+
+  def office = job("Ticket office")
+
+  def station(job, name) = "/jobs/#{job.id}/treatments/#{job.treatments.first.id}/#{name}"
+
+  # Posts as the page does: with its token and the version it was shown with.
+  def send_form(path, headers: {}, **fields)
+    get("/jobs")
+    token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
+    headers.each { |name, value| header(name, value) }
+    post(path, fields.merge("authenticity_token" => token))
+    headers.each_key { |name| header(name, nil) }
+    last_response
+  end
+
+  def save(job, name, headers: {}, **fields)
+    send_form(station(job, name), headers: headers, "version" => job.treatments.first.version.to_s, "unit" => job.unit, **fields)
+  end
+
+  def text = last_response.body.gsub(/<[^>]+>/, " ").then { |plain| CGI.unescapeHTML(plain) }.squeeze(" \n")
+end

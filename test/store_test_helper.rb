@@ -4,6 +4,8 @@ require "test_helper"
 
 EarnestFold::Store.connect(ENV.fetch("DATABASE_URL")) unless EarnestFold::Store.connected?
 EarnestFold::Store.migrate
+# Made outside the tests' transactions, so that it outlives them.
+EarnestFold::Store.workroom
 
 # A test with a database, which forgets everything afterwards.
 class StoreTest < EarnestFoldTest

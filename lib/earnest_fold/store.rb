@@ -44,14 +44,17 @@ module EarnestFold
 
     def disconnect
       @db&.disconnect
-      @db = nil
+      @db = @workroom = nil
     end
 
     # Brings the tables up to date.
     def migrate = Sequel::Migrator.run(db, MIGRATIONS)
 
     # @return [Workroom] the one workroom there is today; made where there is none
-    def workroom
+    def workroom = @workroom ||= first_workroom
+
+    # @api private
+    def first_workroom
       row = guard { db[:workrooms].order(:id).first || db[:workrooms].returning.insert(name: "Saltmarsh Lane Curtains").first }
       Workroom.new(row[:id], row[:name], row[:unit])
     end

@@ -11,18 +11,32 @@ module EarnestFold
     I18n.available_locales = [:en]
     I18n.default_locale = :en
 
+    # @api private
+    # @return [Hash{String => String}] every text by its whole key, so that the common case needs no search
+    def self.flattened(tree, above = "")
+      tree.each_with_object({}) do |(key, value), texts|
+        value.is_a?(Hash) ? texts.merge!(flattened(value, "#{above}#{key}.")) : texts["#{above}#{key}"] = value
+      end
+    end
+    TEXTS = flattened(I18n.backend.tap(&:eager_load!).translations.fetch(:en)).freeze
+    private_constant :TEXTS
+
     module_function
 
-    # @param key [String, Symbol] the place in the locale file
+    # @param key [String] the place in the locale file
     # @param data [Hash] facts to fill in; Lengths are written in the unit
     # @return [String]
     # @raise [I18n::ArgumentError] for a key without words
     def say(key, unit: R::Units::CM, **data)
-      I18n.t(key, **data.transform_values { |value| value_in(value, unit) }, raise: true)
+      text = TEXTS[key]
+      return text if text && data.empty?
+
+      facts = data.transform_values { |value| value_in(value, unit) }
+      text ? I18n.interpolate(text, facts) : I18n.t(key, **facts, raise: true)
     end
 
     # @return [Boolean]
-    def say?(key) = I18n.exists?(key)
+    def say?(key) = TEXTS.key?(key)
 
     # @param length [Reckoning::Length]
     # @return [String] without the unit

@@ -54,7 +54,8 @@ module EarnestFold
 
       def treatment(raw, place)
         unique(:treatment, raw, place)
-        TreatmentReader.new(@cloths, @unit, faulty: @ids[:cloth]).read(raw, place)
+        @reader ||= TreatmentReader.new(@cloths.to_h { |cloth| [cloth.id, cloth] }, @unit, faulty: @ids[:cloth])
+        @reader.read(raw, place)
       end
 
       def alteration(raw, place)

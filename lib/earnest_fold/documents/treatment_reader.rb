@@ -4,11 +4,11 @@ module EarnestFold
   module Documents
     # Reads one treatment as the job format writes it, and refuses what can't be reckoned.
     class TreatmentReader
-      # @param cloths [Array<Reckoning::Cloth>]
+      # @param cloths [#[]] cloths by id, nil for one that isn't there
       # @param unit [Reckoning::Unit] of lengths that name none
       # @param faulty [Array<String>] ids of cloths that are there but could not be read: their own problems say what to mend
       def initialize(cloths, unit, faulty: [])
-        @cloths = cloths.to_h { |cloth| [cloth.id, cloth] }
+        @cloths = cloths
         @unit = unit
         @faulty = faulty
       end

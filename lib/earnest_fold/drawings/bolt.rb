@@ -66,7 +66,7 @@ module EarnestFold
       def repeat_lines(from, to, y)
         first = (from / @cloth.vertical_repeat).ceil
         last = (to / @cloth.vertical_repeat).floor
-        (first..last).each { |count| @svg.line(x(@cloth.vertical_repeat * count, from), y, x(@cloth.vertical_repeat * count, from), y + tall, class: "repeat") }
+        @svg.path((first..last).flat_map { |count| ["M", x(@cloth.vertical_repeat * count, from), y, "v", tall] }, class: "repeat")
       end
 
       def cut(placed, from, y)

@@ -67,7 +67,7 @@ module EarnestFold
       def curtain(x1, x2)
         @svg.rect(x1, top_edge, x2 - x1, hem_edge - top_edge, fill: @m.colour, class: @m.length ? "cloth" : "cloth likely")
         folds = [((x2 - x1) / 11).round, 2].max
-        (1...folds).each { |fold| @svg.line(x1 + (x2 - x1) * fold / folds, top_edge + 3, x1 + (x2 - x1) * fold / folds, hem_edge - 1, class: "fold") }
+        @svg.path((1...folds).flat_map { |fold| ["M", x1 + (x2 - x1) * fold / folds, top_edge + 3, "V", hem_edge - 1] }, class: "fold")
         @svg.line(x1, hem_edge, x2, hem_edge, class: "hem-edge")
       end
 

@@ -84,20 +84,21 @@ module EarnestFold
         bounds = [R::Length::ZERO, *@curtain.task.seams, @curtain.flat_width]
         bounds.each_cons(2).with_index do |(from, to), index|
           x1, x2 = [x(from), x(to)].minmax
-          repeat_lines(phase(index)).each { |y| repeat_line(x1, x2, y) }
+          lines = repeat_lines(phase(index))
+          @svg.path(lines.flat_map { |y| ["M", x1, y, "H", x2] }, class: "repeat")
+          @svg.path(lines.flat_map { |y| sprigs(x1, x2, y) }, class: "motif")
         end
       end
 
-      def repeat_line(x1, x2, y)
-        @svg.line(x1, y, x2, y, class: "repeat")
+      def sprigs(x1, x2, y)
         across = @cut.cloth.horizontal_repeat.positive? ? @scale[@cut.cloth.horizontal_repeat] : (x2 - x1) / 2
         count = [((x2 - x1) / across).round, 1].max
-        count.times { |index| sprig(x1 + (x2 - x1) * (index + 0.5) / count, y, [@scale[@cut.cloth.vertical_repeat] * 0.5, 44].min) }
+        tall = [@scale[@cut.cloth.vertical_repeat] * 0.5, 44].min
+        Array.new(count) { |index| sprig(x1 + (x2 - x1) * (index + 0.5) / count, y, tall) }.flatten
       end
 
       def sprig(x, y, tall)
-        @svg.path(["M", x, y, "Q", x - tall * 0.12, y - tall * 0.5, x - tall * 0.3, y - tall * 0.8, "M", x, y, "V", y - tall, "M", x, y,
-          "Q", x + tall * 0.12, y - tall * 0.4, x + tall * 0.3, y - tall * 0.7], class: "motif")
+        ["M", x, y, "q", tall * -0.12, tall * -0.5, tall * -0.3, tall * -0.8, "M", x, y, "v", -tall, "M", x, y, "q", tall * 0.12, tall * -0.4, tall * 0.3, tall * -0.7]
       end
 
       # @param phase [String] "A" or "B"

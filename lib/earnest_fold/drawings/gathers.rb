@@ -47,11 +47,9 @@ module EarnestFold
 
       def elevation
         @svg.rect(left, 66, width, 130, fill: @colour, class: "cloth")
-        (1...gathers).each do |index|
-          at = left + width * index / gathers
-          @svg.line(at, 66, at, 66 + 30, class: "gather")
-          @svg.path(["M", at, 96, "q", (index.even? ? 2 : -2), 50, 0, 98], class: "fold")
-        end
+        folds = (1...gathers).map { |index| [left + width * index / gathers, index.even? ? 2 : -2] }
+        @svg.path(folds.flat_map { |at, _| ["M", at, 66, "v", 30] }, class: "gather")
+        @svg.path(folds.flat_map { |at, sway| ["M", at, 96, "q", sway, 50, 0, 98] }, class: "fold")
         @svg.line(left, 96, left + width, 96, class: "stitch")
         @svg.line(left, 72, left + width, 72, class: "stitch")
       end
@@ -59,9 +57,9 @@ module EarnestFold
       # Each hook with its running distance, as many as can be read.
       def hooks
         every = [(46.0 / [step, 1].max).ceil, 1].max
+        @svg.path(@hooks.flat_map { |mark| ["M", x(mark.at), 58, "V", 80, "q", 0, 5, 4, 5, "q", 4, 0, 4, -5] }, class: "hook")
         @hooks.each_with_index do |mark, index|
           at = x(mark.at)
-          @svg.path(["M", at, 58, "V", 80, "q", 0, 5, 4, 5, "q", 4, 0, 4, -5], class: "hook")
           next unless (index % every).zero? || index == @hooks.size - 1
           next if index != @hooks.size - 1 && @hooks.size - 1 - index < every
 

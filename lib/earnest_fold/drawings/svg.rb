@@ -6,6 +6,8 @@ module EarnestFold
   module Drawings
     # A sheet to draw on: elements with escaped attributes and text, in the order they are drawn.
     class Svg
+      # Attributes with a dash; the others are written as they are.
+      NAMES = Hash.new { |_, name| name }.merge!(text_anchor: "text-anchor", clip_path: "clip-path", fill_opacity: "fill-opacity").freeze
       # Set small by the font, as on a tape.
       FRACTION = %r{\d+/\d+}
 
@@ -62,10 +64,17 @@ module EarnestFold
       end
 
       def attributes_text(**attributes)
-        attributes.compact.map { |name, value| %( #{name.to_s.tr("_", "-")}="#{value.is_a?(Numeric) ? number(value) : escape(value)}") }.join
+        attributes.compact.map { |name, value| %( #{NAMES[name]}="#{value.is_a?(Numeric) ? number(value) : escape(value)}") }.join
       end
 
-      def number(value) = (value == value.round) ? value.round.to_s : value.to_f.round(1).to_s
+      # To a tenth, in whole tenths throughout: drawings are full of numbers.
+      def number(value)
+        return value.to_s if value.is_a?(Integer)
+
+        tenths = (value * 10).round
+        whole, rest = tenths.abs.divmod(10)
+        "#{"-" if tenths.negative?}#{whole}#{".#{rest}" unless rest.zero?}"
+      end
 
       def escape(text) = CGI.escapeHTML(text.to_s)
     end

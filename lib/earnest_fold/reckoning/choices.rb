@@ -29,10 +29,11 @@ module EarnestFold
 
         treatment = reckoning.treatment
         other = treatment.with(making: treatment.making.with(widths: chosen + apart))
-        made(other.reckon, chosen + apart, apart)
-      rescue Invalid
-        nil
+        made(TreatmentReckoning.new(other), chosen + apart, apart) unless refused?(other)
       end
+
+      # Only what hangs on the widths can be refused anew.
+      def refused?(treatment) = Problems.new.tap { |problems| Refusals.counts(treatment, problems) }.any?
 
       def made(reckoning, widths, apart)
         cloth = reckoning.treatment.face

@@ -6,7 +6,15 @@ module EarnestFold
     # sideways, shrink doesn't enlarge it.
     class DropCut < Value.define(:cloth, :finished, :top, :hem, :squaring, :sideways)
       # @return [Length] finished drop with every allowance, over what shrinking leaves
-      def cut_drop = sewn / shrinking
+      attr_reader :cut_drop
+      # @return [Rational] what shrinking leaves of a length
+      attr_reader :shrinking
+
+      def initialize(cloth:, finished:, top:, hem:, squaring:, sideways:)
+        @shrinking = sideways ? 1r : cloth.after_shrinking
+        @cut_drop = (finished + top + hem + squaring) / @shrinking
+        super
+      end
 
       # @return [Length] finished drop and turnings, without the squaring: what is sewn and weighed
       def made = finished + top + hem
@@ -19,10 +27,6 @@ module EarnestFold
 
       # @return [Length] from the cut's start down to the fold of the hem
       def hem_fold = cut_drop - hem / shrinking
-
-      def sewn = made + squaring
-
-      def shrinking = sideways ? 1r : cloth.after_shrinking
     end
   end
 end

@@ -42,7 +42,7 @@ module EarnestFold
       def counts(treatment, problems)
         return problems.within(:making).add(:too_many_widths, most: MOST_WIDTHS) unless few_widths?(treatment)
 
-        curtains = treatment.spans.map { |span| Curtain.of(treatment, span) }
+        curtains = treatment.curtains
         problems.within(:making).within(:widths).add(:width_used_up) unless curtains.all? { |curtain| curtain.flat_width.positive? }
         too_many_pleats(curtains, problems.within(:heading))
         lining_targets(treatment, curtains, problems.within(:lining)) if treatment.lining

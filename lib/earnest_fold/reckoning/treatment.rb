@@ -21,14 +21,25 @@ module EarnestFold
         interlining: Declare.record(Interlining::FIELDS, nil) { |values, _| Interlining.new(**values) }
       )
 
-      # @return [Array<Span>]
-      def spans = opening.spans(support, Ends.new(return_left: return_left, return_right: return_right, overlap: overlap, ease: ease))
+      # @return [Widths, nil] what widths of the face give; nil before there is a face
+      attr_reader :width_rule
+      # @return [Array<Span>] its curtains' places, from left to right
+      attr_reader :spans
+
+      def initialize(face:, making:, **others)
+        @width_rule = face && Widths.new(cloth: face, seam: making.seam, side: making.side.taken)
+        ends = Ends.new(**others.slice(:return_left, :return_right, :overlap, :ease))
+        # What is asked for again and again is reckoned once; what it gives never changes, as nothing here does.
+        @once = {}
+        @spans = others.fetch(:opening).spans(others.fetch(:support), ends).freeze
+        super
+      end
+
+      # @return [Array<Curtain>] each reckoned; asked for only where the figures can be ({Refusals})
+      def curtains = @once[:curtains] ||= spans.map { |span| Curtain.of(self, span) }.freeze
 
       # @return [Boolean] whether the face runs along the track instead of down
       def sideways? = run == "railroad"
-
-      # @return [Widths] what widths of the face give
-      def width_rule = Widths.new(cloth: face, seam: making.seam, side: making.side.taken)
 
       # @return [DropCut] of the face
       def drop_cut

@@ -3,7 +3,7 @@
 module EarnestFold
   module Reckoning
     # A treatment reckoned: its curtains, its drop, its linings, its cuts, and what the checks say of it. Made by
-    # {Treatment#reckon}; everything in it is exact.
+    # {Treatment#reckon}; everything in it is exact and frozen, and what not everyone asks for is reckoned when first asked.
     class TreatmentReckoning
       # @return [Treatment]
       attr_reader :treatment
@@ -22,11 +22,10 @@ module EarnestFold
       def initialize(treatment)
         @treatment = treatment
         @drop_cut = treatment.drop_cut
-        @curtains = treatment.spans.map { |span| Curtain.of(treatment, span) }.freeze
+        @curtains = treatment.curtains
         @lining = treatment.lining && LiningCut.of(treatment, finished_drop, @curtains)
         @interlining = treatment.interlining && InterliningCut.of(treatment, finished_drop, @curtains)
         @cuts = face_cuts.freeze
-        freeze
       end
 
       def id = treatment.id
@@ -47,10 +46,7 @@ module EarnestFold
       def lengths_along = treatment.sideways? ? curtains.map { |curtain| curtain.cut_width / treatment.face.after_shrinking } : nil
 
       # @return [Rational, nil] kilograms of the whole treatment; nil where a cloth's mass is unknown
-      def mass
-        faces = curtains.map { |curtain| Mass.of(treatment.face, curtain.cut_width, drop_cut.made) }
-        Mass.sum(faces + [lining, interlining].compact.map(&:mass))
-      end
+      def mass = defined?(@mass) ? @mass : @mass = masses
 
       # @return [Integer, nil] carriers that all its curtains need
       def carriers_needed
@@ -62,15 +58,20 @@ module EarnestFold
       def pattern_start = Repeat.start(treatment.pattern, drop_cut)
 
       # @return [Array<Check>] the most serious first
-      def checks = Checks.of(self)
+      def checks = @checks ||= Checks.of(self).freeze
 
       # @return [Boolean]
       def stopped? = checks.any?(&:stop?)
 
       # @return [Array<Line>] how the figures came about, in the order a maker would write them
-      def working = TreatmentWorking.new(self).lines
+      def working = @working ||= TreatmentWorking.new(self).lines.freeze
 
       private
+
+      def masses
+        faces = curtains.map { |curtain| Mass.of(treatment.face, curtain.cut_width, drop_cut.made) }
+        Mass.sum(faces + [lining, interlining].compact.map(&:mass))
+      end
 
       def face_cuts
         rule = treatment.width_rule

@@ -13,27 +13,29 @@ module EarnestFold
 
       # @return [Array<Line>]
       def lines
-        groups.flat_map { |curtains| across(curtains.first, curtains.map(&:hand)) } + down + lining + interlining
+        alike = groups
+        named = alike.size > 1
+        alike.flat_map { |curtains| named ? across(curtains.first).map { |line| of_hands(line, curtains) } : across(curtains.first) } + down + lining + interlining
       end
 
       private
 
       # Curtains that came out alike are written once.
       def groups
-        @reckoning.curtains.group_by { |curtain| [curtain.finished_width, curtain.flat_needed, curtain.flat_width, curtain.heading] }.values
+        @reckoning.curtains.group_by { |curtain| [curtain.finished_width.mm, curtain.flat_width.mm, curtain.span.return_flat.mm, curtain.span.lead_flat.mm] }.values
       end
 
-      def across(curtain, hands)
+      def of_hands(line, curtains) = line.with(data: line.data.merge(hands: curtains.map(&:hand)))
+
+      def across(curtain)
         heading = @treatment.heading
-        lines = [
+        [
           Line.of(:finished_width, curtain.finished_width, curtain.span.expression),
           Line.of(:flat_needed, curtain.flat_needed, heading.needed_expression(curtain.span)),
           *cloth_lines(curtain),
           Line.of(:fullness_made, curtain.fullness, heading.made_expression(curtain.task)),
           *heading.working(curtain.task, curtain.heading)
         ]
-        single = groups.size == 1
-        lines.map { |line| line.with(data: line.data.merge(single ? {} : {hands: hands})) }
       end
 
       def cloth_lines(curtain)

@@ -29,8 +29,10 @@ module EarnestFold
       def initialize(**given)
         slots = self.class.slots
         check_members(given) unless given.size == slots.size
-        slots.each { |name, variable| instance_variable_set(variable, given.fetch(name) { check_members(given) }) }
+        slots.each { |name, variable| instance_variable_set(variable, given.fetch(name)) }
         freeze
+      rescue KeyError
+        check_members(given)
       end
 
       # @return [Hash{Symbol => Object}]

@@ -6,31 +6,28 @@ module EarnestFold
     # each side. Counts are Rational and may end in a half; a half is a width slit down the middle.
     class Widths < Value.define(:cloth, :seam, :side)
       # @return [Length] what a joined edge loses (e)
-      def joined_edge
-        cloth.selvedge_in_seam ? [cloth.selvedge, seam].max : cloth.selvedge + seam
-      end
-
+      attr_reader :joined_edge
       # @return [Length] between two seams, before the pattern has its say
-      def between_seams = cloth.width - joined_edge * 2
-
+      attr_reader :between_seams
       # @return [Integer] whole horizontal repeats in what one more width adds (m); 0 for none
-      def repeats_across
-        return 0 unless cloth.horizontal_repeat.positive?
+      attr_reader :repeats_across
+      # @return [Length] what one more width adds (p)
+      attr_reader :each_more
+      # @return [Length] one width with its sides turned
+      attr_reader :single
 
-        (between_seams / cloth.horizontal_repeat).floor
+      # Everything else is asked of these many times over, so they are reckoned once.
+      def initialize(cloth:, seam:, side:)
+        @joined_edge = cloth.selvedge_in_seam ? [cloth.selvedge, seam].max : cloth.selvedge + seam
+        @between_seams = cloth.width - @joined_edge * 2
+        @repeats_across = cloth.horizontal_repeat.positive? ? (@between_seams / cloth.horizontal_repeat).floor : 0
+        @each_more = @repeats_across.positive? ? cloth.horizontal_repeat * @repeats_across : @between_seams
+        @single = cloth.width - (cloth.selvedge + side) * 2
+        super
       end
 
       # @return [Boolean] no whole horizontal repeat fits between the seams
       def repeat_too_wide? = cloth.horizontal_repeat.positive? && repeats_across.zero?
-
-      # @return [Length] what one more width adds (p)
-      def each_more
-        whole = repeats_across
-        whole.positive? ? cloth.horizontal_repeat * whole : between_seams
-      end
-
-      # @return [Length] one width with its sides turned
-      def single = cloth.width - (cloth.selvedge + side) * 2
 
       # @return [Length] what the last half width adds beyond the whole ones' steps
       def half_more = cloth.width / 2 - cloth.selvedge - side * 2

@@ -5,6 +5,12 @@ module EarnestFold
     # Jobs with their windows.
     class Jobs
       MOST_LISTED = 200
+      JOINED = [
+        Sequel[:jobs][:id].as(:job_id), :title, :unit, Sequel[:jobs][:version].as(:job_version), Sequel[:jobs][:updated_at],
+        Sequel[:windows][:id].as(:window_id), :room, :name, Sequel[:treatments][:id], :spec, Sequel[:treatments][:version]
+      ].freeze
+      IN_ORDER = [Sequel[:windows][:position], Sequel[:windows][:id], Sequel[:treatments][:position], Sequel[:treatments][:id]].freeze
+      private_constant :JOINED, :IN_ORDER
 
       def initialize(workroom)
         @workroom = workroom
@@ -24,10 +30,11 @@ module EarnestFold
       # @raise [Missing]
       def find(id)
         Store.guard do
-          row = @workroom.rows(:jobs).first(id: id) or raise Missing, "no job #{id}"
-          windows = @workroom.rows(:windows).where(job_id: id).order(:position, :id).all
-          treatments = @workroom.rows(:treatments).where(window_id: windows.map { |window| window[:id] }).order(:position, :id).all.group_by { |made| made[:window_id] }
-          record(row, windows, treatments)
+          rows = @workroom.rows(:jobs).where(Sequel[:jobs][:id] => id)
+            .left_join(:windows, workroom_id: @workroom.id, job_id: Sequel[:jobs][:id])
+            .left_join(:treatments, workroom_id: @workroom.id, window_id: Sequel[:windows][:id])
+            .select(*JOINED).order(*IN_ORDER).all
+          rows.empty? ? raise(Missing, "no job #{id}") : record(rows)
         end
       end
 
@@ -62,13 +69,16 @@ module EarnestFold
           rooms: row[:rooms].to_s.split("\n").reject(&:empty?).uniq)
       end
 
-      def record(row, windows, treatments)
-        Records::Job.new(id: row[:id], title: row[:title], unit: row[:unit], version: row[:version], updated_at: row[:updated_at],
-          windows: windows.map { |window| window_record(window, treatments.fetch(window[:id], [])) }.freeze)
+      # @param rows [Array<Hash>] the job with its windows and their treatments, in order
+      def record(rows)
+        windows = rows.select { |row| row[:window_id] }.chunk_while { |one, other| one[:window_id] == other[:window_id] }.map { |of_one| window_record(of_one) }
+        job = rows.first
+        Records::Job.new(id: job[:job_id], title: job[:title], unit: job[:unit], version: job[:job_version], updated_at: job[:updated_at], windows: windows.freeze)
       end
 
-      def window_record(window, rows)
-        Records::Window.new(id: window[:id], room: window[:room], name: window[:name], treatments: rows.map { |row| Treatments.record(row) }.freeze)
+      def window_record(rows)
+        treatments = rows.select { |row| row[:id] }.map { |row| Treatments.record(row) }
+        Records::Window.new(id: rows.first[:window_id], room: rows.first[:room], name: rows.first[:name], treatments: treatments.freeze)
       end
     end
   end

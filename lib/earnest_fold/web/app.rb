@@ -17,10 +17,8 @@ module EarnestFold
       HOSTS = %w[127.0.0.1 localhost].freeze
 
       set :root, EarnestFold.root
-      set :views, File.join(__dir__, "views")
       set :public_folder, File.join(EarnestFold.root, "public")
       set :static_cache_control, [:public, {max_age: 3600}]
-      set :erb, escape_html: true
       set :sessions, key: "earnest_fold", secret: ENV.fetch("SESSION_SECRET") { SecureRandom.hex(64) }, same_site: :lax, httponly: true
       set :host_authorization, permitted_hosts: HOSTS + ENV.fetch("ALLOWED_HOSTS", "").split(",")
       set :show_exceptions, false

@@ -26,14 +26,16 @@ module EarnestFold
       # A whole page, or for htmx its changing part alone.
       def page(view, screen, status: 200)
         status(status)
-        erb(view, locals: {screen: screen}, layout: htmx? ? false : :layout)
+        content_type :html
+        shown = Views.render(view, self, {screen: screen})
+        htmx? ? shown : Views.render(:layout, self, {screen: screen}) { shown }
       end
 
-      def partial(view, **locals) = erb(view, locals: locals, layout: false)
+      def partial(view, **locals) = Views.render(view, self, locals)
 
       def htmx? = request.env["HTTP_HX_REQUEST"] == "true"
 
-      def csrf_token = Rack::Protection::AuthenticityToken.token(session)
+      def csrf_token = @csrf_token ||= Rack::Protection::AuthenticityToken.token(session)
 
       def csrf_field = %(<input type="hidden" name="authenticity_token" value="#{csrf_token}">)
 

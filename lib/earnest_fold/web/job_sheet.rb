@@ -20,7 +20,7 @@ module EarnestFold
         @job = job
         @unit = Reckoning::Units.fetch(job.unit)
         @cloth_records = cloth_records
-        @cloths = cloth_records.filter_map { |record| JobSheet.cloth(record, @unit) }
+        @cloths = Hash.new { |cloths, id| cloths[id] = find_cloth(id) }
       end
 
       # @return [Reckoning::Cloth, nil]
@@ -58,8 +58,7 @@ module EarnestFold
       # @return [Array<Reckoning::ClothReckoning>] the cloths that this job uses
       def cloths_needed
         made = entries.filter_map(&:reckoning)
-        used = made.flat_map { |reckoning| reckoning.treatment.cloths.map(&:id) }.uniq
-        @cloths.select { |cloth| used.include?(cloth.id) }.map { |cloth| Reckoning::ClothReckoning.of(cloth, made) }
+        made.flat_map { |reckoning| reckoning.treatment.cloths }.uniq(&:id).map { |cloth| Reckoning::ClothReckoning.of(cloth, made) }
       end
 
       # @param cloth [Reckoning::Cloth, nil]
@@ -67,6 +66,12 @@ module EarnestFold
       def colour(cloth) = cloth_records.find { |record| record.id.to_s == cloth&.id }&.colour || "#efe8d8"
 
       private
+
+      # Only the cloths that treatments use are read: a workroom has many more.
+      def find_cloth(id)
+        record = cloth_records.find { |candidate| candidate.id.to_s == id }
+        record && JobSheet.cloth(record, unit)
+      end
 
       def entry(window, record)
         read = read(record.id, record.spec)

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+require "tilt/erubi"
+
+module EarnestFold
+  module Web
+    # The templates, compiled once and kept. Everything they show is escaped, unless they say `<%==`.
+    module Views
+      FOLDER = File.join(__dir__, "views")
+      TEMPLATES = Dir[File.join(FOLDER, "*.erb")].to_h { |file|
+        [File.basename(file, ".erb").to_sym, Tilt::ErubiTemplate.new(file, escape_html: true, freeze: true)]
+      }.freeze
+
+      module_function
+
+      # @param name [Symbol]
+      # @param scope [Object] whose helpers the template uses
+      # @param locals [Hash]
+      # @return [String]
+      def render(name, scope, locals, &inner) = TEMPLATES.fetch(name).render(scope, locals, &inner)
+    end
+  end
+end

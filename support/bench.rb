@@ -20,7 +20,12 @@ module Bench
   # @return [Float] seconds, the median of some runs
   def seconds(runs = 7)
     yield
-    median(Array.new(runs) { clock.then { |start| yield; clock - start } })
+    median(Array.new(runs) {
+      clock.then { |start|
+        yield
+        clock - start
+      }
+    })
   end
 
   # A copy of the job is made for each run, so that nothing is remembered from the run before.
@@ -58,7 +63,7 @@ module Bench
   def web
     with_application do |address, paths|
       http = Net::HTTP.start(address.host, address.port)
-      fetch = ->(path) { clock.then { |start| http.get(path).code == "200" ? (clock - start) * 1000 : abort("#{path} failed") } }
+      fetch = ->(path) { clock.then { |start| (http.get(path).code == "200") ? (clock - start) * 1000 : abort("#{path} failed") } }
       paths.each_value { |path| 30.times { fetch.call(path) } }
       times = paths.transform_values { [] }
       200.times { paths.each { |name, path| times[name] << fetch.call(path) } }

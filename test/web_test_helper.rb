@@ -36,7 +36,7 @@ class WebTest < StoreTest
   end
 
   def save(job, name, headers: {}, **fields)
-    send_form(station(job, name), headers: headers, "version" => job.treatments.first.version.to_s, "unit" => job.unit, **fields)
+    send_form(station(job, name), :headers => headers, "version" => job.treatments.first.version.to_s, "unit" => job.unit, **fields)
   end
 
   def text = last_response.body.gsub(/<[^>]+>/, " ").then { |plain| CGI.unescapeHTML(plain) }.squeeze(" \n")

@@ -115,7 +115,7 @@ class StationsTest < WebTest
   end
 
   def test_htmx_gets_the_desk_alone
-    save(office, "measure", "overlap" => "10", headers: {"HX-Request" => "true"})
+    save(office, "measure", "overlap" => "10", :headers => {"HX-Request" => "true"})
     assert_equal 200, last_response.status
     assert last_response.body.start_with?('<div id="desk"')
     refute_includes last_response.body, "<html"

@@ -47,11 +47,14 @@ module EarnestFold
           @svg.rect(SIDE, y, @scale[to - from], tall, fill: @colour)
           waste(from, to, y)
           repeat_lines(from, to, y) if @cloth.repeats?
-          @placed.each { |placed| cut(placed, from, y) if placed.to > from && placed.from < to }
+          within(from, to).each { |placed| cut(placed, from, y) }
           @svg.rect(SIDE, y, @scale[to - from], tall, class: "outline")
         end
+        within(from, to).each { |placed| distances(placed, from, to, y) }
         ruler(from, to, y)
       end
+
+      def within(from, to) = @placed.select { |placed| placed.to > from && placed.from < to }
 
       # What no cut takes is crossed.
       def waste(from, to, y)
@@ -76,18 +79,27 @@ module EarnestFold
         @svg.text(middle, y + tall / 2 - 4, name(placed.cut), class: "label", text_anchor: "middle")
         @svg.text(middle, y + tall / 2 + 14, Words.length(placed.cut.length, @unit), class: "figure", text_anchor: "middle")
         @svg.path(["M", x1 + 7, y + tall / 2 - 5, "l", -4, 5, "l", 4, 5], class: "top-mark")
-        running(x1, y, placed.from) if placed.from >= from
-        running(x2, y, placed.to) if placed == @placed.last && placed.to <= from + @length / @rows
       end
 
       def name(cut)
         short = cut.curtain.split(", ").map { |hand| Words.say("drawings.hand_#{hand.split.first}", number: hand[/\d+/], default: hand) }.join("+")
-        [short, cut.number, cut.phase && @cloth.half_drop? ? cut.phase : nil].compact.join(" ")
+        [short, cut.number, (cut.phase && @cloth.half_drop?) ? cut.phase : nil].compact.join(" ")
+      end
+
+      def distances(placed, from, to, y)
+        running(x(placed.from, from), y, placed.from) if placed.from >= from
+        running(x(placed.to, from), y, placed.to) if placed.equal?(@placed.last) && placed.to <= to
       end
 
       def running(x, y, distance)
         @svg.line(x, y - 12, x, y, class: "dim")
-        @svg.text([[x, SIDE + 4].max, WIDTH - SIDE].min, y - 17, distance.zero? ? "0" : Words.length(distance, @unit), class: "figure", text_anchor: (x < SIDE + 10) ? "start" : "middle")
+        @svg.text(x.clamp(SIDE, WIDTH - SIDE), y - 17, distance.zero? ? "0" : Words.length(distance, @unit), class: "figure", text_anchor: anchor(x))
+      end
+
+      def anchor(x)
+        return "start" if x < SIDE + 20
+
+        (x > WIDTH - SIDE - 20) ? "end" : "middle"
       end
 
       # Whole metres, or whole feet, along the cloth's foot.

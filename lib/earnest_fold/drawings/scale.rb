@@ -20,6 +20,5 @@ module EarnestFold
       # @return [Float]
       def [](length) = length.mm.to_f * @factor
     end
-
   end
 end

@@ -26,7 +26,7 @@ module EarnestFold
           app.post("/cloths/:id") do |id|
             record = workroom.cloths.find(number(id))
             form = Forms::ClothForm.new(record.spec, record.colour, params, workroom_unit)
-            keep(record, form) { workroom.cloths.update(record.id, form.spec, colour: form.colour, version: params["version"].to_s == record.version.to_s ? record.version : -1) }
+            keep(record, form) { workroom.cloths.update(record.id, form.spec, colour: form.colour, version: (params["version"].to_s == record.version.to_s) ? record.version : -1) }
           end
         end
 

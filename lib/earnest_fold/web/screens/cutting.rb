@@ -16,7 +16,7 @@ module EarnestFold
         # @return [String] "left, width 2"
         def cut_name(cut)
           words = Words.say("cuts.name", hand: cut.curtain.split(", ").map { |hand| Words.hand(hand) }.join(" + "), number: cut.number)
-          cut.phase == "B" ? "#{words} · B" : words
+          (cut.phase == "B") ? "#{words} · B" : words
         end
 
         def use(made) = Words.say("uses.#{made.cloth.use}")

@@ -33,7 +33,7 @@ module EarnestFold
         # @return [Reckoning::Curtain, nil] the one looked at
         def curtain = reckoning && (reckoning.curtains.find { |made| made.hand == @part } || reckoning.curtains.first)
 
-        def part = @part
+        attr_reader :part
 
         # @return [Integer] stations behind, one after the other
         def behind = Stations.behind(entry)
@@ -50,7 +50,11 @@ module EarnestFold
         def summary(other)
           opening = other.record.spec.dig("opening", "kind")
           stops = other.reckoning&.checks&.any?(&:stop?)
-          stops ? Words.say("desk.stopped") : Words.say(other.reckoning ? "openings.#{opening}" : "desk.open")
+          if stops
+            Words.say("desk.stopped")
+          else
+            Words.say(other.reckoning ? "openings.#{opening}" : "desk.open")
+          end
         end
 
         def notice = @notice && Words.say("notices.#{@notice}")

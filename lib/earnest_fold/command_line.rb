@@ -60,7 +60,7 @@ module EarnestFold
     end
 
     def read(file)
-      Documents::JobFormat.read((file == "-") ? @input.read : File.binread(file))
+      Documents::JobFormat.read_strictly((file == "-") ? @input.read : File.binread(file))
     rescue SystemCallError
       raise Reckoning::Invalid, [Reckoning::Problem.new(at: "", code: :no_such_file, data: {file: file})]
     end

@@ -24,7 +24,28 @@ module EarnestFold
       # @param text [String]
       # @return [Reckoning::Job]
       # @raise [Reckoning::Invalid]
-      def read(text) = build(parse(text))
+      def read(text)
+        raw = parse(text)
+        build(raw)
+      end
+
+      # As {read}, and held against the published schema too: for documents from outside.
+      # @raise [Reckoning::Invalid] with what either finds, each place once
+      def read_strictly(text)
+        raw = parse(text)
+        problems = R::Problems.new
+        job = JobReader.new(raw, problems).job
+        found = problems.to_a + misfits(raw, problems.to_a.map(&:at))
+        raise R::Invalid, found if found.any?
+
+        job
+      end
+
+      # The reader's own words come first; the schema adds only places about which nothing was said.
+      def misfits(raw, said)
+        Schema.misfits(raw).reject { |at, _| said.any? { |place| place == at || place.start_with?("#{at}/") || at.start_with?("#{place}/") } }
+          .map { |at, error| R::Problem.new(at: at, code: :schema, data: {error: error}) }
+      end
 
       # @param text [String]
       # @return [Object] plain values; decimals exact

@@ -52,7 +52,9 @@ module EarnestFold
       end
 
       def cloth(made)
-        Plain.value("length_needed" => made.length_needed, "length_to_order" => made.length_to_order, "checks" => [])
+        plan = made.plan && {"uncut" => made.plan.uncut_count, "length_used" => made.plan.length_used}
+        Plain.value({"length_needed" => made.length_needed, "length_to_order" => made.length_to_order, "plan" => plan}.compact
+          .merge("checks" => checks(made.checks)))
       end
 
       def alteration(made)

@@ -18,10 +18,11 @@ module EarnestFold
       # @return [Reckoning::Treatment, nil]
       def read(raw, place)
         values = Reckoning::Treatment::FIELDS.read(raw, @unit, place)
-        return unless values
+        strangers(raw, place) if raw.is_a?(Hash)
+        return if values.nil? || place.any?
 
         asked = [:lining, :interlining].select { |part| values[part] }
-        made = values.merge(face: named(values[:face], place.within(:face)), **asked.to_h { |part| [part, lined(values[part], place.within(part))] })
+        made = values.merge(face: @cloths[values[:face]], **asked.to_h { |part| [part, lined(values[part])] })
         checked(made, asked, place)
       end
 
@@ -35,12 +36,18 @@ module EarnestFold
         treatment unless place.any?
       end
 
-      def lined(part, place)
-        cloth = named(part.cloth, place.within(:cloth))
-        cloth && part.with(cloth: cloth)
+      def lined(part) = (cloth = @cloths[part.cloth]) && part.with(cloth: cloth)
+
+      # Cloths named that aren't there, told also where the treatment has other faults.
+      def strangers(raw, place)
+        {"face" => raw["face"], "lining/cloth" => inner(raw["lining"]), "interlining/cloth" => inner(raw["interlining"])}.each do |path, id|
+          next if !id.is_a?(String) || id.strip.empty? || @cloths[id] || @faulty.include?(id)
+
+          path.split("/").reduce(place) { |at, step| at.within(step) }.add(:no_such_cloth, id: id)
+        end
       end
 
-      def named(id, place) = @cloths[id] || (place.add(:no_such_cloth, id: id) unless @faulty.include?(id))
+      def inner(part) = part.is_a?(Hash) ? part["cloth"] : nil
     end
   end
 end

@@ -2,13 +2,23 @@
 
 module EarnestFold
   module Reckoning
-    # What a job needs of one cloth.
-    ClothReckoning = Value.define(:cloth, :endless) do
+    # What a job needs of one cloth, and how it is cut.
+    class ClothReckoning
+      # @return [Cloth]
+      attr_reader :cloth
+      # @return [Cutting::Endless] all its cuts on one endless piece
+      attr_reader :endless
+
       # @param cloth [Cloth]
       # @param reckonings [Array<TreatmentReckoning>] of the whole job
       # @return [ClothReckoning]
-      def self.of(cloth, reckonings)
-        new(cloth: cloth, endless: Cutting::Endless.new(cloth, Cutting::Demand.of(reckonings, cloth)))
+      def self.of(cloth, reckonings) = new(cloth, Cutting::Demand.of(reckonings, cloth))
+
+      # @param cloth [Cloth]
+      # @param cuts [Array<Cutting::Cut>]
+      def initialize(cloth, cuts)
+        @cloth, @cuts = cloth, cuts
+        @endless = Cutting::Endless.new(cloth, cuts)
       end
 
       # @return [Length]
@@ -19,6 +29,16 @@ module EarnestFold
 
       # @return [Rational, nil] unrounded
       def cost = cloth.cost(length_to_order)
+
+      # @return [Cutting::Plan, nil] on the pieces there are; nil where there are none
+      def plan = cloth.pieces.any? ? @plan ||= Cutting::Planner.new(cloth, @cuts).plan : nil
+
+      # @return [Array<Check>]
+      def checks
+        return [] unless plan&.uncut&.any?
+
+        [Check.new(code: "stock_short", level: :stop, data: {uncut: plan.uncut_count, to_buy: plan.uncut.sum(Length::ZERO, &:to_buy)})]
+      end
     end
   end
 end

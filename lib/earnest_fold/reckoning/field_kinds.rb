@@ -106,7 +106,7 @@ module EarnestFold
           number
         end
 
-        def schema = {"type" => "number", "exclusiveMinimum" => 0, "maximum" => MOST, "multipleOf" => 0.5}
+        def schema = {"type" => "number", "exclusiveMinimum" => 0, "maximum" => MOST, "multipleOf" => 1/2r}
       end
 
       # One of a few words.

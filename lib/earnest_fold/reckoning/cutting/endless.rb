@@ -17,9 +17,14 @@ module EarnestFold
         def initialize(cloth, cuts)
           @cloth = cloth
           @cuts = cuts
+          @proved = true
           @placed = place(order).freeze
           freeze
         end
+
+        # @return [Boolean] whether no order uses less; only a great many cuts of mixed kinds are laid out without the proof
+        attr_reader :proved
+        alias_method :proved?, :proved
 
         # @return [Length] where the last cut ends
         def length_used = placed.empty? ? Length::ZERO : placed.last.to
@@ -36,9 +41,14 @@ module EarnestFold
 
         def order
           return @cuts unless in_phase?
-          return FreeAmongPhased.new(@cloth, @cuts).order unless @cuts.all?(&:start)
 
-          round_the_circle(@cuts)
+          @cuts.all?(&:start) ? round_the_circle(@cuts) : mixed
+        end
+
+        def mixed
+          search = FreeAmongPhased.new(@cloth, @cuts)
+          @proved = search.exact?
+          search.order
         end
 
         def round_the_circle(cuts)

@@ -16,9 +16,12 @@ module EarnestFold
           @kinds = cuts.group_by { |cut| [cut.start, cut.length] }
         end
 
+        # @return [Boolean] whether there are few enough multisets for the exact search
+        def exact? = @kinds.values.reduce(1) { |product, cuts| product * (cuts.size + 1) } <= MOST_STATES
+
         # @return [Array<Cut>]
         def order
-          return phased_first if @kinds.values.map { |cuts| cuts.size + 1 }.reduce(1, :*) > MOST_STATES
+          return phased_first unless exact?
 
           sequence = kinds_in_order
           waiting = @kinds.transform_values(&:dup)

@@ -52,8 +52,10 @@ module EarnestFold
         room.negative? || hook_pitch.mm**2 - glider_spacing.mm**2 > room.mm**2
       end
 
-      def refuse(_support, problems)
-        problems.within(:hook_pitch).add(:pitch_under_spacing) if hook_pitch < glider_spacing
+      def self.build(values, problems)
+        return problems.within(:hook_pitch).add(:pitch_under_spacing) if values[:hook_pitch] < values[:glider_spacing]
+
+        super
       end
 
       private

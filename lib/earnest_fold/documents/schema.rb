@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require "json"
+
+module EarnestFold
+  module Documents
+    # The JSON Schema of the job document, made from the fields that the core's records declare, and the check of a document
+    # against it. The schema as published lies in schema/job.v1.json; a test holds it against what is made here.
+    module Schema
+      R = Reckoning
+      K = R::FieldKinds
+      FILE = File.join(EarnestFold.root, "schema/job.v1.json")
+
+      module_function
+
+      # @return [Hash] plain values
+      def to_h
+        {"$schema" => "https://json-schema.org/draft/2020-12/schema", "title" => "Earnest Fold job document, version 1", "type" => "object",
+         "properties" => Plain.value(properties), "required" => %w[format version title unit cloths windows]}
+      end
+
+      # @param raw [Object] a parsed document
+      # @return [Array<Array(String, String)>] the JSON Pointer and the validator's words for each place that doesn't fit
+      def misfits(raw)
+        validator.validate(raw).map { |error| [error["data_pointer"], error["error"]] }.uniq
+      end
+
+      def properties
+        head = K.record_schema(JobFormat::HEAD)["properties"]
+        head.merge("cloths" => list(K.record_schema(R::Cloth::FIELDS)), "windows" => list(window), "alterations" => list({"oneOf" => alterations}))
+      end
+
+      def window
+        record = K.record_schema(JobFormat::WINDOW)
+        record.merge("properties" => record["properties"].merge("treatments" => list(K.record_schema(R::Treatment::FIELDS))), "required" => %w[id treatments])
+      end
+
+      def alterations
+        R::Alterations.map do |kind|
+          record = K.kind_schema(kind)
+          record.merge("properties" => {"id" => K::TextKind.new(least: 1, most: 200).schema}.merge(record["properties"]), "required" => ["id"] + record["required"])
+        end
+      end
+
+      def list(items) = {"type" => "array", "items" => items}
+
+      # Loaded when first asked for: it is the largest gem here.
+      def validator
+        @validator ||= begin
+          require "json_schemer"
+          JSONSchemer.schema(JSON.parse(File.read(FILE)))
+        end
+      end
+    end
+  end
+end

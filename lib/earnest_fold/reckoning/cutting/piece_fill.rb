@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Cutting
+      # What can be cut from one piece. For each multiset of kinds cut so far only the least end matters: whatever comes after
+      # starts no later from there. So the least end of every multiset is built up cut by cut.
+      class PieceFill
+        # A kind of cut: where in the repeat it starts (nil: anywhere), how long it is. Whole numbers, as everything here.
+        Kind = Struct.new(:start, :length)
+        # The least end of a multiset, and the kind cut last.
+        Reach = Struct.new(:end, :last)
+
+        # @param length [Integer]
+        # @param flaws [Array<Array(Integer, Integer)>] in order
+        # @param pattern_start [Integer] where a repeat line falls
+        # @param repeat [Integer] 0 for plain cloth
+        # @param square_off [Integer] before which nothing starts
+        # @param kinds [Array<Kind>]
+        def initialize(length:, flaws:, pattern_start:, repeat:, square_off:, kinds:)
+          @length, @flaws, @pattern_start, @repeat, @square_off, @kinds = length, flaws, pattern_start, repeat, square_off, kinds
+        end
+
+        # @param counts [Array<Integer>] of each kind, at most
+        # @return [Hash{Array<Integer> => Reach}] every multiset that this piece holds
+        def reaches(counts)
+          found = {Array.new(counts.size, 0) => Reach.new(0, nil)}
+          layer = found
+          until layer.empty?
+            layer = next_layer(layer, counts)
+            found = found.merge(layer)
+          end
+          found
+        end
+
+        # @param multiset [Array<Integer>]
+        # @return [Array<Array(Integer, Integer, Integer)>] kind, from and to of each cut, in order along the piece
+        def sequence(multiset, reaches)
+          kinds = []
+          while (kind = reaches.fetch(multiset).last)
+            kinds.unshift(kind)
+            multiset = less_one(multiset, kind)
+          end
+          place(kinds)
+        end
+
+        # @param at [Integer]
+        # @param kind [Kind]
+        # @return [Integer, nil] the first place from here on that is in phase, clear of flaws and inside the piece
+        def start_of(at, kind)
+          from = in_phase([at, @square_off].max, kind)
+          @flaws.each { |flaw_from, flaw_to| from = in_phase(flaw_to, kind) if from < flaw_to && from + kind.length > flaw_from }
+          from if from + kind.length <= @length
+        end
+
+        private
+
+        def next_layer(layer, counts)
+          layer.each_with_object({}) do |(multiset, reach), following|
+            @kinds.each_index do |kind|
+              next if multiset[kind] == counts[kind]
+
+              ended = ended_by(reach.end, @kinds[kind]) or next
+              more = multiset.dup.tap { |copy| copy[kind] += 1 }
+              following[more] = Reach.new(ended, kind) unless following[more] && following[more].end <= ended
+            end
+          end
+        end
+
+        def ended_by(at, kind) = (from = start_of(at, kind)) && from + kind.length
+
+        def in_phase(at, kind) = kind.start ? at + (@pattern_start + kind.start - at) % @repeat : at
+
+        def less_one(multiset, kind) = multiset.dup.tap { |copy| copy[kind] -= 1 }
+
+        def place(kinds)
+          at = 0
+          kinds.map do |kind|
+            from = start_of(at, @kinds[kind])
+            at = from + @kinds[kind].length
+            [kind, from, at]
+          end
+        end
+      end
+    end
+  end
+end

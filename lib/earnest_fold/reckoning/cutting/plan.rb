@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Cutting
+      # One piece of cloth with its cuts, in order from its end. `length` is nil for an endless one.
+      PiecePlan = Value.define(:id, :batch, :length, :placed) do
+        # @return [Length] where the last cut ends
+        def used = placed.empty? ? Length::ZERO : placed.last.to
+
+        def touched? = placed.any?
+      end
+
+      # A treatment that can't be cut from what there is.
+      Uncut = Value.define(:treatment, :count, :length, :to_buy)
+
+      # The cuts of a cloth on its pieces. `proved` says whether no plan uses less; `bound` is what no plan can go under.
+      Plan = Value.define(:pieces, :uncut, :proved, :bound) do
+        # @return [Length] over all pieces, where the last cut ends
+        def length_used = pieces.sum(Length::ZERO, &:used)
+
+        # @return [Integer] cuts that are left uncut
+        def uncut_count = uncut.sum(&:count)
+      end
+    end
+  end
+end

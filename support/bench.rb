@@ -17,33 +17,32 @@ module Bench
 
   def median(numbers) = numbers.sort[numbers.size / 2]
 
-  # @return [Float] seconds, the median of some runs
-  def seconds(runs = 7)
-    yield
-    median(Array.new(runs) {
-      clock.then { |start|
-        yield
-        clock - start
-      }
-    })
+  # The jobs are copied before each run, so that nothing is remembered from the run before.
+  # @return [Float] seconds, the median of some runs after two to warm up
+  def seconds(lists, runs = 11)
+    times = Array.new(runs) do
+      jobs = lists.map { |treatments| job(treatments.map { |made| made.with(name: "") }) }
+      GC.start
+      start = clock
+      jobs.each { |job| reckon_whole(job) }
+      clock - start
+    end
+    median(times.drop(2))
   end
 
-  # A copy of the job is made for each run, so that nothing is remembered from the run before.
-  def reckon_whole(treatments)
-    R::JobReckoning.new(job(treatments.map { |made| made.with(name: "") })).tap { |made| made.treatments.each { |one| [one.checks, one.mass, one.working] } }
-  end
+  def reckon_whole(job) = R::JobReckoning.new(job).treatments.each { |one| [one.checks, one.mass, one.working] }
 
   # Reckoning with its checks, mass and working, as a screen needs it.
   def core
     one = [treatments.find { |made| made.heading.is_a?(R::PencilPleat) }]
-    time = seconds { 300.times { reckon_whole(one) } }
+    time = seconds([one] * 300)
     puts format("reckoning one pencil pleat treatment: %d a second (wanted: 2000)", 300 / time)
     mixed(200)
   end
 
   def mixed(count)
     small, large = cycle(count), cycle(2 * count)
-    time, double = seconds { reckon_whole(small) }, seconds { reckon_whole(large) }
+    time, double = seconds([small]), seconds([large])
     puts format("a job of %d mixed treatments: %d a second (wanted: 1500); twice as many take %.2f times as long (wanted: at most 2.2)", count, count / time, double / time)
   end
 

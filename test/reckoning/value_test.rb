@@ -17,8 +17,8 @@ class ValueTest < EarnestFoldTest
   end
 
   def test_missing_and_unknown_members_raise
-    assert_match(/missing keyword: y/, assert_raises(ArgumentError) { Point.new(x: 1) }.message)
-    assert_match(/unknown keyword: z/, assert_raises(ArgumentError) { Point.new(x: 1, y: 2, z: 3) }.message)
+    assert_match(/missing keyword: :y/, assert_raises(ArgumentError) { Point.new(x: 1) }.message)
+    assert_match(/unknown keyword: :z/, assert_raises(ArgumentError) { Point.new(x: 1, y: 2, z: 3) }.message)
     assert_raises(ArgumentError) { Point.new(x: 1, z: 3) }
   end
 

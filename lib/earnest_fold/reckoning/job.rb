@@ -41,7 +41,8 @@ module EarnestFold
       def initialize(job)
         @job = job
         @treatments = job.treatments.map { |treatment| TreatmentReckoning.new(treatment) }.freeze
-        @cloths = job.cloths.map { |cloth| ClothReckoning.of(cloth, @treatments) }.freeze
+        cuts = Cutting::Demand.by_cloth(@treatments)
+        @cloths = job.cloths.map { |cloth| ClothReckoning.new(cloth, cuts.fetch(cloth.id, [])) }.freeze
         freeze
       end
     end

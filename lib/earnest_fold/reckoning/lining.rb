@@ -62,6 +62,9 @@ module EarnestFold
 
       def widths_total = cuts.size
 
+      # @return [Boolean] an interlining always runs up the drop
+      def sideways? = false
+
       # @return [Rational, nil] kilograms
       def mass = Mass.sum(widths_over.map { |width| Mass.of(cloth, width, drop_cut.finished) })
     end

@@ -12,35 +12,29 @@ module EarnestFold
         module_function
 
         # @param reckonings [Array<TreatmentReckoning>]
-        # @param cloth [Cloth]
-        # @return [Array<Cut>] by treatment: face, lining, interlining
-        def of(reckonings, cloth)
-          reckonings.flat_map do |reckoning|
-            face(reckoning, cloth) + lining(reckoning, cloth) + interlining(reckoning, cloth)
+        # @return [Hash{String => Array<Cut>}] by the cloth's id, then by treatment: face, lining, interlining
+        def by_cloth(reckonings)
+          reckonings.each_with_object(Hash.new { |cuts, id| cuts[id] = [] }) do |reckoning, cuts|
+            cuts[reckoning.treatment.face.id].concat(face(reckoning))
+            [reckoning.lining, reckoning.interlining].compact.each { |made| cuts[made.cloth.id].concat(inner(reckoning, made)) }
           end
         end
 
-        def face(reckoning, cloth)
-          return [] unless reckoning.treatment.face.id == cloth.id
+        # @param cloth [Cloth]
+        # @return [Array<Cut>] of that cloth alone
+        def of(reckonings, cloth) = by_cloth(reckonings).fetch(cloth.id, [])
+
+        def face(reckoning)
           return sideways(reckoning, reckoning.lengths_along) if reckoning.treatment.sideways?
 
-          up_the_drop(reckoning, cloth, reckoning.cuts, reckoning.cut_drop, reckoning.pattern_start)
+          up_the_drop(reckoning, reckoning.treatment.face, reckoning.cuts, reckoning.cut_drop, reckoning.pattern_start)
         end
 
         # Linings and interlinings each start on a repeat line.
-        def lining(reckoning, cloth)
-          made = reckoning.lining
-          return [] unless made && made.cloth.id == cloth.id
+        def inner(reckoning, made)
           return sideways(reckoning, made.lengths_along) if made.sideways?
 
-          up_the_drop(reckoning, cloth, made.cuts, made.drop_cut.cut_drop, Length::ZERO)
-        end
-
-        def interlining(reckoning, cloth)
-          made = reckoning.interlining
-          return [] unless made && made.cloth.id == cloth.id
-
-          up_the_drop(reckoning, cloth, made.cuts, made.drop_cut.cut_drop, Length::ZERO)
+          up_the_drop(reckoning, made.cloth, made.cuts, made.drop_cut.cut_drop, Length::ZERO)
         end
 
         def sideways(reckoning, lengths)
@@ -50,9 +44,10 @@ module EarnestFold
         end
 
         def up_the_drop(reckoning, cloth, widths, length, start)
+          starts = {"A" => start(cloth, start, "A"), "B" => start(cloth, start, "B")}
           widths.map do |width|
             Cut.new(treatment: reckoning.id, curtain: width.curtain, number: width.number, length: length,
-              phase: cloth.repeats? ? width.phase : nil, start: start(cloth, start, width.phase))
+              phase: cloth.repeats? ? width.phase : nil, start: starts[width.phase])
           end
         end
 

@@ -43,10 +43,12 @@ module EarnestFold
 
       # @return [Array<Mark>] each seam, `kind` naming the part it lies in
       def seam_marks(task, figures)
-        parts = marks(task, figures)
+        return [] if task.seams.empty?
+
+        ends = running_ends(parts(task, figures))
         task.seams.map do |seam|
-          part = parts.find { |mark| seam.between?(mark.at, mark.to) } || parts.last
-          Mark.new(kind: part.kind, along: :flat, at: seam, to: nil)
+          kind, = ends.find { |_, to| seam.mm <= to } || ends.last
+          Mark.new(kind: kind, along: :flat, at: seam, to: nil)
         end
       end
 
@@ -68,6 +70,11 @@ module EarnestFold
       end
 
       private
+
+      def running_ends(parts)
+        at = 0r
+        parts.map { |kind, length| [kind, at += length.mm] }
+      end
 
       def gaps(task, count)
         return {space: Length::ZERO, take_up: Length::ZERO} if count.zero?

@@ -4,11 +4,12 @@ module EarnestFold
   module Reckoning
     # A range with the value wished for within it.
     Range3 = Value.define(:min, :target, :max) do
-      # @return [Rational] how far a length falls outside, over the target
-      def penalty(length)
-        return (min - length) / target if length < min
+      # @param millimetres [Rational]
+      # @return [Rational] how far it falls outside, over the target
+      def penalty(millimetres)
+        return (min.mm - millimetres) / target.mm if millimetres < min.mm
 
-        (length > max) ? (length - max) / target : 0r
+        (millimetres > max.mm) ? (millimetres - max.mm) / target.mm : 0r
       end
 
       def include?(length) = length.between?(min, max)
@@ -28,13 +29,9 @@ module EarnestFold
 
       # @return [Array] sorts the counts, the best first
       def rank(pleats)
-        gap = space_for(pleats)
-        [space.penalty(gap) + take_up.penalty(take_up_for(pleats)), (gap - space.target).abs, -pleats]
+        gap, fold = between.mm / (pleats - 1), extra.mm / pleats
+        [space.penalty(gap) + take_up.penalty(fold), (gap - space.target.mm).abs, -pleats]
       end
-
-      def space_for(pleats) = between / (pleats - 1)
-
-      def take_up_for(pleats) = extra / pleats
 
       private
 

@@ -54,7 +54,7 @@ module Bench
   end
 
   def job(treatments)
-    R::Job.new(title: "Bench", unit: R::Units::CM, cloths: treatments.flat_map(&:cloths).uniq(&:id), alterations: [],
+    R::Job.new(title: "Bench", unit: R::Units::CM, cloths: treatments.flat_map(&:cloths).uniq(&:id), alterations: [], small_parts: [],
       windows: treatments.map { |made| R::Window.new(id: made.id, room: "", name: "", treatments: [made]) })
   end
 

@@ -10,6 +10,7 @@ module EarnestFold
     MISUSED = 64
     HELP = <<~TEXT
       earnest-fold reckon FILE …    reckons job documents (*.fold.json; - is standard input)
+      earnest-fold choices FILE …   the near alternatives of each treatment, side by side
       earnest-fold plan FILE …      the whole cutting plan of each
       earnest-fold schema           prints the JSON Schema of the job document
 
@@ -18,6 +19,7 @@ module EarnestFold
     TEXT
     OUTPUTS = {
       "reckon" => ->(job) { Documents::ReckoningFormat.new(Reckoning::JobReckoning.new(job)).to_h },
+      "choices" => ->(job) { Documents::ChoicesFormat.new(Reckoning::JobReckoning.new(job)).to_h },
       "plan" => ->(job) { Documents::PlanFormat.new(Reckoning::JobReckoning.new(job)).to_h }
     }.freeze
 

@@ -34,7 +34,7 @@ class RegistryTest < EarnestFoldTest
           R::Ends.new(return_left: R::Length.cm(6), return_right: R::Length::ZERO, overlap: R::Length::ZERO, ease: R::Length::ZERO)).first
       needed = heading.needed(span)
       assert_operator needed, :>, span.finished_width
-      task = R::HeadingTask.new(span: span, flat: needed, seams: [])
+      task = R::HeadingTask.new(span: span, flat: needed, widths: 1r, seams: [])
       support = R::Support.new(kind: "pole", length: R::Length.cm(150), diameter: R::Length.mm(28), projection: nil, carriers: nil, rating: nil)
       figures = heading.figures(task, support)
       assert_predicate figures, :any?

@@ -5,6 +5,8 @@ module EarnestFold
     # Reads a parsed job document into core values. Goes on past each problem, so that all are found at once.
     class JobReader
       R = Reckoning
+      ID = R::Fields.new(id: R::Declare.id)
+      private_constant :ID
 
       # @param raw [Object] plain values
       # @param problems [Reckoning::Problems]
@@ -23,9 +25,10 @@ module EarnestFold
         @cloths = each_of("cloths", required: true) { |raw, place| cloth(raw, place) }
         windows = each_of("windows", required: true) { |raw, place| window(raw, place) }
         alterations = each_of("alterations") { |raw, place| alteration(raw, place) }
+        parts = each_of("small_parts") { |raw, place| small_part(raw, place) }
         return if @problems.any?
 
-        R::Job.new(title: head[:title], unit: @unit, cloths: @cloths, windows: windows, alterations: alterations)
+        R::Job.new(title: head[:title], unit: @unit, cloths: @cloths, windows: windows, alterations: alterations, small_parts: parts)
       end
 
       private
@@ -59,16 +62,26 @@ module EarnestFold
       end
 
       def alteration(raw, place)
+        id, made = of_kind(R::Alterations, :alteration, raw, place)
+        id && made && R::AlterationOfJob.new(id: id, alteration: made)
+      end
+
+      def small_part(raw, place)
+        id, made = of_kind(R::SmallParts, :small_part, raw, place)
+        id && made && R::SmallPartOfJob.new(id: id, part: made)
+      end
+
+      # Reads something with an id by the fields of the kind it names.
+      def of_kind(registry, sort, raw, place)
         return place.add(:not_an_object) unless raw.is_a?(Hash)
 
-        kind = R::Alterations[raw["kind"]]
-        return place.within(:kind).add(:not_a_choice, words: R::Alterations.names) unless kind
+        kind = registry[raw["kind"]]
+        return place.within(:kind).add(:not_a_choice, words: registry.names) unless kind
 
-        values = R::Fields.new(id: R::Declare.id).read(raw, @unit, place)
-        unique(:alteration, raw, place)
+        values = ID.read(raw, @unit, place)
+        unique(sort, raw, place)
         fields = kind.fields.read(raw, @unit, place)
-        made = fields && kind.build(fields, place)
-        values && made && R::AlterationOfJob.new(id: values[:id], alteration: made)
+        [values && values[:id], fields && kind.build(fields, place)]
       end
 
       def unique(sort, raw, place)

@@ -16,7 +16,8 @@ module EarnestFold
         {"format" => "earnest-fold/reckoning", "version" => 1,
          "treatments" => @reckoning.treatments.to_h { |made| [made.id, treatment(made)] },
          "cloths" => @reckoning.cloths.to_h { |made| [made.cloth.id, cloth(made)] },
-         "alterations" => @reckoning.job.alterations.to_h { |named| [named.id, alteration(named.alteration)] }}
+         "alterations" => @reckoning.job.alterations.to_h { |named| [named.id, alteration(named.alteration)] },
+         "small_parts" => @reckoning.job.small_parts.to_h { |named| [named.id, small_part(named.part)] }}
       end
 
       private
@@ -60,6 +61,8 @@ module EarnestFold
       def alteration(made)
         Plain.value(made.figures.transform_keys(&:to_s).merge("checks" => checks(made.checks), "working" => working(made.working)))
       end
+
+      def small_part(part) = Plain.value(part.figures.transform_keys(&:to_s).merge("working" => working(part.working)))
 
       def checks(list)
         list.map { |check| {"code" => check.code, "level" => check.level.to_s, "message" => Words.check(check, @unit)} }

@@ -27,7 +27,8 @@ module EarnestFold
 
       def properties
         head = K.record_schema(JobFormat::HEAD)["properties"]
-        head.merge("cloths" => list(K.record_schema(R::Cloth::FIELDS)), "windows" => list(window), "alterations" => list({"oneOf" => alterations}))
+        head.merge("cloths" => list(K.record_schema(R::Cloth::FIELDS)), "windows" => list(window), "alterations" => list({"oneOf" => of_kinds(R::Alterations)}),
+          "small_parts" => list({"oneOf" => of_kinds(R::SmallParts)}))
       end
 
       def window
@@ -35,8 +36,8 @@ module EarnestFold
         record.merge("properties" => record["properties"].merge("treatments" => list(K.record_schema(R::Treatment::FIELDS))), "required" => %w[id treatments])
       end
 
-      def alterations
-        R::Alterations.map do |kind|
+      def of_kinds(registry)
+        registry.map do |kind|
           record = K.kind_schema(kind)
           record.merge("properties" => {"id" => K::TextKind.new(least: 1, most: 200).schema}.merge(record["properties"]), "required" => ["id"] + record["required"])
         end

@@ -2,43 +2,86 @@
 
 module EarnestFold
   module Reckoning
-    # A treatment as it is or as it could be with other widths, fully reckoned. `apart` is how many widths more or less than
-    # chosen; `length` the face cloth it takes, ordered alone.
-    Choice = Value.define(:widths, :apart, :reckoning, :length, :cost) do
-      def chosen? = apart.zero?
+    # A treatment as it is or as it could be, fully reckoned. `kind` says in what it differs (:widths, :count, :sideways,
+    # :heading), `name` how: the widths, the count, nil, the heading's kind. `length` is the face cloth it takes, ordered alone.
+    Choice = Value.define(:kind, :name, :chosen, :reckoning, :length, :cost) do
+      def chosen? = chosen
+
+      # @return [Rational] the thinnest curtain's
+      def fullness = reckoning.curtains.map(&:fullness).min
+
+      # @return [Rational] widths of the widest curtain
+      def widths = reckoning.curtains.map(&:widths).max
     end
 
-    # The near alternatives of a treatment, each fully reckoned: "always show the choice beside it" in the rules.
+    # The near alternatives of a treatment, each fully reckoned: "always show the choice beside it" in the rules. What can't be
+    # reckoned is no alternative and is left out.
     module Choices
       NEAR = [-1, -1/2r, 0, 1/2r, 1].freeze
 
       module_function
 
-      # @param reckoning [TreatmentReckoning] run up the drop
-      # @return [Array<Choice>] by widths of the first curtain, the fewest first; none where the cloth runs sideways
+      # @param reckoning [TreatmentReckoning]
+      # @return [Array<Choice>] all of them
+      def all(reckoning) = of(reckoning) + counts(reckoning) + sideways(reckoning) + headings(reckoning)
+
+      # Half a width and a width less and more.
+      # @return [Array<Choice>] the fewest first; none where the cloth runs sideways
       def of(reckoning)
         return [] if reckoning.treatment.sideways?
 
         chosen = reckoning.curtains.map(&:widths).max
-        NEAR.filter_map { |apart| choice(reckoning, chosen, apart) }
+        NEAR.filter_map do |apart|
+          next choice(:widths, chosen, reckoning, chosen: true) if apart.zero?
+
+          varied(:widths, chosen + apart, with_widths(reckoning.treatment, chosen + apart)) if (chosen + apart).positive?
+        end
       end
 
-      def choice(reckoning, chosen, apart)
-        return made(reckoning, chosen, apart) if apart.zero?
-        return unless (chosen + apart).positive?
+      # The counts that a tape or pleats allow, by the first curtain.
+      def counts(reckoning)
+        treatment, first = reckoning.treatment, reckoning.curtains.first
+        treatment.heading.near_counts(first.task, first.heading).filter_map do |near|
+          next choice(:count, near.count, reckoning, chosen: true) if near.chosen
 
-        treatment = reckoning.treatment
-        other = treatment.with(making: treatment.making.with(widths: chosen + apart))
-        made(TreatmentReckoning.new(other), chosen + apart, apart) unless refused?(other)
+          heading = treatment.heading.with_count(near.count, first.span)
+          heading && varied(:count, near.count, treatment.with(heading: heading))
+        end
       end
 
-      # Only what hangs on the widths can be refused anew.
-      def refused?(treatment) = Problems.new.tap { |problems| Refusals.counts(treatment, problems) }.any?
+      # The cloth run the other way: along the track, or down.
+      def sideways(reckoning)
+        other = reckoning.treatment.sideways? ? "up_the_drop" : "railroad"
+        [varied(:sideways, other, reckoning.treatment.with(run: other))].compact
+      end
 
-      def made(reckoning, widths, apart)
-        cloth = reckoning.treatment.face
-        length = cloth.to_order(Cutting::Endless.new(cloth, Cutting::Demand.of([reckoning], cloth)).length_needed)
-        Choice.new(widths: widths, apart: Rational(apart), reckoning: reckoning, length: length, cost: cloth.cost(length))
+      # The other headings with the same cloth and, where they have one, the same fullness; their own figures as each kind's
+      # example has them.
+      def headings(reckoning)
+        Headings.reject { |kind| kind == reckoning.treatment.heading.class }.filter_map do |kind|
+          heading = like(kind, reckoning.treatment.heading)
+          heading && varied(:heading, kind.kind, reckoning.treatment.with(heading: heading))
+        end
+      end
+
+      def like(kind, heading)
+        problems = Problems.new
+        values = kind.fields.read(kind.example, Units::MM, problems)
+        values[:fullness] = Fullness.ratio(heading.asked) if values&.key?(:fullness)
+        values && kind.build(values, problems)
+      end
+
+      def with_widths(treatment, widths) = treatment.with(making: treatment.making.with(widths: widths))
+
+      def varied(kind, name, treatment)
+        problems = Problems.new
+        Refusals.check(treatment, problems)
+        choice(kind, name, TreatmentReckoning.new(treatment), chosen: false) unless problems.any?
+      end
+
+      def choice(kind, name, reckoning, chosen:)
+        made = ClothReckoning.of(reckoning.treatment.face, [reckoning])
+        Choice.new(kind: kind, name: name, chosen: chosen, reckoning: reckoning, length: made.length_to_order, cost: made.cost)
       end
     end
   end

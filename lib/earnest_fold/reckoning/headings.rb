@@ -2,8 +2,12 @@
 
 module EarnestFold
   module Reckoning
-    # What a heading is asked about one curtain: its place, its flat width, and where its seams lie.
-    HeadingTask = Value.define(:span, :flat, :seams)
+    # What a heading is asked about one curtain: its place, its flat width, its widths of cloth, and where its seams lie.
+    HeadingTask = Value.define(:span, :flat, :widths, :seams)
+
+    # A count near the one used, and what it gives: `flat` the flat width it needs, `fullness` what that makes, `detail` the
+    # lengths and counts that change with it.
+    NearCount = Value.define(:count, :chosen, :flat, :fullness, :detail)
 
     # The contract of a heading kind, with what most of them answer alike. A kind is one file in headings/: a frozen value
     # that declares `KIND`, `FIELDS` and `EXAMPLE` and registers itself in {Headings}. It answers numbers and geometry,
@@ -71,10 +75,30 @@ module EarnestFold
       # @return [Array<Mark>] in order from the leading edge
       def marks(_task, _figures) = []
 
+      # Where a tape, a cord or pleats dictate a count: the nearest counts below and above, with what each gives.
+      # @param task [HeadingTask]
+      # @param figures [Hash]
+      # @return [Array<NearCount>] none where nothing is counted
+      def near_counts(_task, _figures) = []
+
+      # @param count [Integer] one of {#near_counts}
+      # @param span [Span]
+      # @return [Heading, nil] the same heading asked for that count; nil where a count can't be asked for
+      def with_count(_count, _span) = nil
+
       # @param task [HeadingTask]
       # @param figures [Hash]
       # @return [Array<Line>] how the figures came about
       def working(_task, _figures) = []
+
+      # @return [Symbol] :hook where it hangs from hooks or rings, :pole where it goes round the pole itself
+      def bears_on = :hook
+
+      # @param points [PointRules]
+      # @param support [Support]
+      # @return [Length, nil] how far the top edge stands above the hook's bearing point, or above the pole's upper side; nil
+      #   where a figure is wanting
+      def rise(points, _support) = points.hook_drop
 
       # Says what about this heading can't be reckoned.
       # @param support [Support]

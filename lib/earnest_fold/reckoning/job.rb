@@ -6,7 +6,7 @@ module EarnestFold
     Window = Value.define(:id, :room, :name, :treatments)
 
     # A whole job: cloths, windows and alterations, as read from a document or a store.
-    class Job < Value.define(:title, :unit, :cloths, :windows, :alterations)
+    class Job < Value.define(:title, :unit, :cloths, :windows, :alterations, :small_parts)
       # @return [Array<Treatment>]
       def treatments = windows.flat_map(&:treatments)
 

@@ -12,10 +12,19 @@ module EarnestFold
       # @param problems [Problems] at the treatment's place
       def check(treatment, problems)
         treatment.heading.refuse(treatment.support, problems.within(:heading))
-        problems.within(:drop).add(:nothing_hangs) unless treatment.drop.finished.positive?
+        drop(treatment, problems.within(:drop))
         face(treatment, problems)
         lining(treatment, problems) if treatment.lining
         counts(treatment, problems) unless problems.any?
+      end
+
+      def drop(treatment, problems)
+        drop = treatment.drop
+        derived = drop.measured_from && drop.stand_up.nil?
+        unsuited = derived && MeasuredPoints.stand_up(drop, treatment.heading, treatment.support).nil?
+        return problems.within(:measured_from).add(:point_unsuited) if unsuited
+
+        problems.add(:nothing_hangs) unless treatment.finished_drop.positive?
       end
 
       def face(treatment, problems)
@@ -29,7 +38,7 @@ module EarnestFold
         lining = treatment.lining
         place = problems.within(:lining)
         used_up(LiningCut.rule(treatment), place, side: :side_turn) unless LiningCut.sideways?(lining)
-        place.within(:lift).add(:nothing_hangs) unless (treatment.drop.finished - lining.lift).positive?
+        place.within(:lift).add(:nothing_hangs) unless (treatment.finished_drop - lining.lift).positive?
       end
 
       # Selvedges, seams or side turnings that leave nothing of a width.

@@ -31,9 +31,22 @@ module EarnestFold
         ends = Ends.new(**others.slice(:return_left, :return_right, :overlap, :ease))
         # What is asked for again and again is reckoned once; what it gives never changes, as nothing here does.
         @once = {}
+        @stand_up = stand_up_of(others)
         @spans = others.fetch(:opening).spans(others.fetch(:support), ends).freeze
         super
       end
+
+      # @return [Length] how far the top edge stands above the point measured from
+      def stand_up = @stand_up.length
+
+      # @return [Array] the sum that made the stand-up; empty where it was given
+      def stand_up_expression = @stand_up.expression
+
+      # @return [Length] from the point measured to down to the hem
+      def offset = drop.offset || MeasuredPoints.offset(drop)
+
+      # @return [Length] top edge to hem edge
+      def finished_drop = drop.shortest + stand_up + offset
 
       # @return [Array<Curtain>] each reckoned; asked for only where the figures can be ({Refusals})
       def curtains = @once[:curtains] ||= spans.map { |span| Curtain.of(self, span) }.freeze
@@ -43,7 +56,7 @@ module EarnestFold
 
       # @return [DropCut] of the face
       def drop_cut
-        DropCut.new(cloth: face, finished: drop.finished, top: heading.top_allowance(support), hem: making.hem.taken, squaring: making.squaring,
+        DropCut.new(cloth: face, finished: finished_drop, top: heading.top_allowance(support), hem: making.hem.taken, squaring: making.squaring,
           sideways: sideways?)
       end
 
@@ -57,6 +70,17 @@ module EarnestFold
         Refusals.check(self, problems)
         problems.raise_any
         TreatmentReckoning.new(self)
+      end
+
+      private
+
+      # A point that doesn't suit the heading is refused elsewhere; here it counts as nothing.
+      def stand_up_of(others)
+        drop = others.fetch(:drop)
+        given = MeasuredPoints::Amount.new(length: drop.stand_up || Length::ZERO, expression: [])
+        return given if drop.stand_up || drop.measured_from.nil?
+
+        MeasuredPoints.stand_up(drop, others.fetch(:heading), others.fetch(:support)) || given
       end
     end
   end

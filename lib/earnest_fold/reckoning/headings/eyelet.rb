@@ -5,6 +5,7 @@ module EarnestFold
     # Metal rings through the heading, set by a pitch near the one wished, or on a tape that fixes it.
     class Eyelet < Value.define(:fullness, :pitch, :tape_pitch, :top_turn, :eyelet_diameter)
       include Heading
+      include CountedFlats
 
       KIND = "eyelet"
       CLEARANCE = Length.mm(10)
@@ -18,6 +19,10 @@ module EarnestFold
       def needed(span) = dictates? ? tape_pitch * count(super / tape_pitch) : super
 
       def needed_expression(span) = dictates? ? [count(span.finished_width * asked / tape_pitch), "×", tape_pitch] : super
+
+      def bears_on = :pole
+
+      def rise(points, _support) = points.eyelet_rise
 
       def figures(task, _support)
         eyelets = count(task.flat / (tape_pitch || pitch))
@@ -34,7 +39,18 @@ module EarnestFold
           Line.of(:first_eyelet, figures[:first], [figures[:pitch], "÷", 2])]
       end
 
+      # Without a tape the count follows the flat width, and only the pitch moves.
+      def near_counts(task, figures) = dictates? ? super : []
+
+      def with_count(count, span) = dictates? ? with(fullness: fullness_for(count, span)) : nil
+
       private
+
+      def step = 2
+
+      def unit_width = tape_pitch
+
+      def counted(figures) = figures[:eyelets]
 
       # Even, so that both edges turn to the wall.
       def count(wished) = [Counting.nearest_even(wished), LEAST].max

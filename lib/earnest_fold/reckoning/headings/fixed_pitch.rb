@@ -5,6 +5,7 @@ module EarnestFold
     # A tape with a hook at every pitch and one at each very end: the width must be whole pitches.
     class FixedPitch < Value.define(:fullness, :pitch, :top_turn)
       include Heading
+      include CountedFlats
 
       KIND = "fixed_pitch"
       FIELDS = Fields.new(fullness: Declare.fullness, pitch: Declare.length(least: :over_zero), top_turn: Declare.length(Length::ZERO))
@@ -33,7 +34,17 @@ module EarnestFold
           Line.of(:carriers, figures[:carriers], [figures[:hooks], "−", 2])]
       end
 
+      def with_count(count, span) = with(fullness: fullness_for(count, span))
+
       private
+
+      def step = 1
+
+      def unit_width = pitch
+
+      def counted(figures) = figures[:hooks] - 1
+
+      def count_detail(count) = {hooks: count + 1}
 
       def pitches(span) = [Counting.nearest(span.finished_width * asked / pitch), 1].max
     end

@@ -3,8 +3,8 @@
 module EarnestFold
   module Reckoning
     # Pleats folded and sewn by hand over buckram, with equal spaces between.
-    class HandPleat < Value.define(:style, :fullness, :buckram, :buckram_folds, :pin_setting, :edge_flat, :pleats, :space, :take_up,
-      :hide_seams, :tolerance)
+    class HandPleat < Value.define(:style, :fullness, :buckram, :buckram_folds, :pin_setting, :edge_flat, :pleats, :pleats_per_width,
+      :space, :take_up, :hide_seams, :tolerance)
       include Heading
       include FlatEnds
 
@@ -14,11 +14,14 @@ module EarnestFold
       RANGE = Declare.record(Range3::FIELDS) { |values, _| Range3.new(**values) }
       FIELDS = Fields.new(style: Declare.choice(STYLES), fullness: Declare.fullness, buckram: Declare.length, buckram_folds: Declare.count(2, least: 0, most: 4),
         pin_setting: Declare.length(Length::ZERO, least: :any), edge_flat: Declare.length(Length::ZERO), pleats: Declare.count(nil, least: 2, most: MOST_PLEATS),
-        space: RANGE, take_up: RANGE, hide_seams: Declare.flag(false), tolerance: Declare.length(Length.mm(15)))
+        pleats_per_width: Declare.count(nil, least: 1, most: 100), space: RANGE, take_up: RANGE, hide_seams: Declare.flag(false), tolerance: Declare.length(Length.mm(15)))
       EXAMPLE = {"kind" => KIND, "style" => "triple", "fullness" => "2.3", "buckram" => "12.5 cm",
                  "space" => {"min" => "9 cm", "target" => "10.5 cm", "max" => "12 cm"}, "take_up" => {"min" => "11 cm", "target" => "14 cm", "max" => "17 cm"}}.freeze
 
       def top_allowance(_support) = buckram * buckram_folds
+
+      # Its own pin setting speaks before the house's.
+      def rise(points, _support) = pin_setting.zero? ? points.hook_drop : pin_setting
 
       # Where no return or overlap turns, a little still lies flat before the first and after the last pleat.
       def return_flat(span) = span.return_flat.zero? ? edge_flat : span.return_flat
@@ -26,7 +29,7 @@ module EarnestFold
       def lead_flat(span) = span.lead_flat.zero? ? edge_flat : span.lead_flat
 
       def figures(task, _support)
-        count = pleatable?(task) ? (pleats || best(task).count) : 0
+        count = pleatable?(task) ? (pleats || in_widths(task) || best(task).count) : 0
         {pleats: count, **gaps(task, count), buckram_length: task.flat, hooks: count + [return_flat(task.span), lead_flat(task.span)].count(&:positive?)}
       end
 
@@ -52,6 +55,19 @@ module EarnestFold
         end
       end
 
+      # The counts near the one used: two below and two above.
+      def near_counts(task, figures)
+        return [] if figures[:pleats].zero?
+
+        ((figures[:pleats] - 2)..(figures[:pleats] + 2)).select { |count| count >= BestPleats::LEAST }.map do |count|
+          gaps = gaps(task, count)
+          NearCount.new(count: count, chosen: count == figures[:pleats], flat: task.flat, fullness: made_fullness(task),
+            detail: {**gaps, fits: space.include?(gaps[:space]) && take_up.include?(gaps[:take_up])})
+        end
+      end
+
+      def with_count(count, _span) = with(pleats: count)
+
       # @param task [HeadingTask]
       # @return [BestPleats] to compare counts with
       def best(task) = BestPleats.new(between: between(task.span), extra: task.flat - task.span.finished_width, space: space, take_up: take_up)
@@ -74,6 +90,14 @@ module EarnestFold
       def running_ends(parts)
         at = 0r
         parts.map { |kind, length| [kind, at += length.mm] }
+      end
+
+      # A school: the same count in each width, so that a patterned cloth pleats on the same motif every time; a half width
+      # has half of them.
+      def in_widths(task)
+        return unless pleats_per_width && task.widths.positive?
+
+        [(task.widths * pleats_per_width).floor, BestPleats::LEAST].max
       end
 
       def gaps(task, count)

@@ -34,6 +34,14 @@ module EarnestFold
           Line.of(:heading_width, figures[:heading_width], ["(", figures[:pockets], "−", figures[:hooks], "×", taken, ")", "×", pocket_pitch])]
       end
 
+      # One hook less and more, by the width of the heading each gives.
+      def near_counts(task, figures)
+        [-1, 0, 1].map { |apart| figures[:hooks] + apart }.select { |hooks| hooks.positive? && figures[:pockets] > hooks * taken }.map do |hooks|
+          width = pocket_pitch * (figures[:pockets] - hooks * taken)
+          NearCount.new(count: hooks, chosen: hooks == figures[:hooks], flat: task.flat, fullness: task.flat / width, detail: {heading_width: width, **placing(figures[:pockets], hooks)})
+        end
+      end
+
       private
 
       # Pockets that one hook takes up (u).

@@ -15,6 +15,11 @@ module EarnestFold
 
       def top_allowance(support) = frill + depth(support) + turn_under
 
+      def bears_on = :pole
+
+      # The frill stands on the rod.
+      def rise(_points, _support) = frill
+
       def figures(_task, support) = {pocket: depth(support)}
 
       def marks(task, _figures) = [Mark.new(kind: :pocket, along: :flat, at: Length::ZERO, to: task.flat)]

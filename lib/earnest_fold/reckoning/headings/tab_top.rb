@@ -11,6 +11,11 @@ module EarnestFold
         tab_drop: Declare.length, tab_spacing: Declare.length(least: :over_zero))
       EXAMPLE = {"kind" => KIND, "fullness" => "1.5", "top_turn" => "1.5 cm", "tab_width" => "5 cm", "tab_drop" => "5 cm", "tab_spacing" => "16 cm"}.freeze
 
+      def bears_on = :pole
+
+      # The top edge hangs below the pole by the tabs' drop.
+      def rise(_points, support) = support.diameter && -(support.diameter + tab_drop)
+
       def figures(task, _support) = {tabs: [((task.flat - tab_width) / tab_spacing).ceil, 0].max + 1}
 
       def marks(task, figures)

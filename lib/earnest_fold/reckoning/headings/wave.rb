@@ -5,6 +5,7 @@ module EarnestFold
     # Gliders on a cord that can't stretch: their spacing and the hooks' pitch on the tape dictate the wave.
     class Wave < Value.define(:glider_spacing, :hook_pitch, :tape_turn_in, :top_turn)
       include Heading
+      include CountedFlats
 
       KIND = "wave"
       CLEARANCE = Length.mm(10)
@@ -59,6 +60,15 @@ module EarnestFold
       end
 
       private
+
+      def step = 2
+
+      def unit_width = hook_pitch
+
+      def counted(figures) = figures[:gliders]
+
+      # What the gliders cover: a cord can't stretch, so a count below leaves a gap.
+      def count_detail(count) = {covers: glider_spacing * count}
 
       # The least even count that covers: a cord can't stretch.
       def gliders(span) = 2 * (span.finished_width / glider_spacing / 2).ceil

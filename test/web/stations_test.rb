@@ -145,4 +145,50 @@ class StationsTest < WebTest
       assert_equal 200, last_response.status
     end
   end
+
+  EarnestFold::Reckoning::Headings.names.each do |kind|
+    define_method(:"test_the_heading_#{kind}_is_chosen_drawn_and_reckoned") do
+      save(office, "measure", "support.kind" => "pole")
+      save(office, "heading", "heading.kind" => kind, "heading.hook_spacing" => "12")
+      assert_equal 303, last_response.status
+      assert_equal kind, office.treatments.first.spec["heading"]["kind"]
+      get station(office, "heading")
+      assert_match(/class="drawing (heading-marks|gathers)"/, last_response.body)
+      refute_match(/Still wanted/, text)
+      %w[measure cloth cutting ticket].each do |name|
+        get station(office, name)
+        assert_equal 200, last_response.status
+      end
+    end
+  end
+
+  def test_a_count_of_pleats_is_taken_and_given_back
+    save(office, "heading", "heading.kind" => "hand_pleat")
+    save(office, "heading", "heading.pleats" => "9")
+    get station(office, "heading")
+    assert_match(/9\s+pleats.*chosen/m, text)
+    save(office, "heading", "heading.pleats" => "")
+    get station(office, "heading")
+    assert_match(/pleats\s+10/, text)
+  end
+
+  def test_lists_and_flags_of_a_heading_are_kept
+    save(office, "heading", "heading.kind" => "pleater_hook")
+    save(office, "heading", "heading.skips" => "2, 2")
+    assert_equal [2, 2], office.treatments.first.spec["heading"]["skips"]
+    save(office, "heading", "heading.skips" => "2, none")
+    assert_equal 422, last_response.status
+    save(office, "heading", "heading.kind" => "hand_pleat")
+    save(office, "heading", "heading.hide_seams" => "yes")
+    assert_equal true, office.treatments.first.spec["heading"]["hide_seams"]
+    save(office, "heading", "heading.buckram" => "")
+    assert_equal 422, last_response.status
+    assert_equal "12.5 cm", office.treatments.first.spec["heading"]["buckram"]
+  end
+
+  def test_a_kind_that_is_none_is_refused
+    save(office, "heading", "heading.kind" => "curtain_of_mist")
+    assert_equal 422, last_response.status
+    assert_equal "pencil_pleat", office.treatments.first.spec["heading"]["kind"]
+  end
 end

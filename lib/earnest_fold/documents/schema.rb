@@ -27,8 +27,8 @@ module EarnestFold
 
       def properties
         head = K.record_schema(JobFormat::HEAD)["properties"]
-        head.merge("cloths" => list(K.record_schema(R::Cloth::FIELDS)), "windows" => list(window), "alterations" => list({"oneOf" => of_kinds(R::Alterations)}),
-          "small_parts" => list({"oneOf" => of_kinds(R::SmallParts)}))
+        head.merge("cloths" => list(K.record_schema(R::Cloth::FIELDS)), "windows" => list(window), "alterations" => list(of_kinds(R::Alterations)),
+          "small_parts" => list(of_kinds(R::SmallParts)))
       end
 
       def window
@@ -37,10 +37,8 @@ module EarnestFold
       end
 
       def of_kinds(registry)
-        registry.map do |kind|
-          record = K.kind_schema(kind)
-          record.merge("properties" => {"id" => K::TextKind.new(least: 1, most: 200).schema}.merge(record["properties"]), "required" => ["id"] + record["required"])
-        end
+        record = K.kinds_schema(registry)
+        record.merge("properties" => {"id" => K::TextKind.new(least: 1, most: 200).schema}.merge(record["properties"]), "required" => %w[id kind])
       end
 
       def list(items) = {"type" => "array", "items" => items}

@@ -219,11 +219,11 @@ module EarnestFold
         {"type" => "object", "properties" => properties, "required" => fields.select(&:required?).map(&:key)}
       end
 
-      # @param kind [Class] a heading or an alteration
-      # @return [Hash] its record, told from the others by the name of its kind
-      def self.kind_schema(kind)
-        record = record_schema(kind.fields)
-        record.merge("properties" => {"kind" => {"const" => kind.kind}}.merge(record["properties"]), "required" => ["kind"] + record["required"])
+      # @param kinds [Enumerable] of headings, alterations or small parts
+      # @return [Hash] a record of the kind it names: said with "if", so that what is wrong is said of that kind alone
+      def self.kinds_schema(kinds)
+        {"type" => "object", "properties" => {"kind" => {"enum" => kinds.map(&:kind)}}, "required" => ["kind"],
+         "allOf" => kinds.map { |kind| {"if" => {"properties" => {"kind" => {"const" => kind.kind}}}, "then" => record_schema(kind.fields)} }}
       end
 
       def self.field_schema(field)

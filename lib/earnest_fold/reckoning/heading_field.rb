@@ -14,7 +14,7 @@ module EarnestFold
         values && kind.build(values, problems)
       end
 
-      def schema = {"oneOf" => Headings.map { |kind| FieldKinds.kind_schema(kind) }}
+      def schema = FieldKinds.kinds_schema(Headings)
     end
   end
 end

@@ -11,21 +11,32 @@ module EarnestFold
 
         module_function
 
+        HEADING_KIND = R::Field.new(name: :kind, kind: K::ChoiceKind.new(words: R::Headings.names), default: R::Fields::REQUIRED)
+        private_constant :HEADING_KIND
+
         # @param path [String]
         # @param spec [Hash]
-        # @return [#read] the field's kind, from the record that declares it
-        def kind(path, spec)
+        # @return [Reckoning::Field] from the record that declares it
+        def field(path, spec)
+          return HEADING_KIND if path == "heading.kind"
+
           *parents, last = path.split(".")
-          fields = parents.reduce(R::Treatment::FIELDS) { |inside, step| inside.is_a?(R::Fields) ? below(inside.fetch(step.to_sym).kind, spec) : inside }
-          fields.is_a?(R::Fields) ? fields.fetch(last.to_sym).kind : fields.kind
+          fields = parents.reduce(R::Treatment::FIELDS) { |inside, step| below(inside.fetch(step.to_sym).kind, spec) }
+          fields.fetch(last.to_sym)
         end
 
-        # What lies below a field: a record's fields, a list itself, or the fields of the heading's kind.
-        def below(kind, spec)
-          case kind
-          when R::HeadingField then R::Headings.fetch(spec.dig("heading", "kind")).fields
-          when K::ListKind then kind
-          else kind.fields
+        # @return [#read] the field's kind
+        def kind(path, spec) = field(path, spec).kind
+
+        # The fields of a record, or of the heading's kind.
+        def below(kind, spec) = kind.is_a?(R::HeadingField) ? R::Headings.fetch(spec.dig("heading", "kind")).fields : kind.fields
+
+        # @param spec [Hash]
+        # @return [Array<String>] the paths of all fields that the heading's kind declares, in its order
+        def heading_paths(spec)
+          R::Headings.fetch(spec.dig("heading", "kind")).fields.flat_map do |field|
+            inner = field.kind.is_a?(K::RecordKind) ? field.kind.fields.names.map { |name| ".#{name}" } : [""]
+            inner.map { |end_of_path| "heading.#{field.key}#{end_of_path}" }
           end
         end
 
@@ -52,6 +63,8 @@ module EarnestFold
           case kind
           when K::LengthKind then value ? length_text(value, unit) : ""
           when K::FullnessKind then fullness_text(value)
+          when K::FlagKind then value ? "yes" : "no"
+          when K::CountListKind then Array(value).join(", ")
           else value.to_s
           end
         end
@@ -78,6 +91,7 @@ module EarnestFold
           when K::FullnessKind then fullness_to_store(text)
           when K::CountKind then text.match?(/\A\d{1,9}\z/) ? Integer(text, 10) : text
           when K::FlagKind then text == "yes"
+          when K::CountListKind then text.split(/[\s,;]+/).map { |part| to_store(part, K::CountListKind::ONE, unit) }
           else text
           end
         end

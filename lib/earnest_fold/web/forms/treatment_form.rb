@@ -11,7 +11,6 @@ module EarnestFold
         SANE = {"drop.readings" => R::Length.mm(20_000), "support.length" => R::Length.mm(60_000), "overlap" => R::Length.mm(2_000),
                 "return_left" => R::Length.mm(2_000), "return_right" => R::Length.mm(2_000), "ease" => R::Length.mm(1_000),
                 "drop.stand_up" => R::Length.mm(2_000), "drop.offset" => R::Length.mm(2_000)}.freeze
-        NEEDED = %w[support.length heading.fullness heading.hook_spacing].freeze
         LONGEST = 60
 
         # @return [Hash{String => String}] what was typed into fields that could not be taken
@@ -31,6 +30,8 @@ module EarnestFold
           @typed, @problems = {}, {}
           @spec = record.spec
           @changed = paths.select { |path| params[path].is_a?(String) && typed_anew?(path, params[path].strip) }
+          # Another heading has other fields: what stood in those of the old one goes with it.
+          @changed = ["heading.kind"] if @changed.include?("heading.kind")
           @changed.each { |path| take(path, params[path].strip) }
           check_whole if changed?
         end
@@ -57,11 +58,14 @@ module EarnestFold
         end
 
         def empty(path, text)
-          return refuse(path, text, :missing) if NEEDED.include?(path)
           return refuse(path, text, :no_readings) if Readings.path?(path) && Readings.last?(@spec, path)
+          return refuse(path, text, :missing) if needed?(path)
 
           store(path, nil)
         end
+
+        # The cloths are chosen from lists that say what leaving them out means.
+        def needed?(path) = !Readings.path?(path) && !path.match?(/\A(face|lining)/) && SpecFields.field(path, @record.spec).required?
 
         def problem_with(path, value)
           place = R::Problems.new
@@ -74,8 +78,16 @@ module EarnestFold
         def store(path, value)
           @spec = if Readings.path?(path) then Readings.set(@spec, path, value)
           elsif path == "lining.cloth" then line_with(value)
+          elsif path == "heading.kind" then head_with(value)
           else SpecFields.set(@spec, path, value)
           end
+        end
+
+        # Another heading starts from the house's rules for its kind, at the same fullness.
+        def head_with(kind)
+          fullness = @spec["heading"].slice("fullness")
+          rules = Store::StartingRules.heading(kind, @unit)
+          @spec.merge("heading" => rules.key?("fullness") ? rules.merge(fullness) : rules)
         end
 
         # A lining starts from the house's rules; without its cloth there is none.

@@ -3,26 +3,71 @@
 module EarnestFold
   module Web
     module Screens
-      # The Heading station: fullness, tape and hooks of a pencil pleat, drawn as it hangs.
+      # The Heading station: the kind of heading with the fields it declares, drawn from its own marks, and the counts near
+      # the one used.
       class Heading < Desk
         STATION = "heading"
 
-        def self.paths(_spec) = %w[heading.fullness heading.hook_spacing heading.top_turn heading.tape_turn_in support.carriers]
+        def self.paths(spec)
+          kind = spec.dig("heading", "kind") || "pencil_pleat"
+          ["heading.kind", *Forms::SpecFields.heading_paths({"heading" => {"kind" => kind}}), "support.carriers", "support.diameter", "support.projection"]
+        end
 
-        def fields = self.class.paths(spec).map { |path| field(path) }
+        def kinds = field("heading.kind", options: R::Headings.names.to_h { |kind| [kind, Words.say("headings.#{kind}")] })
+
+        # @return [Array<Field>] those of the kind, then what of the support matters to it
+        def fields = (Forms::SpecFields.heading_paths(spec) + support_paths).map { |path| field(path, options: options(path)) }
 
         # The heading rules the cloth, so it is drawn before there is any: then at the fullness asked.
         # @return [Reckoning::Treatment, nil]
         def treatment = reckoning ? reckoning.treatment : sheet.before_cloth(entry)
 
         # @return [Reckoning::Curtain, nil]
-        def curtain = super || (treatment && R::Curtain.asked(treatment, treatment.spans.first))
+        def curtain = @curtain ||= super || (treatment && R::Curtain.asked(treatment, treatment.spans.first))
 
         # @return [String, nil] SVG
-        def drawing = curtain && Drawings::Gathers.new(treatment.heading, curtain, unit, colour: colour).to_s
+        def drawing
+          return unless curtain
 
-        # @return [Array<Reckoning::Length>] the hooks' places on the heading as it hangs
-        def hooks = treatment.heading.marks(curtain.task, curtain.heading).map(&:at)
+          drawn = treatment.heading.is_a?(R::PencilPleat) ? Drawings::Gathers : Drawings::HeadingMarks
+          drawn.new(treatment.heading, curtain, unit, colour: colour).to_s
+        end
+
+        # @return [Array<Reckoning::Mark>] in order from the leading edge
+        def marks = @marks ||= treatment.heading.marks(curtain.task, curtain.heading)
+
+        # @return [Array<Array(String, Object)>] the heading's own figures, as people call them
+        def figures
+          curtain.heading.compact.map { |name, value| [name, Words.say("figures.#{name}"), value] }
+        end
+
+        # @return [Array<Reckoning::NearCount>]
+        def near_counts = treatment.heading.near_counts(curtain.task, curtain.heading)
+
+        # @return [String, nil] the field that takes a count, where one does
+        def count_path = treatment.heading.is_a?(R::HandPleat) ? "heading.pleats" : nil
+
+        def pleats_given? = !spec.dig("heading", "pleats").nil?
+
+        # @return [String] what a near count gives, in few words
+        def detail(near)
+          near.detail.except(:fits).compact.first(2).map { |name, value| "#{Words.say("figures.#{name}")} #{Words.figure(value, unit)}" }.join(", ")
+        end
+
+        private
+
+        def support_paths
+          kind = R::Headings.fetch(spec.dig("heading", "kind"))
+          paths = %w[eyelet rod_pocket tab_top].include?(kind.kind) ? ["support.diameter"] : ["support.carriers"]
+          (kind == R::Wave) ? paths + ["support.projection"] : paths
+        end
+
+        def options(path)
+          case Forms::SpecFields.kind(path, spec)
+          when R::FieldKinds::FlagKind then {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}
+          when R::FieldKinds::ChoiceKind then R::HandPleat::STYLES.to_h { |style| [style, Words.say("styles.#{style}")] }
+          end
+        end
       end
     end
   end

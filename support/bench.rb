@@ -9,6 +9,7 @@ require_relative "../lib/earnest_fold"
 # Numbers of one run.
 module Bench
   R = EarnestFold::Reckoning
+  PARTS = %w[core cli web].freeze
   DOCUMENTS = File.expand_path("../test/golden/*.fold.json", __dir__)
 
   module_function
@@ -56,6 +57,25 @@ module Bench
   def job(treatments)
     R::Job.new(title: "Bench", unit: R::Units::CM, cloths: treatments.flat_map(&:cloths).uniq(&:id), alterations: [], small_parts: [],
       windows: treatments.map { |made| R::Window.new(id: made.id, room: "", name: "", treatments: [made]) })
+  end
+
+  # The command line on one document, beside a Ruby that only loads the same gems.
+  def cli
+    root = File.expand_path("..", __dir__)
+    document = File.join(root, "test/golden/02-patterned-interlined-bay.fold.json")
+    gems = %w[bundler/setup zeitwerk i18n json bigdecimal json_schemer].map { |name| "-r#{name}" }
+    bare = process("ruby", *gems, "-e", "1")
+    whole = process(File.join(root, "bin/earnest-fold"), "reckon", document)
+    puts format("the command line on one document: %.2f s, %.2f s more than loading its gems (wanted: at most 0.6 more)", whole, whole - bare)
+  end
+
+  # @return [Float] seconds of a whole process, the median of some runs
+  def process(*command)
+    median(Array.new(7) {
+      start = clock
+      system(*command, out: File::NULL) || abort("#{command.first} failed")
+      clock - start
+    })
   end
 
   # Whole requests through Puma: each screen beside the bare page, taken in turn.
@@ -109,7 +129,7 @@ module Bench
 end
 
 begin
-  (ARGV.empty? ? %w[core web] : ARGV).each { |part| %w[core web].include?(part) ? Bench.public_send(part) : abort("bin/bench knows core and web.") }
+  (ARGV.empty? ? Bench::PARTS : ARGV).each { |part| Bench::PARTS.include?(part) ? Bench.public_send(part) : abort("bin/bench knows #{Bench::PARTS.join(", ")}.") }
 rescue LocalPostgres::Trouble, EarnestFold::Store::Unreachable => trouble
   abort trouble.message
 end

@@ -38,6 +38,11 @@ module EarnestFold
     # @return [Boolean]
     def say?(key) = TEXTS.key?(key)
 
+    # @param key [String]
+    # @return [String] the words with their places still open
+    # @raise [KeyError]
+    def text(key) = TEXTS.fetch(key)
+
     # @param length [Reckoning::Length]
     # @return [String] without the unit
     def length(length, unit) = R::LengthWriter.write(length, unit)

@@ -2,6 +2,7 @@
 
 require "test_helper"
 require_relative "../../support/assets"
+require_relative "../../support/figures_page"
 require "yaml"
 
 # The tree as it is handed over: the styles are current, the words are there, nothing points outside.
@@ -20,6 +21,12 @@ class TreeTest < EarnestFoldTest
   def test_pages_and_styles_fetch_nothing_from_outside
     outside = (Dir[root("lib/**/*.erb")] + [root("public/app.css"), root("public/app.js")]).select { |file| File.read(file).match?(%r{(src|href|url\()=?["'(]*https?://}) }
     assert_empty outside
+  end
+
+  def test_the_page_of_the_figures_is_current
+    FiguresPageFiles.contents.each do |name, text|
+      assert File.read(root("docs", name)) == text, "docs/#{name} is older than the rules: bundle exec ruby support/figures_page.rb"
+    end
   end
 
   def test_every_check_and_heading_has_its_words

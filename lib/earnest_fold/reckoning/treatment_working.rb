@@ -109,7 +109,9 @@ module EarnestFold
 
       def start_expression(cut)
         fold = (@treatment.pattern.place == "top") ? cut.top_fold : cut.hem_fold
-        [@treatment.pattern.point, "−", fold, "→", cut.cloth.vertical_repeat]
+        point, repeat = @treatment.pattern.point, cut.cloth.vertical_repeat
+        repeats = ((@reckoning.pattern_start - point + fold) / repeat).to_i
+        [point, "−", fold, repeats.negative? ? "−" : "+", repeats.abs, "×", repeat]
       end
 
       def lining

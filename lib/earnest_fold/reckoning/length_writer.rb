@@ -17,6 +17,8 @@ module EarnestFold
       #   LengthWriter.write(Length.inches(187/2r), Units::IN) # => "93 1/2"
       #   LengthWriter.write(Length.mm(2365), Units::CM)       # => "236.5"
       def write(length, unit)
+        return metric((length.mm / unit.step).round(half: :up), unit.decimals) unless unit.inches?
+
         parts = parts(length, unit)
         "#{parts.sign}#{[parts.whole, parts.fraction].compact.join(" ")}"
       end
@@ -32,11 +34,13 @@ module EarnestFold
         Parts.new(sign: sign, whole: (fraction && whole.zero?) ? nil : whole.to_s, fraction: fraction&.to_s)
       end
 
+      def metric(steps, decimals) = steps.negative? ? "−#{decimal(-steps, decimals)}" : decimal(steps, decimals)
+
       def decimal(steps, places)
         return steps.to_s if places.zero?
 
-        digits = steps.to_s.rjust(places + 1, "0")
-        "#{digits[0...-places]}.#{digits[-places..]}"
+        whole, rest = steps.divmod(10**places)
+        "#{whole}.#{rest.to_s.rjust(places, "0")}"
       end
     end
   end

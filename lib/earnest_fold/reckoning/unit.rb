@@ -4,12 +4,17 @@ module EarnestFold
   module Reckoning
     # A unit that a tape measure carries: its name, its size in millimetres, and how finely figures are shown in it:
     # `decimals` for metric, `fraction` (the denominator) for inches. See "Both tapes" in the design.
-    Unit = Value.define(:name, :size, :decimals, :fraction) do
+    class Unit < Value.define(:name, :size, :decimals, :fraction)
       # @return [Boolean]
       def inches? = !fraction.nil?
 
       # @return [Rational] the smallest step that is shown, in millimetres
-      def step = inches? ? Rational(size, fraction) : size / (10**decimals)
+      attr_reader :step
+
+      def initialize(name:, size:, decimals:, fraction:)
+        @step = fraction ? size / fraction : size / (10**decimals)
+        super
+      end
     end
 
     # The units a job can be kept in.

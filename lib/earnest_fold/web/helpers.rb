@@ -46,6 +46,8 @@ module EarnestFold
       # @param length [Reckoning::Length]
       # @return [String] the figure, its fraction set small
       def length_html(length, unit)
+        return Words.length(length, unit) unless unit.inches?
+
         parts = Reckoning::LengthWriter.parts(length, unit)
         fraction = parts.fraction && %(<span class="fraction">#{parts.fraction}</span>)
         "#{parts.sign}#{parts.whole}#{fraction}"

@@ -7,7 +7,7 @@ module EarnestFold
       include Alteration
 
       KIND = "lengthen"
-      FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance(Declare::REQUIRED), let_down: Declare.flag(false), seam: Declare.length(Length::ZERO))
+      FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance, let_down: Declare.flag(false), seam: Declare.length(Length::ZERO))
       EXAMPLE = {"kind" => KIND, "existing_length" => "198 cm", "wanted_length" => "214 cm", "existing_hem" => {"kind" => "double", "depth" => "8 cm"},
                  "let_down" => true, "seam" => "1.5 cm"}.freeze
 

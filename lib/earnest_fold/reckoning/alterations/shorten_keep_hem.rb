@@ -7,7 +7,7 @@ module EarnestFold
       include Alteration
 
       KIND = "shorten_keep_hem"
-      FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance(Declare::REQUIRED), seam: Declare.length(Length::ZERO))
+      FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance, seam: Declare.length(Length::ZERO))
       EXAMPLE = {"kind" => KIND, "existing_length" => "228 cm", "wanted_length" => "190 cm", "existing_hem" => {"kind" => "single", "depth" => "3 cm"},
                  "seam" => "1.5 cm"}.freeze
 

@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+# Whatever the machine's locale says, the files here and what people type are UTF-8.
+Encoding.default_external = Encoding::UTF_8
+
 require "zeitwerk"
 require_relative "earnest_fold/reckoning"
 

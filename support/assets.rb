@@ -30,7 +30,7 @@ module Assets
 
   def digest
     files = SOURCES.flat_map { |glob| Dir[File.join(ROOT, glob)] }.sort
-    Digest::SHA256.hexdigest(files.map { |file| "#{file.delete_prefix(ROOT)}\0#{File.read(file)}" }.join("\0"))
+    Digest::SHA256.hexdigest(files.map { |file| "#{file.delete_prefix(ROOT)}\0#{File.binread(file)}".b }.join("\0"))
   end
 
   def build

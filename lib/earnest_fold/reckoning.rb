@@ -51,6 +51,7 @@ require_relative "reckoning/checks"
 EarnestFold::Reckoning::Checks::Kinds.load(File.join(__dir__, "reckoning/checks"))
 require_relative "reckoning/alterations"
 EarnestFold::Reckoning::Alterations.load(File.join(__dir__, "reckoning/alterations"))
+require_relative "reckoning/sundries"
 require_relative "reckoning/small_parts"
 EarnestFold::Reckoning::SmallParts.load(File.join(__dir__, "reckoning/small_parts"))
 require_relative "reckoning/bagged_lining"

@@ -20,6 +20,19 @@ class SecondWayTest < EarnestFoldTest
     assert_operator reckoned, :>, COUNT * 9 / 10
   end
 
+  # What goes out is the exact figure rounded, not a figure reckoned from rounded ones.
+  def test_rounding_happens_once
+    200.times do |seed|
+      document = RandomJobs.new(seed).document
+      job = read(document) or next
+      out = EarnestFold::Documents::ReckoningFormat.new(EarnestFold::Reckoning::JobReckoning.new(job)).to_h["treatments"]
+      PlainReckoner.new(document).results.each do |id, exact|
+        assert_equal exact["cut_drop"].round(3).to_f, out[id]["cut_drop"].to_f
+        exact["curtains"].zip(out[id]["curtains"]) { |curtain, shown| assert_equal curtain[:flat_width].round(3).to_f, shown["flat_width"].to_f }
+      end
+    end
+  end
+
   private
 
   def read(document)

@@ -38,7 +38,8 @@ class StartTest < EarnestFoldTest
 
   def test_it_starts_serves_and_stops
     port = free_port
-    Open3.popen2e({"PORT" => port, "DATABASE_URL" => ENV.fetch("DATABASE_URL"), "REQUEST_LOG" => File::NULL, "RACK_ENV" => "production"}, *command, "--no-demo") do |_, output, thread|
+    # Without any locale, as on a bare machine.
+    Open3.popen2e({"LC_ALL" => nil, "LANG" => nil, "PORT" => port, "DATABASE_URL" => ENV.fetch("DATABASE_URL"), "REQUEST_LOG" => File::NULL, "RACK_ENV" => "production"}, *command, "--no-demo") do |_, output, thread|
       line = Timeout.timeout(30) { output.gets }
       assert_match(%r{http://127\.0\.0\.1:#{port}/}, line)
       assert_equal "303", Net::HTTP.get_response(URI("http://127.0.0.1:#{port}/")).code

@@ -34,6 +34,13 @@ class TreeTest < EarnestFoldTest
     assert_empty EarnestFold::Reckoning::Checks::Kinds.map { |kind| kind::CODE } - words["checks"].keys
   end
 
+  def test_every_heading_has_its_words_everywhere
+    EarnestFold::Reckoning::Headings.each do |kind|
+      paths = EarnestFold::Web::Forms::SpecFields.heading_paths("heading" => {"kind" => kind.kind})
+      assert_empty paths.map { |path| "fields.#{path.tr(".", "_")}" }.reject { |key| EarnestFold::Words.say?(key) }
+    end
+  end
+
   def test_every_picture_is_linked_from_the_readme
     readme = File.read(root("README.md"))
     pictures = Dir[root("docs/screenshots/*.png")].map { |file| File.basename(file) }

@@ -49,6 +49,12 @@ class PointsAndPartsTest < EarnestFoldTest
     assert_equal [130, 9], [depth, count]
   end
 
+  def test_sundries_are_summed_over_the_curtains
+    made = reckon(PENCIL.merge("hook_spacing" => 10, "tape_turn_in" => 2), "track", {})
+    curtain = made.curtains.first
+    assert_equal({weights: curtain.weights, chain: curtain.flat_width, hooks: 16, tape_length: curtain.flat_width + R::Length.mm(40)}, R::Sundries.of(made))
+  end
+
   def test_a_bagged_lining_says_the_same_as_the_job_format
     random = Random.new(2)
     50.times do

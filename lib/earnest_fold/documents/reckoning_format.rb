@@ -26,7 +26,8 @@ module EarnestFold
         {"finished_drop" => made.finished_drop, "cut_drop" => made.cut_drop, "cut_length" => made.cut_length, "widths_total" => made.widths_total,
          "mass" => Plain.mass(made.mass), "curtains" => made.curtains.map { |curtain| curtain(curtain, made.treatment.heading) },
          "lengths_along" => made.lengths_along, "lining" => lining(made.lining), "interlining" => interlining(made.interlining)}
-          .compact.merge("mass" => Plain.mass(made.mass), "checks" => checks(made.checks), "working" => working(made.working))
+          .compact.merge("mass" => Plain.mass(made.mass), "checks" => checks(made.checks), "working" => working(made.working),
+            "sundries" => Reckoning::Sundries.of(made))
           .transform_values { |value| Plain.value(value) }
       end
 

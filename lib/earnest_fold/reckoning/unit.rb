@@ -12,7 +12,7 @@ module EarnestFold
       attr_reader :step
 
       def initialize(name:, size:, decimals:, fraction:)
-        @step = fraction ? size / fraction : size / (10**decimals)
+        @step = size / (fraction || (10**decimals))
         super
       end
     end

@@ -48,7 +48,10 @@ module EarnestFold
         def mixed
           search = FreeAmongPhased.new(@cloth, @cuts)
           @proved = search.exact?
-          search.order
+          return search.order if @proved
+
+          phased, free = @cuts.partition(&:start)
+          round_the_circle(phased) + free
         end
 
         def round_the_circle(cuts)

@@ -5,7 +5,7 @@ module EarnestFold
     module Cutting
       # The order of cuts where some run sideways, free of the repeat, on a cloth on which others keep to it: a free cut may
       # fill what the repeat would waste. For every multiset of kinds cut so far only the least end matters, so the least end
-      # of all is found exactly; where there are too many such multisets, the free cuts come last.
+      # of all is found exactly, as long as there are not too many such multisets.
       class FreeAmongPhased
         MOST_STATES = 20_000
         State = Struct.new(:end, :kind, :before)
@@ -19,21 +19,14 @@ module EarnestFold
         # @return [Boolean] whether there are few enough multisets for the exact search
         def exact? = @kinds.values.reduce(1) { |product, cuts| product * (cuts.size + 1) } <= MOST_STATES
 
-        # @return [Array<Cut>]
+        # @return [Array<Cut>] the best order; ask only where it is {#exact?}
         def order
-          return phased_first unless exact?
-
           sequence = kinds_in_order
           waiting = @kinds.transform_values(&:dup)
           sequence.map { |kind| waiting[kind].shift }
         end
 
         private
-
-        def phased_first
-          phased, free = @cuts.partition(&:start)
-          Endless.new(@cloth, phased).placed.map(&:cut) + free
-        end
 
         def kinds_in_order
           full = @kinds.values.map(&:size)

@@ -122,6 +122,14 @@ module EarnestFold
       "#{words[0].upcase}#{words[1..]}."
     end
 
+    # @param problem [Reckoning::Problem]
+    # @return [String] what is still wanted, or what stands in the way
+    def missing(problem, unit)
+      name = problem.at.delete_prefix("/")
+      key = "missing.#{name.tr("/", "_")}"
+      say?(key) ? say(key) : "#{name.tr("/_", " ")} #{problem(problem, unit)}"
+    end
+
     # @param hand [String] "left", "panel 2"
     def hand(hand) = say("hands.#{hand.split.first}", number: hand[/\d+/])
 

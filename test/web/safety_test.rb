@@ -27,6 +27,16 @@ class SafetyTest < WebTest
     assert_includes svg, "&lt;b&gt; &amp;"
   end
 
+  def test_text_that_is_none_is_refused_plainly
+    ["a\u0000b", "\xff\xfe"].each do |title|
+      send_form("/jobs", "title" => title, "unit" => "cm")
+      assert_equal 400, last_response.status
+      assert_match(/could not be read/, text)
+    end
+    send_form("/jobs", "title[x][]" => "1", "unit" => "cm")
+    assert_includes [303, 422], last_response.status
+  end
+
   def test_a_post_without_its_token_is_refused
     post "/jobs", "title" => "Sneaked in", "unit" => "cm"
     assert_equal 403, last_response.status

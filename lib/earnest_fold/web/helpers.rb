@@ -33,6 +33,16 @@ module EarnestFold
 
       def partial(view, **locals) = Views.render(view, self, locals)
 
+      # @return [Boolean] whether every text that was sent is one: well-formed UTF-8 without a null
+      def readable?(values)
+        case values
+        when String then values.valid_encoding? && !values.include?("\u0000")
+        when Hash then values.all? { |name, inner| readable?(name.to_s) && readable?(inner) }
+        when Array then values.all? { |inner| readable?(inner) }
+        else true
+        end
+      end
+
       def htmx? = request.env["HTTP_HX_REQUEST"] == "true"
 
       def csrf_token = @csrf_token ||= Rack::Protection::AuthenticityToken.token(session)

@@ -76,10 +76,14 @@ module EarnestFold
         end
 
         def store(path, value)
-          @spec = if Readings.path?(path) then Readings.set(@spec, path, value)
-          elsif path == "lining.cloth" then line_with(value)
-          elsif path == "heading.kind" then head_with(value)
-          else SpecFields.set(@spec, path, value)
+          @spec = changed_spec(path, value)
+        end
+
+        def changed_spec(path, value)
+          case path
+          when "lining.cloth" then line_with(value)
+          when "heading.kind" then head_with(value)
+          else Readings.path?(path) ? Readings.set(@spec, path, value) : SpecFields.set(@spec, path, value)
           end
         end
 

@@ -80,7 +80,7 @@ module EarnestFold
 
         # @return [Array<String>] what is still to be given before the treatment can be reckoned
         def missing
-          entry.problems.map { |problem| Words.say?("missing.#{problem.at.delete_prefix("/").tr("/", "_")}") ? Words.say("missing.#{problem.at.delete_prefix("/").tr("/", "_")}") : "#{problem.at.delete_prefix("/").tr("/_", " ")} #{Words.problem(problem, unit)}" }.uniq
+          entry.problems.map { |problem| Words.missing(problem, unit) }.uniq
         end
 
         def colour = sheet.colour(face)

@@ -18,6 +18,11 @@ module EarnestFold
       # @return [Integer] its id
       def create(spec, colour:) = @workroom.insert(:cloths, spec: Sequel.pg_jsonb(spec), colour: colour)[:id]
 
+      # @return [Integer] the id of a cloth that says just the same, made where there is none
+      def like(spec)
+        Store.guard { @workroom.rows(:cloths).where(spec: Sequel.pg_jsonb(spec)).get(:id) } || create(spec, colour: Records::UNDYED)
+      end
+
       # @param version [Integer] as it was read
       # @raise [Stale, Missing]
       def update(id, spec, colour:, version:)

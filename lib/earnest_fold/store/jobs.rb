@@ -6,7 +6,7 @@ module EarnestFold
     class Jobs
       MOST_LISTED = 200
       JOINED = [
-        Sequel[:jobs][:id].as(:job_id), :title, :unit, Sequel[:jobs][:version].as(:job_version), Sequel[:jobs][:updated_at],
+        Sequel[:jobs][:id].as(:job_id), :title, :unit, Sequel[:jobs][:version].as(:job_version), Sequel[:jobs][:updated_at], :extras,
         Sequel[:windows][:id].as(:window_id), :room, :name, Sequel[:treatments][:id], :spec, Sequel[:treatments][:version]
       ].freeze
       IN_ORDER = [Sequel[:windows][:position], Sequel[:windows][:id], Sequel[:treatments][:position], Sequel[:treatments][:id]].freeze
@@ -57,7 +57,31 @@ module EarnestFold
         end
       end
 
+      # A whole job at once, all of it or nothing.
+      # @param windows [Array<Array(String, String, Array<Hash>)>] room, name, and the specs of the treatments
+      # @param cloths [Hash{String => Hash}] specs by the names that the treatments call them by
+      # @return [Integer] the job's id
+      def bring_in(title:, unit:, extras:, cloths:, windows:)
+        @workroom.transaction do
+          ids = cloths.transform_values { |spec| @workroom.cloths.like(spec).to_s }
+          job = @workroom.insert(:jobs, title: title, unit: unit, extras: Sequel.pg_jsonb(extras))[:id]
+          windows.each_with_index { |(room, name, specs), index| bring_window(job, index + 1, room, name, specs.map { |spec| renamed(spec, ids) }) }
+          job
+        end
+      end
+
       private
+
+      def bring_window(job, position, room, name, specs)
+        window = @workroom.insert(:windows, job_id: job, position: position, room: room, name: name)
+        specs.each_with_index { |spec, index| @workroom.insert(:treatments, window_id: window[:id], position: index + 1, spec: Sequel.pg_jsonb(spec)) }
+      end
+
+      # The treatments call the cloths by the ids they have here.
+      def renamed(spec, ids)
+        inner = %w[lining interlining].select { |part| spec[part] }.to_h { |part| [part, spec[part].merge("cloth" => ids.fetch(spec[part]["cloth"]))] }
+        spec.merge("face" => ids.fetch(spec["face"]), **inner)
+      end
 
       def change(id, **values)
         changed = Store.guard { @workroom.rows(:jobs).where(id: id).update(**values, version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP) }
@@ -73,7 +97,8 @@ module EarnestFold
       def record(rows)
         windows = rows.select { |row| row[:window_id] }.chunk_while { |one, other| one[:window_id] == other[:window_id] }.map { |of_one| window_record(of_one) }
         job = rows.first
-        Records::Job.new(id: job[:job_id], title: job[:title], unit: job[:unit], version: job[:job_version], updated_at: job[:updated_at], windows: windows.freeze)
+        Records::Job.new(id: job[:job_id], title: job[:title], unit: job[:unit], version: job[:job_version], updated_at: job[:updated_at],
+          extras: Records.plain(job[:extras]), windows: windows.freeze)
       end
 
       def window_record(rows)

@@ -4,13 +4,15 @@ module EarnestFold
   module Store
     # What the store hands out: frozen, with no tie to the database. A `spec` is a plain Hash as the job format writes it.
     module Records
-      Job = Reckoning::Value.define(:id, :title, :unit, :version, :updated_at, :windows) do
+      Job = Reckoning::Value.define(:id, :title, :unit, :version, :updated_at, :extras, :windows) do
         # @return [Array<Treatment>]
         def treatments = windows.flat_map(&:treatments)
       end
       Window = Reckoning::Value.define(:id, :room, :name, :treatments)
       Treatment = Reckoning::Value.define(:id, :spec, :version)
       Cloth = Reckoning::Value.define(:id, :spec, :colour, :version)
+      # The colour of a cloth of which nobody has said any.
+      UNDYED = "#e6dcc6"
       # One line of the jobs list.
       JobLine = Reckoning::Value.define(:id, :title, :unit, :windows, :rooms, :updated_at)
 

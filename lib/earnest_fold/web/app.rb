@@ -13,6 +13,8 @@ module EarnestFold
         "connect-src" => "'self'", "form-action" => "'self'", "base-uri" => "'none'", "frame-ancestors" => "'none'"
       }.map { |source, allowed| "#{source} #{allowed}" }.join("; ").freeze
       LARGEST_BODY = 256 * 1024
+      # A job document may be larger than what a form sends.
+      LARGEST_DOCUMENT = Documents::JobFormat::LARGEST
       TOKENS = Rack::Protection::AuthenticityToken.new(nil)
       HOSTS = %w[127.0.0.1 localhost].freeze
 
@@ -33,7 +35,7 @@ module EarnestFold
 
       before do
         headers "Content-Security-Policy" => CSP, "X-Content-Type-Options" => "nosniff", "Referrer-Policy" => "same-origin"
-        halt page(:error, Screens::Failure.new(413), status: 413) if request.content_length.to_i > LARGEST_BODY
+        halt page(:error, Screens::Failure.new(413), status: 413) if request.content_length.to_i > ((request.path_info == "/jobs/import") ? LARGEST_DOCUMENT : LARGEST_BODY)
         halt page(:error, Screens::Failure.new(400), status: 400) unless readable?(params)
         # Asked here and not in a middleware, so that a stale token gets a page of ours and not a dropped session.
         halt page(:error, Screens::Failure.new(403), status: 403) unless request.safe? || TOKENS.accepts?(env)

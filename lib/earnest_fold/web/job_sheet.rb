@@ -65,6 +65,14 @@ module EarnestFold
       # @return [String] its own colour
       def colour(cloth) = cloth_records.find { |record| record.id.to_s == cloth&.id }&.colour || "#efe8d8"
 
+      # @return [Documents::JobWriter::Kept] the job with the cloths that it uses, to be written as a document
+      def kept
+        used = job.treatments.flat_map { |made| [made.spec["face"], made.spec.dig("lining", "cloth"), made.spec.dig("interlining", "cloth")] }.compact.uniq
+        cloths = cloth_records.select { |record| used.include?(record.id.to_s) }
+        Documents::JobWriter::Kept.new(title: job.title, unit: job.unit, extras: job.extras, cloths: cloths.to_h { |record| [record.id.to_s, record.spec] },
+          windows: job.windows.map { |window| [window.id.to_s, window.room, window.name, window.treatments.to_h { |made| [made.id.to_s, made.spec] }] })
+      end
+
       private
 
       # Only the cloths that treatments use are read: a workroom has many more.

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Forms
+      # A job document brought in by file: read strictly, every problem by its place, nothing half-imported.
+      class ImportForm
+        R = Reckoning
+        attr_reader :problems
+
+        # @param file [Hash, nil] as the request brings it
+        def initialize(file)
+          @problems = []
+          text = (file.is_a?(Hash) && file[:tempfile].respond_to?(:read)) ? file[:tempfile].read : ""
+          Documents::JobFormat.read_strictly(text)
+          @raw = Documents::JobFormat.parse(text)
+        rescue R::Invalid => invalid
+          @problems = invalid.problems
+        end
+
+        def valid? = problems.empty?
+
+        # @return [Hash] what {Store::Jobs#bring_in} takes
+        def values
+          {title: @raw["title"], unit: @raw["unit"], extras: Documents::SpecFormat.extras_to_keep(@raw), windows: windows,
+           cloths: @raw["cloths"].to_h { |cloth| [cloth["id"], spec(cloth, R::Cloth::FIELDS)] }}
+        end
+
+        private
+
+        def windows
+          @raw["windows"].map { |window| [window["room"].to_s, window["name"].to_s, window["treatments"].map { |made| spec(made, R::Treatment::FIELDS) }] }
+        end
+
+        def spec(raw, fields) = Documents::SpecFormat.to_spec(raw, fields, @raw["unit"]).except("id").compact
+      end
+    end
+  end
+end

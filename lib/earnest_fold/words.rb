@@ -122,6 +122,13 @@ module EarnestFold
       "#{words[0].upcase}#{words[1..]}."
     end
 
+    # @param path [String] of a field of a treatment
+    # @return [String]
+    def field_label(path)
+      key = "fields.#{path.tr(".", "_")}"
+      say?(key) ? say(key) : say("fields.another_reading", number: path[/\d+\z/])
+    end
+
     # @param problem [Reckoning::Problem]
     # @return [String] what is still wanted, or what stands in the way
     def missing(problem, unit)

@@ -2,6 +2,7 @@
 
 require "web_test_helper"
 require "golden/comparison"
+require "nokogiri"
 
 # Job documents in and out: what goes out comes back the same, figures included.
 class DocumentsTest < WebTest
@@ -15,6 +16,7 @@ class DocumentsTest < WebTest
       bring_in(first)
       second = take_out(last_response.headers["Location"][/\d+\z/])
       assert_equal without_ids(first), without_ids(second)
+      every_station_changes_nothing(job)
     end
   end
 
@@ -56,6 +58,29 @@ class DocumentsTest < WebTest
     get "/jobs/#{job}/job.fold.json"
     assert_equal 200, last_response.status
     last_response.body
+  end
+
+  # Every station shows what came in, and sending back what it shows changes nothing.
+  def every_station_changes_nothing(id)
+    before = workroom.jobs.find(Integer(id, 10))
+    before.treatments.each do |treatment|
+      %w[measure heading cloth].each do |name|
+        path = "/jobs/#{id}/treatments/#{treatment.id}/#{name}"
+        get path
+        assert_equal 200, last_response.status, path
+        send_form(path, "version" => treatment.version.to_s, "unit" => before.unit, **fields_shown)
+        assert_equal 303, last_response.status, path
+      end
+      get "/jobs/#{id}/treatments/#{treatment.id}/cutting"
+      assert_equal 200, last_response.status
+    end
+    assert_equal before.treatments, workroom.jobs.find(before.id).treatments
+  end
+
+  def fields_shown
+    page = Nokogiri::HTML(last_response.body)
+    inputs = page.css("#station-form input[type!=hidden], #station-form input:not([type])").to_h { |input| [input["name"], input["value"].to_s] }
+    inputs.merge(page.css("#station-form select").to_h { |select| [select["name"], (select.at_css("option[selected]") || select.at_css("option"))["value"]] })
   end
 
   # Ids are the database's own; the figures must be those of the worked job.

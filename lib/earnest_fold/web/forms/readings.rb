@@ -13,22 +13,28 @@ module EarnestFold
 
         def path?(path) = path.start_with?("drop.readings.")
 
-        def paths = PLACES.map { |place| "drop.readings.#{place}" }
+        # @return [Array<String>] the three places, and one for each reading beyond them
+        def paths(spec) = (PLACES + all(spec).keys).uniq.map { |place| "drop.readings.#{place}" }
 
         # @return [Hash{String => String}] by place
         def all(spec)
           drop = spec.fetch("drop", {})
-          drop.fetch("taken_at", PLACES).zip(drop.fetch("readings", [])).to_h.compact
+          readings = drop.fetch("readings", [])
+          places = drop.fetch("taken_at") { PLACES + (4..readings.size).map(&:to_s) }
+          places.zip(readings).to_h.compact
         end
 
         def at(spec, path) = all(spec)[path.split(".").last]
+
+        # @return [String] what any field of a treatment shows, readings among them
+        def shown(path, spec, unit) = path?(path) ? SpecFields.text(at(spec, path), KIND, unit) : SpecFields.shown(path, spec, unit)
 
         # @return [Boolean] whether it is the only reading there is
         def last?(spec, path) = all(spec).keys == [path.split(".").last]
 
         def set(spec, path, value)
           readings = all(spec).merge(path.split(".").last => value).compact
-          taken = PLACES.select { |place| readings.key?(place) }
+          taken = PLACES.select { |place| readings.key?(place) } + (readings.keys - PLACES)
           spec.merge("drop" => spec.fetch("drop", {}).merge("readings" => readings.values_at(*taken), "taken_at" => taken))
         end
       end

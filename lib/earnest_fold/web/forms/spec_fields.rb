@@ -57,6 +57,16 @@ module EarnestFold
           inner.nil? ? spec.except(step) : spec.merge(step => inner)
         end
 
+        # @param path [String]
+        # @param spec [Hash]
+        # @return [String] what the field shows: what is stored, else what a choice left alone comes to
+        def shown(path, spec, unit)
+          field = field(path, spec)
+          value = stored(path, spec)
+          value = field.default if value.nil? && field.kind.is_a?(K::ChoiceKind)
+          text(value, field.kind, unit)
+        end
+
         # @param value [Object, nil] as stored
         # @return [String] as a person reads and types it, in the unit shown
         def text(value, kind, unit)

@@ -44,7 +44,7 @@ module EarnestFold
         private
 
         # Whether the field says something else than what is stored would say in the unit shown.
-        def typed_anew?(path, text) = text != SpecFields.text(shown_in(@record.spec, path), kind(path), @unit)
+        def typed_anew?(path, text) = text != Readings.shown(path, @record.spec, @unit)
 
         def kind(path) = Readings.path?(path) ? Readings::KIND : SpecFields.kind(path, @record.spec)
 
@@ -65,7 +65,7 @@ module EarnestFold
         end
 
         # The cloths are chosen from lists that say what leaving them out means.
-        def needed?(path) = !Readings.path?(path) && !path.match?(/\A(face|lining)/) && SpecFields.field(path, @record.spec).required?
+        def needed?(path) = !Readings.path?(path) && !path.match?(/\A(face|lining|interlining)/) && SpecFields.field(path, @record.spec).required?
 
         def problem_with(path, value)
           place = R::Problems.new
@@ -82,6 +82,7 @@ module EarnestFold
         def changed_spec(path, value)
           case path
           when "lining.cloth" then line_with(value)
+          when "interlining.cloth" then value ? @spec.merge("interlining" => {"cloth" => value}) : @spec.except("interlining")
           when "heading.kind" then head_with(value)
           else Readings.path?(path) ? Readings.set(@spec, path, value) : SpecFields.set(@spec, path, value)
           end
@@ -108,11 +109,9 @@ module EarnestFold
           return if fresh.empty?
 
           changed = @changed - @problems.keys
-          changed.each { |path| refuse(path, SpecFields.text(shown_in(@spec, path), kind(path), @unit), fresh.first.code, **fresh.first.data) }
+          changed.each { |path| refuse(path, Readings.shown(path, @spec, @unit), fresh.first.code, **fresh.first.data) }
           @spec = @record.spec
         end
-
-        def shown_in(spec, path) = Readings.path?(path) ? Readings.at(spec, path) : SpecFields.stored(path, spec)
 
         def problems_of(spec)
           read = @sheet.read(@record.id, spec)

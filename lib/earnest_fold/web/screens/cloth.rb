@@ -6,26 +6,32 @@ module EarnestFold
       # The Cloth station: cloth and lining, widths and drops, the flat curtain, and the choices side by side.
       class Cloth < Desk
         STATION = "cloth"
-        MAKING = %w[making.hem.depth making.side.depth making.seam making.squaring].freeze
-        LINING = %w[lining.lift lining.inset lining.hem.depth].freeze
-        PATTERN = %w[pattern.place pattern.point].freeze
+        MAKING = %w[making.hem.kind making.hem.depth making.side.kind making.side.depth making.seam making.squaring making.width_step making.trim
+          making.accept_short_percent run].freeze
+        LINING = %w[lining.lift lining.inset lining.side_turn lining.top lining.hem.depth lining.run].freeze
+        PATTERN = %w[pattern.place pattern.point pattern.meet].freeze
+        # The words of a choice, by what is chosen.
+        CHOICES = {"making.hem.kind" => [R::Allowance::KINDS, "turnings"], "making.side.kind" => [R::Allowance::KINDS, "turnings"], "making.width_step" => [R::Making::STEPS.keys, "steps"],
+                   "making.trim" => [R::Making::TRIMS, "trims"], "run" => [R::RUNS, "runs"], "lining.run" => [R::RUNS, "runs"], "pattern.place" => [R::Pattern::PLACES, "places"],
+                   "pattern.meet" => [R::Pattern::MEETS, "meets"]}.freeze
 
         def self.paths(spec)
           lined = spec["lining"] ? LINING : []
-          ["face", "lining.cloth", "making.widths", "making.width_step", *MAKING, *lined, *PATTERN]
+          ["face", "lining.cloth", "interlining.cloth", "making.widths", *MAKING, *lined, *PATTERN]
         end
 
         def faces = field("face", options: cloths("face", "fields.choose_cloth"))
 
         def linings = field("lining.cloth", options: cloths("lining", "fields.no_lining"))
 
-        def making_fields = MAKING.map { |path| field(path) }
+        def interlinings = field("interlining.cloth", options: cloths("interlining", "fields.no_interlining"))
 
-        def lining_fields = spec["lining"] ? LINING.map { |path| field(path) } : []
+        # @return [Array<Field>] the allowances and habits of this treatment
+        def making_fields = chosen(MAKING)
 
-        def pattern_place = field("pattern.place", options: R::Pattern::PLACES.to_h { |place| [place, Words.say("places.#{place}")] })
+        def lining_fields = spec["lining"] ? chosen(LINING) : []
 
-        def pattern_point = field("pattern.point")
+        def pattern_fields = patterned? ? chosen(PATTERN) : []
 
         def patterned? = face&.repeats?
 
@@ -65,8 +71,17 @@ module EarnestFold
           (share > 27/20r) ? :heavy : :enough
         end
 
+        def chosen(paths)
+          paths.map do |path|
+            words, key = CHOICES[path]
+            field(path, options: words&.to_h { |word| [word, Words.say("#{key}.#{word}")] })
+          end
+        end
+
+        # Those made for the use, and whichever is in use already.
         def cloths(use, none)
-          records = sheet.cloth_records.select { |record| record.spec["use"] == use }
+          taken = (use == "face") ? spec["face"] : spec.dig(use, "cloth")
+          records = sheet.cloth_records.select { |record| record.spec["use"] == use || record.id.to_s == taken }
           {"" => Words.say(none)}.merge(records.to_h { |record| [record.id.to_s, record.spec["name"]] })
         end
       end

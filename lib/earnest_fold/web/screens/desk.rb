@@ -68,8 +68,8 @@ module EarnestFold
           problem = form&.problems&.[](path)
           stored = Forms::Readings.path?(path) ? Forms::Readings.at(spec, path) : Forms::SpecFields.stored(path, spec)
           kind = Forms::Readings.path?(path) ? Forms::Readings::KIND : Forms::SpecFields.kind(path, spec)
-          Field.new(path: path, label: Words.say("fields.#{path.tr(".", "_")}"), options: options, hint: hint(stored, kind),
-            text: form&.typed&.fetch(path, nil) || Forms::SpecFields.text(stored, kind, unit), problem: problem && Words.field_problem(problem, unit))
+          Field.new(path: path, label: Words.field_label(path), options: options, hint: hint(stored, kind),
+            text: form&.typed&.fetch(path, nil) || Forms::Readings.shown(path, spec, unit), problem: problem && Words.field_problem(problem, unit))
         end
 
         # @return [Array<Reckoning::Check>] those that speak here

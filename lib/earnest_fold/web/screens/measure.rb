@@ -6,30 +6,73 @@ module EarnestFold
       # The Measure station: the window's elevation with its fields round it.
       class Measure < Desk
         STATION = "measure"
-        KINDS = %w[pair one_way_left one_way_right].freeze
+        # What an opening of a kind is given besides.
+        OPENINGS = {"pair" => ["opening.split"], "dress_pair" => ["opening.cover"], "panels" => ["opening.panels"]}.freeze
+        # What the workroom's hardware measures, where a point is named that needs it.
+        POINTS = {"glider_eye" => %w[hook_drop], "ring_eye" => %w[hook_drop], "support_top" => %w[hook_drop glider_drop ring_drop eyelet_rise],
+                  "pole_upper_side" => %w[hook_drop ring_drop eyelet_rise]}.freeze
+        FEET = {"floor" => "clear", "sill" => "clear", "worktop" => "clear", "below_sill" => "below"}.freeze
 
-        def self.paths(_spec)
-          %w[support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up drop.offset] + Forms::Readings.paths
+        def self.paths(spec)
+          %w[support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up drop.offset drop.measured_from drop.measured_to support.diameter] +
+            Forms::Readings.paths(spec) + OPENINGS.fetch(spec.dig("opening", "kind"), []) + point_paths(spec)
+        end
+
+        def self.point_paths(spec)
+          from, to = spec.fetch("drop", {}).values_at("measured_from", "measured_to")
+          (POINTS.fetch(from, []) + [FEET[to]]).compact.map { |name| "drop.points.#{name}" }
         end
 
         def supports = field("support.kind", options: options(R::Support::KINDS, "supports"))
 
-        def openings = field("opening.kind", options: options(KINDS, "openings"))
+        def openings = field("opening.kind", options: options(R::Opening::KINDS, "openings"))
 
-        def readings = Forms::Readings.paths.map { |path| field(path) }
+        # @return [Array<Field>] what this kind of opening is given besides
+        def opening_fields = OPENINGS.fetch(spec.dig("opening", "kind"), []).map { |path| field(path) }
+
+        # @return [Array<Field>] the three places at which a drop is taken
+        def readings = Forms::Readings.paths({}).map { |path| field(path) }
+
+        # @return [Array<Field>] readings beyond the three
+        def more_readings = (Forms::Readings.paths(spec) - Forms::Readings.paths({})).map { |path| field(path) }
+
+        # @return [Array<Field>] from which point to which the drop was measured, and what the house says of those points
+        def points
+          [point("drop.measured_from", R::MeasuredPoints::FROM), point("drop.measured_to", R::MeasuredPoints::TO),
+            *(field("support.diameter") if spec.dig("drop", "measured_from").to_s.match?(/top|upper/)), *self.class.point_paths(spec).map { |path| field(path) }]
+        end
 
         # @return [String] SVG
         def drawing = Drawings::Elevation.new(measured, says: says).to_s
 
         private
 
+        def point(path, words) = field(path, options: {"" => Words.say("points.not_said")}.merge(options(words, "points")))
+
         def options(words, key) = words.to_h { |word| [word, Words.say("#{key}.#{word}")] }
 
         def measured
           Drawings::Elevation::Measured.new(length: length("support.length"), readings: reading_lengths, stand_up: length("drop.stand_up") || R::Length::ZERO,
             offset: length("drop.offset") || R::Length::ZERO, overlap: length("overlap") || R::Length::ZERO, return_left: length("return_left") || R::Length::ZERO,
-            return_right: length("return_right") || R::Length::ZERO, shares: (spec.dig("opening", "kind") == "pair") ? [[0, 0.5], [0.5, 1]] : [[0, 1]],
+            return_right: length("return_right") || R::Length::ZERO, shares: shares,
             colour: colour, kind: spec.dig("support", "kind"))
+        end
+
+        # Which parts of the support each curtain covers, from 0 to 1.
+        def shares
+          split = R::FieldKinds::Exact.read(spec.dig("opening", "split") || "0.5").to_f
+          case spec.dig("opening", "kind")
+          when "pair" then [[0, split], [split, 1]]
+          when "dress_pair" then dress_shares
+          when "panels" then (0...spec.dig("opening", "panels").to_i).map { |index| [index, index + 1].map { |place| place.to_f / spec.dig("opening", "panels") } }
+          else [[0, 1]]
+          end
+        end
+
+        def dress_shares
+          cover, whole = length("opening.cover"), length("support.length")
+          share = (cover && whole) ? [(cover / whole).to_f, 0.5].min : 0.2
+          [[0, share], [1 - share, 1]]
         end
 
         def length(path) = (stored = Forms::SpecFields.stored(path, spec)) && R::LengthReader.read(stored, unit)

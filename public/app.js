@@ -44,6 +44,7 @@
       var unit = document.getElementById("other-unit");
       if (unit) unit.click();
     },
+    "/": function () { go("/find"); },
     "?": function () { go("/keys"); }
   };
 

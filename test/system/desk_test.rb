@@ -62,6 +62,37 @@ class DeskTest < SystemTest
     assert_equal "9 cm", workroom.jobs.find(job.id).treatments.first.spec["return_left"]
   end
 
+  def test_a_change_is_taken_back_with_one_click
+    go "Ticket office", "Measure"
+    type "Overlap, in all", "20"
+    assert_selector ".results p", text: /finished width, left\s*106\.0/
+    click_on "Take the last change back"
+    assert_selector ".results p", text: /finished width, left\s*100\.0/
+    assert_no_button "Take the last change back"
+  end
+
+  def test_another_heading_is_chosen_and_the_cloth_follows
+    go "Ticket office", "Heading"
+    select "Hand pleat", from: "Heading"
+    assert_selector ".choice.chosen", text: "10"
+    assert_accessible
+    find("button.choice[value='9']").click
+    assert_selector ".choice.chosen", text: "9"
+    click_on "On to Cloth"
+    assert_figure "cut_drop", "241.3"
+  end
+
+  def test_a_job_document_goes_out_and_in
+    visit "/jobs"
+    attach_file "A *.fold.json file", root("test/golden/02-patterned-interlined-bay.fold.json")
+    click_on "Bring it in"
+    assert_selector "h1", text: "Residents' lounge"
+    assert_selector ".window", count: 2
+    click_link "River bay"
+    assert_selector ".tape a[aria-current]"
+    assert_selector ".working li", text: "Cut drop"
+  end
+
   def test_a_phone_measures_with_one_thumb
     Browser.size(page, 390, 844)
     go "Ticket office", "Measure"
@@ -73,11 +104,11 @@ class DeskTest < SystemTest
   end
 
   def test_every_view_is_accessible
-    ["/jobs", "/cloths", "/cloths/new", "/keys", "/nowhere"].each { |path| accessible_at(path) }
+    ["/jobs", "/cloths", "/cloths/new", "/keys", "/find?q=e", "/nowhere"].each { |path| accessible_at(path) }
     job = workroom.jobs.list.find { |line| line.title == "Upper landing" }
     treatment = workroom.jobs.find(job.id).treatments.first.id
     accessible_at("/jobs/#{job.id}")
-    %w[measure heading cloth cutting ticket].each { |station| accessible_at("/jobs/#{job.id}/treatments/#{treatment}/#{station}") }
+    %w[measure heading cloth cutting ticket changes].each { |station| accessible_at("/jobs/#{job.id}/treatments/#{treatment}/#{station}") }
   end
 
   private

@@ -4,12 +4,24 @@ module EarnestFold
   module Store
     # The workroom's cloths.
     class Cloths
+      MOST_FOUND = 200
+
       def initialize(workroom)
         @workroom = workroom
       end
 
       # @return [Array<Records::Cloth>] by name
       def all = Store.guard { @workroom.rows(:cloths).order(Sequel.lit("lower(spec->>'name')"), :id).map { |row| record(row) } }
+
+      # @param words [String]
+      # @return [Array<Records::Cloth>] those whose name has the words in it, by name
+      def find_words(words)
+        Store.guard do
+          rows = @workroom.rows(:cloths)
+          rows.where(Sequel.ilike(Sequel.lit("spec->>'name'"), "%#{rows.escape_like(words)}%")).order(Sequel.lit("lower(spec->>'name')"), :id)
+            .limit(MOST_FOUND).map { |row| record(row) }
+        end
+      end
 
       # @return [Records::Cloth]
       # @raise [Missing]

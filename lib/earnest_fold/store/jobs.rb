@@ -7,7 +7,7 @@ module EarnestFold
       MOST_LISTED = 200
       JOINED = [
         Sequel[:jobs][:id].as(:job_id), :title, :unit, Sequel[:jobs][:version].as(:job_version), Sequel[:jobs][:updated_at], :extras,
-        Sequel[:windows][:id].as(:window_id), :room, :name, Sequel[:treatments][:id], :spec, Sequel[:treatments][:version]
+        Sequel[:windows][:id].as(:window_id), :room, :name, Sequel[:treatments][:id], :spec, Sequel[:treatments][:version], :undoable
       ].freeze
       IN_ORDER = [Sequel[:windows][:position], Sequel[:windows][:id], Sequel[:treatments][:position], Sequel[:treatments][:id]].freeze
       private_constant :JOINED, :IN_ORDER
@@ -38,6 +38,18 @@ module EarnestFold
         end
       end
 
+      # @param words [String]
+      # @return [Array<Array(Integer, String, String)>] jobs whose title, rooms or windows have the words in them: id, title, and
+      #   where they were found
+      def find_words(words)
+        Store.guard do
+          jobs = @workroom.rows(:jobs).left_join(:windows, workroom_id: @workroom.id, job_id: Sequel[:jobs][:id])
+          found = [Sequel[:title], Sequel[:room], Sequel[:name]].map { |column| Sequel.ilike(column, "%#{jobs.escape_like(words)}%") }.reduce(:|)
+          jobs.where(found).order(Sequel[:jobs][:title], Sequel[:windows][:position]).limit(MOST_LISTED)
+            .select_map([Sequel[:jobs][:id], :title, :room, :name]).map { |id, title, room, name| [id, title, [room, name].compact.reject(&:empty?).join(", ")] }
+        end
+      end
+
       # @return [Integer] its id
       def create(title:, unit:) = @workroom.insert(:jobs, title: title, unit: unit)[:id]
 
@@ -54,6 +66,17 @@ module EarnestFold
           position = (@workroom.rows(:windows).where(job_id: id).max(:position) || 0) + 1
           window = @workroom.insert(:windows, job_id: id, position: position, room: room, name: name)
           @workroom.insert(:treatments, window_id: window[:id], position: 1, spec: Sequel.pg_jsonb(spec))[:id]
+        end
+      end
+
+      # A window once more, at the end, with copies of its treatments.
+      # @param window [Records::Window]
+      # @return [Integer] the id of the copy's first treatment
+      def copy_window(id, window, name:)
+        @workroom.transaction do
+          change(id)
+          position = (@workroom.rows(:windows).where(job_id: id).max(:position) || 0) + 1
+          bring_window(id, position, window.room, name, window.treatments.map(&:spec))
         end
       end
 
@@ -74,7 +97,7 @@ module EarnestFold
 
       def bring_window(job, position, room, name, specs)
         window = @workroom.insert(:windows, job_id: job, position: position, room: room, name: name)
-        specs.each_with_index { |spec, index| @workroom.insert(:treatments, window_id: window[:id], position: index + 1, spec: Sequel.pg_jsonb(spec)) }
+        specs.each_with_index.map { |spec, index| @workroom.insert(:treatments, window_id: window[:id], position: index + 1, spec: Sequel.pg_jsonb(spec))[:id] }.first
       end
 
       # The treatments call the cloths by the ids they have here.

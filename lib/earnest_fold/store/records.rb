@@ -9,7 +9,8 @@ module EarnestFold
         def treatments = windows.flat_map(&:treatments)
       end
       Window = Reckoning::Value.define(:id, :room, :name, :treatments)
-      Treatment = Reckoning::Value.define(:id, :spec, :version)
+      Treatment = Reckoning::Value.define(:id, :spec, :version, :undoable)
+      Change = Reckoning::Value.define(:before, :after, :taken_back, :at)
       Cloth = Reckoning::Value.define(:id, :spec, :colour, :version)
       # The colour of a cloth of which nobody has said any.
       UNDYED = "#e6dcc6"

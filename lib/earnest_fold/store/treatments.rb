@@ -2,10 +2,14 @@
 
 module EarnestFold
   module Store
-    # The treatments at windows.
+    # The treatments at windows, and what was changed of them.
     class Treatments
+      MOST_CHANGES = 50
+
       # @return [Records::Treatment]
-      def self.record(row) = Records::Treatment.new(id: row[:id], spec: Records.plain(row[:spec]), version: row[:version])
+      def self.record(row)
+        Records::Treatment.new(id: row[:id], spec: Records.plain(row[:spec]), version: row[:version], undoable: row[:undoable])
+      end
 
       def initialize(workroom)
         @workroom = workroom
@@ -16,20 +20,54 @@ module EarnestFold
       # @param version [Integer] as it was read
       # @raise [Stale] where someone else changed it since, [Missing] where it is gone
       def update(id, spec, version:)
-        Store.guard do
-          rows = @workroom.rows(:treatments).where(id: id)
-          changed = rows.where(version: version).update(spec: Sequel.pg_jsonb(spec), version: version + 1, updated_at: Sequel::CURRENT_TIMESTAMP)
-          next touch_job(id) if changed == 1
-
-          raise rows.empty? ? Missing : Stale, "treatment #{id}"
+        @workroom.transaction do
+          before = locked(id, version)[:spec]
+          write(id, spec, version, Sequel[:undoable] + 1)
+          @workroom.insert(:changes, treatment_id: id, before: before, after: Sequel.pg_jsonb(spec))
         end
+      end
+
+      # Takes the last change back that isn't yet.
+      # @return [Boolean] whether there was one
+      # @raise [Stale, Missing]
+      def take_back(id, version:)
+        @workroom.transaction do
+          locked(id, version)
+          last = rows_of_changes(id).where(taken_back: false).order(Sequel.desc(:id)).first
+          next false unless last
+
+          write(id, Records.plain(last[:before]), version, Sequel[:undoable] - 1)
+          rows_of_changes(id).where(id: last[:id]).update(taken_back: true)
+          true
+        end
+      end
+
+      # @return [Array<Records::Change>] the last first, at most MOST_CHANGES
+      def changes(id)
+        Store.guard { rows_of_changes(id).order(Sequel.desc(:id)).limit(MOST_CHANGES).map { |row| change(row) } }
       end
 
       private
 
-      def touch_job(id)
+      # The row, kept from others until the transaction ends.
+      def locked(id, version)
+        row = @workroom.rows(:treatments).where(id: id).for_update.first or raise Missing, "treatment #{id}"
+        raise Stale, "treatment #{id}" unless row[:version] == version
+
+        row
+      end
+
+      def write(id, spec, version, undoable)
+        @workroom.rows(:treatments).where(id: id)
+          .update(spec: Sequel.pg_jsonb(spec), version: version + 1, undoable: undoable, updated_at: Sequel::CURRENT_TIMESTAMP)
         windows = @workroom.rows(:windows).where(id: @workroom.rows(:treatments).where(id: id).select(:window_id))
         @workroom.rows(:jobs).where(id: windows.select(:job_id)).update(updated_at: Sequel::CURRENT_TIMESTAMP)
+      end
+
+      def rows_of_changes(id) = @workroom.rows(:changes).where(treatment_id: id)
+
+      def change(row)
+        Records::Change.new(before: Records.plain(row[:before]), after: Records.plain(row[:after]), taken_back: row[:taken_back], at: row[:at])
       end
     end
   end

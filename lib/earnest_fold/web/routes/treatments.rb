@@ -15,6 +15,20 @@ module EarnestFold
             page(:ticket, Screens::Cutting.new(job, job.fetch(number(treatment))))
           end
 
+          app.get("/jobs/:id/treatments/:treatment/changes") do |id, treatment|
+            job = sheet(id)
+            entry = job.fetch(number(treatment))
+            page(:changes, Screens::Changes.new(job, entry, workroom.treatments.changes(entry.id)))
+          end
+
+          app.post("/jobs/:id/treatments/:treatment/take-back") { |id, treatment| take_back(sheet(id), number(treatment)) }
+
+          app.post("/jobs/:id/treatments/:treatment/copy") do |id, treatment|
+            entry = sheet(id).fetch(number(treatment))
+            made = workroom.jobs.copy_window(number(id), entry.window, name: Words.say("job.copy_of", title: entry.title))
+            redirect to("/jobs/#{number(id)}/treatments/#{made}/measure"), 303
+          end
+
           SCREENS.each do |station, screen|
             app.get("/jobs/:id/treatments/:treatment/#{station}") do |id, treatment|
               job = sheet(id)
@@ -40,6 +54,16 @@ module EarnestFold
             saved(screen, id, treatment, form)
           rescue Store::Stale
             stale(screen, job = sheet(id), job.fetch(treatment))
+          end
+
+          # @param job [JobSheet]
+          def take_back(job, treatment)
+            screen = SCREENS.fetch(params["station"], Screens::Measure)
+            entry = job.fetch(treatment)
+            return stale(screen, job, entry) unless params["version"] == entry.record.version.to_s
+
+            workroom.treatments.take_back(treatment, version: entry.record.version)
+            redirect to("/jobs/#{job.job.id}/treatments/#{treatment}/#{screen::STATION}"), 303
           end
 
           def saved(screen, id, treatment, form)

@@ -5,7 +5,7 @@ module EarnestFold
     module Screens
       # The page of keys and marks.
       class Marks
-        KEYS = %w[stations previous next working unit help].freeze
+        KEYS = %w[stations previous next working unit find help].freeze
         MARKS = %w[hem head seam repeat waste turning].freeze
 
         def page_title = Words.say("marks.title")

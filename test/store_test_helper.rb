@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "logger"
 require "test_helper"
 
 EarnestFold::Store.connect(ENV.fetch("DATABASE_URL")) unless EarnestFold::Store.connected?

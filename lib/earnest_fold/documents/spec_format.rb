@@ -73,7 +73,7 @@ module EarnestFold
       # @return [String] the decimal as written, without an exponent
       def plain(value) = value.is_a?(BigDecimal) ? value.to_s("F").delete_suffix(".0") : value.to_s
 
-      def number(text) = text.is_a?(String) ? Plain.decimal(K::Exact.read(text), 12) : text
+      def number(text) = text.is_a?(String) ? Plain.decimal(R::Exact.read(text), 12) : text
     end
   end
 end

@@ -5,36 +5,6 @@ module EarnestFold
     # The kinds of field that a record can declare. Each reads a plain value (`read(raw, unit, problems)` gives the value,
     # or nil and a problem) and describes itself as JSON Schema (`schema`).
     module FieldKinds
-      # A number, read exactly from what a parser or a form gives; a Float is a programmer's mistake.
-      module Exact
-        MOST_DIGITS = 40
-
-        module_function
-
-        # @return [Rational, nil] nil for what is no number, or one of absurd size
-        def read(raw)
-          case raw
-          when Integer then (raw.bit_length < 200) ? Rational(raw) : nil
-          when Rational then raw
-          when String then from_text(raw)
-          when Float then raise TypeError, "a Float can't be exact"
-          else from_decimal(raw)
-          end
-        end
-
-        def from_text(text)
-          plain = text.strip.tr(",", ".").tr("\u2212", "-")
-          Rational(plain) if plain.size <= MOST_DIGITS && plain.match?(/\A-?(\d+(\.\d+)?|\.\d+)\z/)
-        end
-
-        # BigDecimal, without naming it: the core stands on the standard library's own classes.
-        def from_decimal(raw)
-          return unless raw.respond_to?(:exponent) && raw.finite?
-
-          raw.to_r if raw.exponent.abs <= MOST_DIGITS && raw.to_s.size <= 2 * MOST_DIGITS
-        end
-      end
-
       # A length. `least` is :over_zero, :zero or :any.
       LengthKind = Value.define(:least) do
         def read(raw, unit, problems)
@@ -230,42 +200,5 @@ module EarnestFold
         (field.default.nil? && !field.required?) ? {"anyOf" => [field.kind.schema, {"type" => "null"}]} : field.kind.schema
       end
     end
-
-    # Short names for the kinds, so that a record's fields read like the job format.
-    module Declare
-      REQUIRED = Fields::REQUIRED
-
-      module_function
-
-      def length(default = REQUIRED, least: :zero) = [FieldKinds::LengthKind.new(least: least), default]
-
-      def number(default = REQUIRED, **bounds) = [FieldKinds::NumberKind.between(**bounds), default]
-
-      def count(default = REQUIRED, least: 0, most: 1_000_000) = [FieldKinds::CountKind.new(least: least, most: most), default]
-
-      def choice(words, default = REQUIRED) = [FieldKinds::ChoiceKind.new(words: words), default]
-
-      def flag(default) = [FieldKinds::FlagKind.new, default]
-
-      def text(default = "", least: 0, most: 200) = [FieldKinds::TextKind.new(least: least, most: most), default]
-
-      def id = text(REQUIRED, least: 1)
-
-      def fullness = [FieldKinds::FullnessKind.new, REQUIRED]
-
-      def list(kind, default = [].freeze, least: 0, most: 1000) = [FieldKinds::ListKind.new(kind: kind, least: least, most: most), default]
-
-      # @param build [#call] takes the values and the problems' place
-      def record(fields, default = REQUIRED, &build) = [FieldKinds::RecordKind.new(fields: fields, build: build), default]
-
-      def allowance(default = Allowance::NONE)
-        [FieldKinds::RecordKind.new(fields: ALLOWANCE, build: ->(values, _) { Allowance.new(**values) }), default]
-      end
-    end
-
-    # An allowance as a document writes it.
-    Declare::ALLOWANCE = Fields.new(
-      kind: Declare.choice(Allowance::KINDS), depth: Declare.length(Length::ZERO), turn_under: Declare.length(Length::ZERO)
-    )
   end
 end

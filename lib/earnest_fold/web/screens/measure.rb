@@ -60,7 +60,7 @@ module EarnestFold
 
         # Which parts of the support each curtain covers, from 0 to 1.
         def shares
-          split = R::FieldKinds::Exact.read(spec.dig("opening", "split") || "0.5").to_f
+          split = R::Exact.read(spec.dig("opening", "split") || "0.5").to_f
           case spec.dig("opening", "kind")
           when "pair" then [[0, split], [split, 1]]
           when "dress_pair" then dress_shares

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # A number, read exactly from what a parser or a form gives; a Float is a programmer's mistake.
+    module Exact
+      MOST_DIGITS = 40
+
+      module_function
+
+      # @return [Rational, nil] nil for what is no number, or one of absurd size
+      def read(raw)
+        case raw
+        when Integer then (raw.bit_length < 200) ? Rational(raw) : nil
+        when Rational then raw
+        when String then from_text(raw)
+        when Float then raise TypeError, "a Float can't be exact"
+        else from_decimal(raw)
+        end
+      end
+
+      def from_text(text)
+        plain = text.strip.tr(",", ".").tr("\u2212", "-")
+        Rational(plain) if plain.size <= MOST_DIGITS && plain.match?(/\A-?(\d+(\.\d+)?|\.\d+)\z/)
+      end
+
+      # BigDecimal, without naming it: the core stands on the standard library's own classes.
+      def from_decimal(raw)
+        return unless raw.respond_to?(:exponent) && raw.finite?
+
+        raw.to_r if raw.exponent.abs <= MOST_DIGITS && raw.to_s.size <= 2 * MOST_DIGITS
+      end
+    end
+  end
+end

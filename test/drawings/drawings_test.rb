@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+require "documents_helper"
+require "nokogiri"
+
+# Drawings stand to scale, from the same figures as the tables, and stay small.
+class DrawingsTest < EarnestFoldTest
+  include DocumentsHelper
+
+  W = EarnestFold::Drawings
+  SMALL = 60_000
+
+  def test_seams_of_the_flat_curtain_stand_where_the_figures_say
+    made = treatment
+    curtain = made.curtains.first
+    svg = parse(W::FlatCurtain.new(made, curtain, R::Units::CM, colour: "#ffffff").to_s)
+    outline = svg.at_css("rect.outline")
+    left, width = outline["x"].to_f, outline["width"].to_f
+    seams = svg.css("line.seam").map { |line| line["x1"].to_f }.each_slice(2).map { |pair| pair.sum / 2 }
+    wanted = curtain.task.seams.map { |seam| left + width - width * (seam / curtain.flat_width).to_f }
+    wanted.zip(seams) { |place, drawn| assert_in_delta place, drawn, 0.2 }
+    assert_in_delta (made.finished_drop / curtain.flat_width).to_f, outline["height"].to_f / width, 0.002
+  end
+
+  def test_left_is_left
+    made = treatment(treatment: {"making" => {"widths" => 2.5}})
+    left, right = made.curtains.map { |curtain| seam_side(made, curtain) }
+    assert_operator left, :>, 0.5
+    assert_operator right, :<, 0.5
+  end
+
+  def test_cuts_on_the_bolt_stand_at_their_distances
+    made = reckoned(document(cloth: {"vertical_repeat" => 32})).cloths.first
+    svg = parse(W::Bolt.new(made, R::Units::CM, colour: "#ffffff", names: {}).to_s)
+    cuts = svg.css("rect.cut").map { |rect| [rect["x"].to_f, rect["width"].to_f] }
+    placed = made.endless.placed
+    assert_operator cuts.size, :>=, placed.size
+    scale = cuts.first.last / placed.first.cut.length.mm.to_f
+    assert_in_delta (placed[1].from - placed[0].from).mm.to_f * scale, cuts[1].first - cuts[0].first, 0.3
+  end
+
+  def test_marks_of_every_heading_keep_their_places
+    R::Headings.each do |kind|
+      made = treatment(treatment: {"heading" => kind.example, "support" => {"kind" => "pole", "diameter" => 2.8}})
+      curtain = made.curtains.first
+      svg = parse(W::HeadingMarks.new(made.treatment.heading, curtain, R::Units::CM, colour: "#ffffff").to_s)
+      assert svg.at_css("svg")["aria-label"].include?(EarnestFold::Words.say("headings.#{kind.kind}")), kind.kind
+      assert_operator svg.css("text.figure").size, :>=, 2
+    end
+  end
+
+  def test_every_drawing_of_the_worked_jobs_is_well_formed_and_small
+    Dir[root("test/golden/*.fold.json")].each do |file|
+      job = R::JobReckoning.new(EarnestFold::Documents::JobFormat.read(File.read(file)))
+      drawings(job).each do |svg|
+        assert_empty Nokogiri::XML(svg, &:strict).errors
+        assert_operator svg.bytesize, :<, SMALL, file
+      end
+    end
+  end
+
+  private
+
+  def drawings(job)
+    bolts = job.cloths.reject { |made| made.endless.placed.empty? }.map { |made| W::Bolt.new(made, job.job.unit, colour: "#ffffff", names: {}).to_s }
+    bolts + job.treatments.flat_map do |made|
+      made.curtains.flat_map do |curtain|
+        [W::FlatCurtain.new(made, curtain, job.job.unit, colour: "#ffffff", lining: true).to_s, W::HeadingMarks.new(made.treatment.heading, curtain, job.job.unit, colour: "#ffffff").to_s]
+      end
+    end
+  end
+
+  def parse(svg) = Nokogiri::HTML5.fragment(svg)
+
+  # Where the first seam stands, from 0 at the left to 1 at the right.
+  def seam_side(made, curtain)
+    svg = parse(W::FlatCurtain.new(made, curtain, R::Units::CM, colour: "#ffffff").to_s)
+    outline = svg.at_css("rect.outline")
+    (svg.css("line.seam").first["x1"].to_f - outline["x"].to_f) / outline["width"].to_f
+  end
+end

@@ -45,12 +45,15 @@ EarnestFold::Reckoning::Headings.load(File.join(__dir__, "reckoning/headings"))
 require_relative "reckoning/heading_field"
 require_relative "reckoning/curtain"
 require_relative "reckoning/lining"
+require_relative "reckoning/site"
 require_relative "reckoning/treatment_working"
 require_relative "reckoning/treatment_reckoning"
 require_relative "reckoning/treatment"
 require_relative "reckoning/refusals"
 require_relative "reckoning/checks"
 EarnestFold::Reckoning::Checks::Kinds.load(File.join(__dir__, "reckoning/checks"))
+require_relative "reckoning/judgement"
+EarnestFold::Reckoning::Judgement::Rules.load(File.join(__dir__, "reckoning/judgement"))
 require_relative "reckoning/alterations"
 EarnestFold::Reckoning::Alterations.load(File.join(__dir__, "reckoning/alterations"))
 require_relative "reckoning/sundries"

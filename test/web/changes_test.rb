@@ -48,6 +48,18 @@ class ChangesTest < WebTest
     assert_equal treatment, office.treatments.first
   end
 
+  def test_a_question_is_answered_once_and_kept
+    get station(office, "measure")
+    assert_match(/Is the support up/, text)
+    send_form(station(office, "answer"), "version" => office.treatments.first.version.to_s, "station" => "measure", "code" => "support_fitted", "answer" => "yes, since Monday")
+    get station(office, "measure")
+    refute_match(/Is the support up/, text)
+    assert_match(/Support fitted:\s+yes, since Monday/, text)
+    before = office.treatments.first
+    ["flame_public", "nonsense", ""].each { |code| send_form(station(office, "answer"), "version" => before.version.to_s, "station" => "measure", "code" => code, "answer" => "x") }
+    assert_equal before, office.treatments.first
+  end
+
   def test_a_window_is_copied_with_its_treatments
     send_form(station(office, "copy"))
     assert_equal 303, last_response.status

@@ -41,6 +41,20 @@ class DocumentsTest < WebTest
     assert_equal jobs, workroom.jobs.list.size
   end
 
+  def test_what_a_stranger_adds_does_no_harm
+    document = JSON.parse(take_out(office.id))
+    made = document["windows"][0]["treatments"][0]
+    made["answers"] = ["x"]
+    made["drop"]["taken_at"] = {"a" => 1}
+    made["surprise"] = {"deep" => [1, 2]}
+    bring_in(JSON.generate(document))
+    job = workroom.jobs.find(Integer(last_response.headers["Location"][/\d+\z/], 10))
+    %w[measure heading cloth cutting ticket changes].each do |name|
+      get station(job, name)
+      assert_equal 200, last_response.status
+    end
+  end
+
   def test_what_is_no_document_is_refused
     ["", "not json", "{}"].each do |nothing|
       bring_in(nothing)

@@ -4,7 +4,7 @@ module EarnestFold
   module Reckoning
     # One set of curtains at a window, as asked for. `face` is a {Cloth}; `lining` and `interlining` are nil where there is none.
     class Treatment < Value.define(:id, :name, :support, :opening, :return_left, :return_right, :overlap, :ease, :drop, :heading, :making,
-      :face, :run, :pattern, :lining, :interlining)
+      :face, :run, :pattern, :lining, :interlining, :site)
       # The heading is read apart, by the fields of its kind.
       FIELDS = Fields.new(
         id: Declare.id, name: Declare.text,
@@ -18,7 +18,8 @@ module EarnestFold
         face: Declare.id, run: Declare.choice(RUNS, "up_the_drop"),
         pattern: Declare.record(Pattern::FIELDS, Pattern::FREE) { |values, _| Pattern.new(**values) },
         lining: Declare.record(Lining::FIELDS, nil) { |values, _| Lining.new(**values) },
-        interlining: Declare.record(Interlining::FIELDS, nil) { |values, _| Interlining.new(**values) }
+        interlining: Declare.record(Interlining::FIELDS, nil) { |values, _| Interlining.new(**values) },
+        site: Declare.record(Site::FIELDS, Site::UNKNOWN) { |values, _| Site.new(**values) }
       )
 
       # @return [Widths, nil] what widths of the face give; nil before there is a face

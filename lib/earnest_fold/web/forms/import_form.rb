@@ -32,7 +32,23 @@ module EarnestFold
           @raw["windows"].map { |window| [window["room"].to_s, window["name"].to_s, window["treatments"].map { |made| spec(made, R::Treatment::FIELDS) }] }
         end
 
-        def spec(raw, fields) = Documents::SpecFormat.to_spec(raw, fields, @raw["unit"]).except("id").compact
+        def spec(raw, fields) = own(Documents::SpecFormat.to_spec(raw, fields, @raw["unit"]).except("id").compact)
+
+        # What this application adds to a treatment is taken over only if it is as this application writes it.
+        def own(spec)
+          spec = spec.except("answers") unless answers?(spec["answers"])
+          drop = spec["drop"]
+          (drop.is_a?(Hash) && !places?(drop)) ? spec.merge("drop" => drop.except("taken_at")) : spec
+        end
+
+        def answers?(answers)
+          answers.is_a?(Hash) && answers.all? { |code, answer| R::Judgement::Rules[code] && answer.is_a?(String) && answer.size <= AnswerForm::LONGEST }
+        end
+
+        def places?(drop)
+          places = drop["taken_at"]
+          places.is_a?(Array) && places.size == drop["readings"].size && places.uniq.size == places.size && places.all? { |place| Readings::PLACES.include?(place) || place.to_s.match?(/\A\d{1,2}\z/) }
+        end
       end
     end
   end

@@ -23,6 +23,8 @@ module EarnestFold
 
           app.post("/jobs/:id/treatments/:treatment/take-back") { |id, treatment| take_back(sheet(id), number(treatment)) }
 
+          app.post("/jobs/:id/treatments/:treatment/answer") { |id, treatment| answer(sheet(id), number(treatment)) }
+
           app.post("/jobs/:id/treatments/:treatment/copy") do |id, treatment|
             entry = sheet(id).fetch(number(treatment))
             made = workroom.jobs.copy_window(number(id), entry.window, name: Words.say("job.copy_of", title: entry.title))
@@ -64,6 +66,21 @@ module EarnestFold
 
             workroom.treatments.take_back(treatment, version: entry.record.version)
             redirect to("/jobs/#{job.job.id}/treatments/#{treatment}/#{screen::STATION}"), 303
+          end
+
+          # Keeps the answer to a question with the treatment.
+          # @param job [JobSheet]
+          def answer(job, treatment)
+            screen = SCREENS.fetch(params["station"], Screens::Measure)
+            entry = job.fetch(treatment)
+            return stale(screen, job, entry) unless params["version"] == entry.record.version.to_s
+
+            form = Forms::AnswerForm.new(entry.record, params)
+            workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.valid?
+            return redirect(to("/jobs/#{job.job.id}/treatments/#{treatment}/#{screen::STATION}"), 303) unless htmx?
+
+            fresh = sheet(job.job.id.to_s)
+            page(:desk, screen.new(fresh, fresh.fetch(treatment), part: params["part"]))
           end
 
           def saved(screen, id, treatment, form)

@@ -75,6 +75,19 @@ module EarnestFold
         # @return [Array<Reckoning::Check>] those that speak here
         def checks = Stations.checks(station, entry)
 
+        # @return [Array<Reckoning::Remark>] what an experienced maker would say here
+        def remarks
+          treatment = reckoning ? reckoning.treatment : sheet.before_cloth(entry)
+          return [] unless treatment
+
+          R::Judgement.of(treatment, reckoning, spec.fetch("answers", {}).keys).select { |remark| remark.station == station }
+        end
+
+        # @return [Array<Array(String, String)>] the questions answered here: code and answer
+        def answers
+          spec.fetch("answers", {}).select { |code, _| R::Judgement::Rules[code]&.const_get(:STATION) == station }.to_a
+        end
+
         # @return [Array<Reckoning::Line>]
         def working = reckoning ? reckoning.working : []
 

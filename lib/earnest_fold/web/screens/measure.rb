@@ -11,10 +11,11 @@ module EarnestFold
         # What the workroom's hardware measures, where a point is named that needs it.
         POINTS = {"glider_eye" => %w[hook_drop], "ring_eye" => %w[hook_drop], "support_top" => %w[hook_drop glider_drop ring_drop eyelet_rise],
                   "pole_upper_side" => %w[hook_drop ring_drop eyelet_rise]}.freeze
+        SITE = R::Site::FIELDS.names.map { |name| "site.#{name}" }.freeze
         FEET = {"floor" => "clear", "sill" => "clear", "worktop" => "clear", "below_sill" => "below"}.freeze
 
         def self.paths(spec)
-          %w[support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up drop.offset drop.measured_from drop.measured_to support.diameter] +
+          %w[support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up drop.offset drop.measured_from drop.measured_to support.diameter] + SITE +
             Forms::Readings.paths(spec) + OPENINGS.fetch(spec.dig("opening", "kind"), []) + point_paths(spec)
         end
 
@@ -32,6 +33,9 @@ module EarnestFold
 
         # @return [Array<Field>] the three places at which a drop is taken
         def readings = Forms::Readings.paths({}).map { |path| field(path) }
+
+        # @return [Array<Field>] what the room is
+        def site = SITE.map { |path| field(path, options: {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}) }
 
         # @return [Array<Field>] readings beyond the three
         def more_readings = (Forms::Readings.paths(spec) - Forms::Readings.paths({})).map { |path| field(path) }

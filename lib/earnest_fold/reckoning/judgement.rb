@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # What an experienced maker would say of a treatment: a code, the station at which it speaks, whether it says (:say), asks
+    # (:ask) or cautions people (:caution), and the facts for its words.
+    Remark = Value.define(:code, :station, :manner, :data)
+
+    # What the judgement looks at. `reckoning` is nil before the cloth is chosen; `answers` are the codes of the questions that
+    # have been answered.
+    JudgementCase = Value.define(:treatment, :reckoning, :answers) do
+      def heading = treatment.heading
+
+      def lined? = !treatment.lining.nil?
+
+      # @return [Boolean] whether the heading is drawn up by cords
+      def corded? = heading.is_a?(PencilPleat)
+
+      def curtains = reckoning ? reckoning.curtains : []
+    end
+
+    # The judgement: one rule a file in judgement/, a module with `CODE`, `STATION`, `MANNER` and `call(case)`, which gives the
+    # facts (a Hash) where it is raised and nil where it stays silent. A question is asked once: when it is answered, it is
+    # silent too.
+    module Judgement
+      MANNERS = %i[caution ask say].freeze
+      Rules = Registry.new(:call)
+
+      module_function
+
+      # @param treatment [Treatment] with or without its cloths
+      # @param reckoning [TreatmentReckoning, nil]
+      # @param answers [Array<String>]
+      # @return [Array<Remark>] cautions first, then questions, then the rest
+      def of(treatment, reckoning, answers = [])
+        looked_at = JudgementCase.new(treatment: treatment, reckoning: reckoning, answers: answers)
+        Rules.filter_map { |rule| remark(rule, looked_at) }.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
+      end
+
+      def remark(rule, looked_at)
+        return if rule::MANNER == :ask && looked_at.answers.include?(rule::CODE)
+
+        data = rule.call(looked_at)
+        data && Remark.new(code: rule::CODE, station: rule::STATION, manner: rule::MANNER, data: data)
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Judgement
+      # Cords and small children.
+      module CordsInReach
+        CODE = "cords_in_reach"
+        STATION = "measure"
+        MANNER = :caution
+
+        # @param seen [JudgementCase]
+        # @return [Hash, nil]
+        def self.call(seen)
+          {} if seen.treatment.site.small_children && seen.corded?
+        end
+      end
+
+      Rules.register(CordsInReach::CODE, CordsInReach)
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Judgement
+      # Two people who mean different points: the commonest costly mistake.
+      module WhichLength
+        CODE = "which_length"
+        STATION = "measure"
+        MANNER = :ask
+
+        # @param seen [JudgementCase]
+        # @return [Hash, nil]
+        def self.call(seen)
+          drop = seen.treatment.drop
+          {reading: drop.shortest} unless drop.measured_from && drop.measured_to
+        end
+      end
+
+      Rules.register(WhichLength::CODE, WhichLength)
+    end
+  end
+end

@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+require "documents_helper"
+
+# The judgement: each line is raised by a document made for it, silent beside it, and a question is asked once.
+class JudgementTest < EarnestFoldTest
+  include DocumentsHelper
+
+  D = DocumentsHelper
+  LINED = {"lining" => {"cloth" => "l", "lift" => 2.5}}.freeze
+  TAPE = {"kind" => "fixed_pitch", "fullness" => 2, "pitch" => 10}.freeze
+  # code => [what raises it, what doesn't]: changes to the treatment, and to the cloth
+  CASES = {
+    "which_length" => [[{}], [{"drop" => {"measured_from" => "glider_eye", "measured_to" => "floor"}}]],
+    "hang_to" => [[{"drop" => {"readings" => [214, 216]}}], [{}]],
+    "stack_side" => [[{"opening" => {"kind" => "one_way_left"}}], [{}]],
+    "ends_covered" => [[{"support" => {"kind" => "pole"}}], [{}]],
+    "moves_in_wind" => [[{"site" => {"opens" => true}}, {"mass" => 90}], [{"site" => {"opens" => true}}, {"mass" => 300}]],
+    "above_worktop" => [[{"drop" => {"measured_to" => "worktop"}}], [{"drop" => {"measured_to" => "floor"}}]],
+    "cords_in_reach" => [[{"site" => {"small_children" => true}}], [{"site" => {"small_children" => true}, "heading" => TAPE}]],
+    "count_dictates" => [[{"heading" => TAPE}], [{}]],
+    "even_count" => [[{"heading" => D::WAVE}], [{}]],
+    "ends_need_hook" => [[{"heading" => TAPE}], [{}]],
+    "hardware_first" => [[{}], [{"support" => {"carriers" => 40}}]],
+    "thin_look" => [[{"making" => {"widths" => 1}}], [{}]],
+    "percent_meaning" => [[{"heading" => {"kind" => "pencil_pleat", "fullness" => {"percent_total" => 220}}}], [{}]],
+    "over_rating" => [[{}, {"mass" => 300}], [{"support" => {"rating" => 50}}, {"mass" => 300}]],
+    "selvedge_shows" => [[{}, {"vertical_repeat" => 30}], [{}]],
+    "cloth_relaxes" => [[{}, {"mass" => 300}], [{}, {"mass" => 299}]],
+    "test_heat" => [[{"heading" => D::PLEATS}], [{}]],
+    "spare_or_exact" => [[{"making" => {"squaring" => 3}}], [{}]],
+    "lining_schools" => [[LINED], [{}]],
+    "join_place" => [[{"making" => {"widths" => 1.5}}], [{}]],
+    "level_pattern" => [[{}, {"vertical_repeat" => 30}], [{"pattern" => {"place" => "hem"}}, {"vertical_repeat" => 30}]],
+    "flame_public" => [[{"site" => {"public_room" => true}}], [{}]]
+  }.freeze
+  # Raised by every measured window until answered; and one that depends on the lining's cloth.
+  APART = %w[support_fitted coated_inside].freeze
+
+  CASES.each do |code, (raising, silent)|
+    define_method(:"test_#{code}") do
+      remark = remarks(*raising).find { |raised| raised.code == code }
+      assert remark, "#{code} is not raised"
+      refute_match(/%\{/, EarnestFold::Words.say("judgement.#{code}", **remark.data))
+      refute_includes remarks(*silent).map(&:code), code
+    end
+  end
+
+  def test_a_question_is_asked_once
+    made = treatment
+    assert_includes R::Judgement.of(made.treatment, made).map(&:code), "support_fitted"
+    refute_includes R::Judgement.of(made.treatment, made, ["support_fitted"]).map(&:code), "support_fitted"
+  end
+
+  def test_a_caution_is_never_switched_off
+    made = treatment(treatment: {"site" => {"public_room" => true}})
+    assert_includes R::Judgement.of(made.treatment, made, ["flame_public"]).map(&:code), "flame_public"
+  end
+
+  def test_a_coated_lining_lies_inside
+    made = document(treatment: LINED)
+    refute_includes codes(made), "coated_inside"
+    made["cloths"][1]["coated"] = true
+    assert_includes codes(made), "coated_inside"
+  end
+
+  def test_every_rule_has_its_case_and_its_words
+    assert_equal R::Judgement::Rules.map { |rule| rule::CODE }.sort, (CASES.keys + APART).sort
+    R::Judgement::Rules.each do |rule|
+      assert EarnestFold::Words.say?("judgement.#{rule::CODE}")
+      assert EarnestFold::Words.say?("answered.#{rule::CODE}") if rule::MANNER == :ask
+    end
+  end
+
+  private
+
+  def remarks(treatment, cloth = {})
+    made = treatment(treatment: treatment, cloth: cloth)
+    R::Judgement.of(made.treatment, made)
+  end
+
+  def codes(document)
+    made = reckoned(document).treatments.first
+    R::Judgement.of(made.treatment, made).map(&:code)
+  end
+end

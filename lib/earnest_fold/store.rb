@@ -40,11 +40,21 @@ module EarnestFold
     # @raise [Unreachable] where nothing is connected
     def db = @db || raise(Unreachable, "The database is not connected.")
 
+    # A query that every page asks, planned by the database once for each connection.
+    # @param name [Symbol]
+    # @yieldreturn [Sequel::Dataset] with places ($name) for what is given each time
+    # @param given [Hash]
+    # @return [Array<Hash>]
+    def prepared(name, **given)
+      @prepared ||= {}
+      (@prepared[name] ||= yield.prepare(:select, name)).call(**given)
+    end
+
     def connected? = !@db.nil?
 
     def disconnect
       @db&.disconnect
-      @db = @workroom = nil
+      @db = @workroom = @prepared = nil
     end
 
     # Brings the tables up to date.

@@ -31,10 +31,12 @@ module EarnestFold
       # @param treatment [Treatment] with or without its cloths
       # @param reckoning [TreatmentReckoning, nil]
       # @param answers [Array<String>]
+      # @param station [String, nil] only what speaks there
       # @return [Array<Remark>] cautions first, then questions, then the rest
-      def of(treatment, reckoning, answers = [])
+      def of(treatment, reckoning, answers = [], station: nil)
         looked_at = JudgementCase.new(treatment: treatment, reckoning: reckoning, answers: answers)
-        Rules.filter_map { |rule| remark(rule, looked_at) }.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
+        rules = station ? Rules.select { |rule| station == rule::STATION } : Rules
+        rules.filter_map { |rule| remark(rule, looked_at) }.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
       end
 
       def remark(rule, looked_at)

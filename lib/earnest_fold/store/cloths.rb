@@ -11,7 +11,12 @@ module EarnestFold
       end
 
       # @return [Array<Records::Cloth>] by name
-      def all = Store.guard { @workroom.rows(:cloths).order(Sequel.lit("lower(spec->>'name')"), :id).map { |row| record(row) } }
+      def all
+        Store.guard do
+          rows = Store.prepared(:all_cloths, workroom: @workroom.id) { Store.db[:cloths].where(workroom_id: :$workroom).order(Sequel.lit("lower(spec->>'name')"), :id) }
+          rows.map { |row| record(row) }
+        end
+      end
 
       # @param words [String]
       # @return [Array<Records::Cloth>] those whose name has the words in it, by name

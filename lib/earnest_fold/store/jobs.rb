@@ -30,10 +30,7 @@ module EarnestFold
       # @raise [Missing]
       def find(id)
         Store.guard do
-          rows = @workroom.rows(:jobs).where(Sequel[:jobs][:id] => id)
-            .left_join(:windows, workroom_id: @workroom.id, job_id: Sequel[:jobs][:id])
-            .left_join(:treatments, workroom_id: @workroom.id, window_id: Sequel[:windows][:id])
-            .select(*JOINED).order(*IN_ORDER).all
+          rows = Store.prepared(:whole_job, workroom: @workroom.id, job: id) { whole_job }
           rows.empty? ? raise(Missing, "no job #{id}") : record(rows)
         end
       end
@@ -94,6 +91,14 @@ module EarnestFold
       end
 
       private
+
+      # A job with its windows and their treatments, in one question.
+      def whole_job
+        Store.db[:jobs].where(Sequel[:jobs][:workroom_id] => :$workroom, Sequel[:jobs][:id] => :$job)
+          .left_join(:windows, workroom_id: Sequel[:jobs][:workroom_id], job_id: Sequel[:jobs][:id])
+          .left_join(:treatments, workroom_id: Sequel[:jobs][:workroom_id], window_id: Sequel[:windows][:id])
+          .select(*JOINED).order(*IN_ORDER)
+      end
 
       def bring_window(job, position, room, name, specs)
         window = @workroom.insert(:windows, job_id: job, position: position, room: room, name: name)

@@ -76,12 +76,7 @@ module EarnestFold
         def checks = Stations.checks(station, entry)
 
         # @return [Array<Reckoning::Remark>] what an experienced maker would say here
-        def remarks
-          treatment = reckoning ? reckoning.treatment : sheet.before_cloth(entry)
-          return [] unless treatment
-
-          R::Judgement.of(treatment, reckoning, spec.fetch("answers", {}).keys).select { |remark| remark.station == station }
-        end
+        def remarks = @remarks ||= said_here
 
         # @return [Array<Array(String, String)>] the questions answered here: code and answer
         def answers
@@ -101,6 +96,13 @@ module EarnestFold
         def face = reckoning&.treatment&.face
 
         private
+
+        def said_here
+          treatment = reckoning ? reckoning.treatment : sheet.before_cloth(entry)
+          return [] unless treatment
+
+          R::Judgement.of(treatment, reckoning, spec.fetch("answers", {}).keys, station: station)
+        end
 
         # A length typed in another unit than the one shown says how it was typed.
         def hint(stored, kind)

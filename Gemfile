@@ -2,6 +2,7 @@
 
 source "https://rubygems.org"
 
+gem "csv", "~> 3.3"
 gem "erubi", "~> 1.13"
 gem "i18n", "~> 1.14"
 gem "json_schemer", "~> 2.5"

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_test_helper"
+require "csv"
 
 # Jobs, windows and cloths through their forms.
 class PagesTest < WebTest
@@ -51,6 +52,23 @@ class PagesTest < WebTest
     send_form("/cloths/#{made.id}", "name" => "Other", "use" => "face", "width" => "50 in", "match" => "straight", "version" => "0")
     assert_equal 409, last_response.status
     assert_includes last_response.body, 'value="Other"'
+  end
+
+  def test_the_needs_of_a_job_as_a_list_without_formulas
+    workroom.cloths.update(workroom.cloths.all.find { |cloth| cloth.spec["name"] == "Ferry cotton twill" }.id, {"name" => "=1+1", "use" => "face", "width" => "140 cm", "selvedge" => "1 cm", "price" => "21.50"}, colour: "#aaaaaa", version: 0)
+    get "/jobs/#{office.id}/needs.csv"
+    rows = CSV.parse(last_response.body)
+    assert_equal ["'=1+1", "face", "931.2", "cm", "9.4 m", "202.10"], rows[1]
+    assert_includes rows, ["Weights", "", "6", "", "", ""]
+    assert_includes rows, ["Tape", "", "538.0", "cm", "", ""]
+  end
+
+  def test_the_read_back_names_both_ends_in_both_units
+    save(office, "measure", "drop.measured_from" => "glider_eye", "drop.measured_to" => "floor")
+    get "/jobs/#{office.id}/read-back"
+    assert_match(/Drop, left: from the glider's eye to the floor\s+214 cm\s+214\.0 cm\s+84 1\/4 in/, text)
+    get "/measure-sheet"
+    assert_match(/Usable length/, text)
   end
 
   def test_no_path_is_declared_twice

@@ -55,7 +55,7 @@ class SafetyTest < WebTest
     assert_match(/too much at once/, text)
   end
 
-  ["/nowhere", "/jobs/999999999", "/jobs/abc", "/jobs/1e3", "/jobs/99999999999999999999", "/cloths/0", "/jobs/1/treatments/1/attic"].each do |path|
+  ["/nowhere", "/jobs/999999999", "/jobs/abc", "/jobs/1e3", "/jobs/%ff", "/jobs/99999999999999999999", "/cloths/0", "/jobs/1/treatments/1/attic"].each do |path|
     define_method(:"test_#{path}_is_a_proper_404") do
       get path
       assert_equal 404, last_response.status

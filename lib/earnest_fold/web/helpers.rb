@@ -18,7 +18,7 @@ module EarnestFold
       # @return [Integer]
       # @raise [Store::Missing] for what can be no id
       def number(text)
-        raise Store::Missing, "no record" unless text.match?(/\A[1-9]\d{0,8}\z/)
+        raise Store::Missing, "no record" unless text.valid_encoding? && text.match?(/\A[1-9]\d{0,8}\z/)
 
         Integer(text, 10)
       end

@@ -29,6 +29,17 @@ module EarnestFold
             Documents::JobWriter.new(job.kept).text
           end
 
+          app.get("/jobs/:id/needs.csv") do |id|
+            job = sheet(id)
+            content_type "text/csv"
+            attachment "#{job.job.title.gsub(/[^\w-]+/, "-")}-needs.csv"
+            Documents::NeedsCsv.new(job.entries.filter_map(&:reckoning), job.cloths_needed, job.unit).text
+          end
+
+          app.get("/jobs/:id/read-back") { |id| page(:read_back, Screens::ReadBack.new(sheet(id))) }
+
+          app.get("/measure-sheet") { page(:measure_sheet, Screens::MeasureSheet.new) }
+
           app.get("/jobs/:id") { |id| page(:job, Screens::Job.new(sheet(id))) }
 
           app.post("/jobs/:id/windows") do |id|

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # A blank sheet to print for the pencil.
+      class MeasureSheet
+        PLACES = (ReadBack::ACROSS + %w[drop.readings.left drop.readings.middle drop.readings.right drop.measured_from drop.measured_to drop.stand_up drop.offset]).freeze
+
+        def page_title = Words.say("measure_sheet.title")
+
+        # @return [Array<String>] what is to be measured
+        def lines = PLACES.map { |path| Words.field_label(path) }
+
+        # @return [String] SVG: a window in likely proportions, everything still dashed
+        def drawing
+          zero = Reckoning::Length::ZERO
+          Drawings::Elevation.new(Drawings::Elevation::Measured.new(length: nil, readings: {}, stand_up: zero, offset: zero, overlap: zero, shares: [[0, 0.5], [0.5, 1]],
+            return_left: zero, return_right: zero, colour: "#ffffff", kind: "track"), says: Words.say("measure_sheet.title")).to_s
+        end
+      end
+    end
+  end
+end

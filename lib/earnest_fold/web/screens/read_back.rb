@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # The read-back: each length of a job with both its ends named and in both units, to be confirmed with the client.
+      class ReadBack
+        R = Reckoning
+        # One length: what it is, as typed, and in both tapes.
+        Line = R::Value.define(:label, :typed, :metric, :inches)
+        ACROSS = %w[support.length return_left return_right overlap ease].freeze
+
+        attr_reader :sheet
+
+        def initialize(sheet)
+          @sheet = sheet
+        end
+
+        def job = sheet.job
+
+        def unit = sheet.unit
+
+        def page_title = Words.say("read_back.title", title: job.title)
+
+        # @return [Array<Array(String, Array<Line>)>] each window with its lengths
+        def windows
+          sheet.entries.map { |entry| [[entry.window.room, entry.window.name].reject(&:empty?).join(", "), lines(entry.record.spec)] }
+        end
+
+        private
+
+        def lines(spec)
+          (ACROSS.map { |path| [Words.field_label(path), Forms::SpecFields.stored(path, spec)] } + drops(spec)).select(&:last).map { |label, typed| line(label, typed) }
+        end
+
+        # Each drop says from which point to which, or that nobody has said.
+        def drops(spec)
+          Forms::Readings.all(spec).map do |place, typed|
+            ends = %w[measured_from measured_to].map { |key| Words.say("points.#{spec.dig("drop", key) || "not_said"}") }
+            [Words.say("read_back.drop", place: Words.field_label("drop.readings.#{place}"), from: ends.first, to: ends.last), typed]
+          end
+        end
+
+        def line(label, typed)
+          length = R::LengthReader.read(typed, unit)
+          Line.new(label: label, typed: typed, metric: Words.with_unit(length, R::Units::CM), inches: Words.with_unit(length, R::Units::IN))
+        end
+      end
+    end
+  end
+end

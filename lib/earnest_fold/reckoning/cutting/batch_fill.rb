@@ -14,29 +14,27 @@ module EarnestFold
 
         # @param pieces [Array<PieceFill>]
         # @param lengths [Array<Integer>] of the pieces
-        # @param counts [Array<Integer>] of each kind, at most
-        def initialize(pieces, lengths, counts)
-          @pieces, @lengths = pieces, lengths
-          @reaches = pieces.map { |piece| piece.reaches(counts) }
-          @counts = counts
+        # @param sets [Multisets] what there is of each kind
+        def initialize(pieces, lengths, sets)
+          @pieces, @lengths, @sets = pieces, lengths, sets
+          @reaches = pieces.map { |piece| piece.reaches(sets) }
         end
 
-        # @return [Integer] how many pairs of multisets a search through all would look at
-        def work = @reaches.each_cons(2).sum { |one, other| one.size * other.size }
+        # @param states [Integer] multisets in all
+        # @return [Integer] how many pairs of multisets the joining looks at, at most
+        def work(states) = @reaches.drop(1).sum { |reaches| reaches.size * states }
 
-        # @return [Hash{Array<Integer> => Way}]
+        # @return [Hash{Integer => Way}]
         def ways
-          @ways ||= @reaches.each_with_index.reduce({Array.new(@counts.size, 0) => Way.new(0, 0, 0, nil, nil)}) do |ways, (reaches, index)|
-            joined(ways, reaches, @lengths[index])
-          end
+          @ways ||= @reaches.each_with_index.reduce({0 => Way.new(0, 0, 0, nil, nil)}) { |ways, (reaches, index)| joined(ways, reaches, @lengths[index]) }
         end
 
-        # @param multiset [Array<Integer>] one of {#ways}
+        # @param multiset [Integer] one of {#ways}
         # @return [Array<Array<Array(Integer, Integer, Integer)>>] for each piece: kind, from, to of its cuts
         def layout(multiset)
           way = ways.fetch(multiset)
           @pieces.each_index.to_a.reverse.map { |index|
-            cuts = @pieces[index].sequence(way.share, @reaches[index])
+            cuts = @pieces[index].sequence(way.share, @reaches[index], @sets)
             way = way.before
             cuts
           }.reverse
@@ -47,16 +45,16 @@ module EarnestFold
         def joined(ways, reaches, length)
           ways.each_with_object({}) do |(multiset, way), following|
             reaches.each do |share, reach|
-              sum = added(multiset, share) or next
+              sum = multiset + share
+              next unless @sets.fits?(sum)
+
+              best = following[sum]
+              next if best && best.used < way.used + reach.end
+
               better = with(way, share, reach, length)
-              following[sum] = better unless following[sum] && (following[sum].rank <=> better.rank) <= 0
+              following[sum] = better unless best && (best.rank <=> better.rank) <= 0
             end
           end
-        end
-
-        def added(multiset, share)
-          sum = multiset.each_with_index.map { |count, kind| count + share[kind] }
-          sum unless sum.each_with_index.any? { |count, kind| count > @counts[kind] }
         end
 
         def with(way, share, reach, length)

@@ -21,25 +21,25 @@ module EarnestFold
           @length, @flaws, @pattern_start, @repeat, @square_off, @kinds = length, flaws, pattern_start, repeat, square_off, kinds
         end
 
-        # @param counts [Array<Integer>] of each kind, at most
-        # @return [Hash{Array<Integer> => Reach}] every multiset that this piece holds
-        def reaches(counts)
-          found = {Array.new(counts.size, 0) => Reach.new(0, nil)}
+        # @param sets [Multisets] what there is of each kind
+        # @return [Hash{Integer => Reach}] every multiset that this piece holds
+        def reaches(sets)
+          found = {0 => Reach.new(0, nil)}
           layer = found
           until layer.empty?
-            layer = next_layer(layer, counts)
-            found = found.merge(layer)
+            layer = next_layer(layer, sets)
+            found.merge!(layer)
           end
           found
         end
 
-        # @param multiset [Array<Integer>]
+        # @param multiset [Integer]
         # @return [Array<Array(Integer, Integer, Integer)>] kind, from and to of each cut, in order along the piece
-        def sequence(multiset, reaches)
+        def sequence(multiset, reaches, sets)
           kinds = []
           while (kind = reaches.fetch(multiset).last)
             kinds.unshift(kind)
-            multiset = less_one(multiset, kind)
+            multiset -= sets.units[kind]
           end
           place(kinds)
         end
@@ -55,14 +55,14 @@ module EarnestFold
 
         private
 
-        def next_layer(layer, counts)
+        def next_layer(layer, sets)
           layer.each_with_object({}) do |(multiset, reach), following|
-            @kinds.each_index do |kind|
-              next if multiset[kind] == counts[kind]
+            @kinds.each_with_index do |kind, index|
+              more = multiset + sets.units[index]
+              next unless sets.fits?(more)
 
-              ended = ended_by(reach.end, @kinds[kind]) or next
-              more = multiset.dup.tap { |copy| copy[kind] += 1 }
-              following[more] = Reach.new(ended, kind) unless following[more] && following[more].end <= ended
+              ended = ended_by(reach.end, kind) or next
+              following[more] = Reach.new(ended, index) unless following[more] && following[more].end <= ended
             end
           end
         end
@@ -70,8 +70,6 @@ module EarnestFold
         def ended_by(at, kind) = (from = start_of(at, kind)) && from + kind.length
 
         def in_phase(at, kind) = kind.start ? at + (@pattern_start + kind.start - at) % @repeat : at
-
-        def less_one(multiset, kind) = multiset.dup.tap { |copy| copy[kind] -= 1 }
 
         def place(kinds)
           at = 0

@@ -7,8 +7,8 @@ module EarnestFold
       # batch, or not at all. Every way to share treatments out among batches is weighed, so the plan is proved; where that
       # would take too long, each treatment in turn goes where it takes least, and the plan says that it isn't proved.
       class Planner
-        MOST_STATES = 4_000
-        MOST_WORK = 1_500_000
+        MOST_STATES = 6_000
+        MOST_WORK = 4_000_000
         MOST_TREATMENTS = 10
         # Treatments cut from a batch, with what they take.
         Choice = Struct.new(:uncut, :used, :pieces, :remnant, :sets) do
@@ -42,20 +42,29 @@ module EarnestFold
         def whole(length) = (length.mm * @scale).numerator
 
         def small?
-          return false if @treatments.size > MOST_TREATMENTS || counts(@treatments.keys).reduce(1) { |product, count| product * (count + 1) } > MOST_STATES
+          return @small if defined?(@small)
 
-          fills.sum(&:work) <= MOST_WORK
+          states = all_counts.reduce(1) { |product, count| product * (count + 1) }
+          @small = @treatments.size <= MOST_TREATMENTS && states <= MOST_STATES && fills.sum { |fill| fill.work(states) } <= MOST_WORK
         end
 
-        # @return [Array<Integer>] how often each kind is cut for these treatments
-        def counts(ids)
-          tally = ids.flat_map { |id| @treatments.fetch(id) }.map { |cut| kind_key(cut) }.tally
+        # @return [Array<Integer>] how often each kind is cut in all
+        def all_counts = @treatments.values.map { |cuts| counts_of(cuts) }.transpose.map(&:sum)
+
+        def counts_of(cuts)
+          tally = cuts.map { |cut| kind_key(cut) }.tally
           @kinds.map { |kind| tally.fetch(kind, 0) }
         end
 
-        def fills = @fills ||= @batches.map { |batch| fill(batch, counts(@treatments.keys)) }
+        # @return [Integer] the cuts of these treatments, packed
+        def packed(ids)
+          @packed ||= @treatments.transform_values { |cuts| sets.pack(counts_of(cuts)) }
+          ids.sum { |id| @packed.fetch(id) }
+        end
 
-        def fill(batch, counts) = BatchFill.new(batch.map { |piece| piece_fill(piece) }, batch.map { |piece| whole(piece.length) }, counts)
+        def sets = @sets ||= Multisets.new(all_counts)
+
+        def fills = @fills ||= @batches.map { |batch| BatchFill.new(batch.map { |piece| piece_fill(piece) }, batch.map { |piece| whole(piece.length) }, sets) }
 
         def piece_fill(piece)
           PieceFill.new(length: whole(piece.length), pattern_start: whole(piece.pattern_start), repeat: whole(@cloth.vertical_repeat),
@@ -72,7 +81,7 @@ module EarnestFold
         def with_batch(choices, fill)
           choices.each_with_object({}) do |(served, choice), following|
             subsets(@treatments.keys - served).each do |ids|
-              way = fill.ways[counts(ids)] or next
+              way = fill.ways[packed(ids)] or next
               better = added(choice, way, ids)
               key = (served + ids).sort
               following[key] = better unless following[key] && (following[key].rank <=> better.rank) <= 0
@@ -104,7 +113,7 @@ module EarnestFold
 
           fill = fills[@batches.index(batch)]
           waiting = ids.flat_map { |id| @treatments[id] }.group_by { |cut| kind_key(cut) }
-          batch.zip(fill.layout(counts(ids))).map do |piece, cuts|
+          batch.zip(fill.layout(packed(ids))).map do |piece, cuts|
             PiecePlan.new(id: piece.id, batch: piece.batch, length: piece.length, placed: cuts.map { |kind, from, to| Placed.new(cut: waiting[@kinds[kind]].shift, from: length(from), to: length(to)) })
           end
         end

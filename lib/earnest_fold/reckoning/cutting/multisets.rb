@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Cutting
+      # How many of each kind, packed into one whole number so that two of them are joined by one addition: a field of bits for
+      # each kind, with a guard bit above that shows at once when there are too many of it.
+      class Multisets
+        # @return [Array<Integer>] one of each kind
+        attr_reader :units
+
+        # @param most [Array<Integer>] of each kind
+        def initialize(most)
+          widths = most.map { |count| count.bit_length + 1 }
+          offsets = widths.each_with_object([0]) { |width, sums| sums << sums.last + width }
+          @units = offsets.first(most.size).map { |offset| 1 << offset }.freeze
+          @guards = offsets.drop(1).sum { |offset| 1 << (offset - 1) }
+          @limit = pack(most) | @guards
+        end
+
+        # @param counts [Array<Integer>] each at most what there is of its kind
+        # @return [Integer]
+        def pack(counts) = counts.each_with_index.sum { |count, kind| count * @units[kind] }
+
+        # @param sum [Integer] of two that fit
+        # @return [Boolean] whether it holds no more of any kind than there is
+        def fits?(sum) = (@limit - sum) & @guards == @guards
+      end
+    end
+  end
+end

@@ -13,9 +13,8 @@ module EarnestFold
       # @param made [Reckoning::ClothReckoning]
       # @param unit [Reckoning::Unit]
       # @param colour [String]
-      # @param names [Hash{String => String}] treatments by id, as people call them
-      def initialize(made, unit, colour:, names:)
-        @made, @unit, @colour, @names = made, unit, colour, names
+      def initialize(made, unit, colour:)
+        @made, @unit, @colour = made, unit, colour
         @cloth, @placed = made.cloth, made.endless.placed
         @length = made.length_to_order
         @rows = [(@length / ROW).round, 1].max

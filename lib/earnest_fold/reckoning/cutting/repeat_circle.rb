@@ -30,7 +30,7 @@ module EarnestFold
         # @return [Array<Integer>] the arcs' places in the list, in cutting order
         def order
           ending = best_ending
-          walk(flows(ending), ending)
+          walk(flows(ending))
         end
 
         private
@@ -91,7 +91,7 @@ module EarnestFold
         end
 
         # Hierholzer's path: go on while there is a way out, and write the way down going back.
-        def walk(flows, _ending)
+        def walk(flows)
           waiting = arcs_by_start
           path, trail = [[@index[@origin], nil]], []
           until path.empty?

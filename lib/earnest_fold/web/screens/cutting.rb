@@ -11,7 +11,7 @@ module EarnestFold
         def cloths = @cloths ||= reckoning ? reckoning.treatment.cloths.uniq.map { |cloth| R::ClothReckoning.of(cloth, [reckoning]) } : []
 
         # @return [String] SVG
-        def bolt(made) = Drawings::Bolt.new(made, unit, colour: sheet.colour(made.cloth), names: {}).to_s
+        def bolt(made) = Drawings::Bolt.new(made, unit, colour: sheet.colour(made.cloth)).to_s
 
         # @return [String] "left, width 2"
         def cut_name(cut)

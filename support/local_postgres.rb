@@ -103,13 +103,15 @@ class LocalPostgres
     end || raise(Trouble, "No port from #{FIRST_PORT} to #{FIRST_PORT + 199} is free for PostgreSQL: stop something that listens there.")
   end
 
-  # Under var/, or under /var/tmp where PostgreSQL's user can't get into the checkout.
+  # Under var/, or beside other programs' data where PostgreSQL's user can't get into the checkout; what tests leave may go
+  # with the next tidying up.
   def home
-    @home ||= [File.join(ROOT, "var", "postgres-#{@name}"), File.join("/var/tmp", "earnest-fold-#{Digest::SHA256.hexdigest(ROOT)[0, 12]}-#{@name}")]
+    @home ||= [File.join(ROOT, "var", "postgres-#{@name}"), File.join((@name == "app") ? "/var/lib" : "/var/tmp", "earnest-fold-#{Digest::SHA256.hexdigest(ROOT)[0, 12]}-#{@name}")]
       .find { |folder| usable?(folder) } || raise(Trouble, "The folder #{File.join(ROOT, "var")} belongs to someone else: start as that user, or remove it.")
   end
 
   def usable?(folder)
+    FileUtils.mkdir_p(File.dirname(folder))
     FileUtils.mkdir_p(folder, mode: 0o700)
     return false unless File.owned?(folder) || root?
     return true unless root?

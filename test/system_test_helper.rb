@@ -11,7 +11,7 @@ Browser.register
 Capybara.app = EarnestFold::Web::App
 Capybara.server = :puma, {Silent: true, Threads: "1:4", config_files: ["-"]}
 Capybara.default_driver = :chromium
-Capybara.default_max_wait_time = 5
+Capybara.default_max_wait_time = 10
 
 # A test in the real browser, with the demo house.
 class SystemTest < EarnestFoldTest

@@ -6,7 +6,7 @@ require_relative "random_jobs"
 # Laws that hold for every job, tried on many: whatever the heading, the cloth or the house's habits.
 class DocumentLawsTest < EarnestFoldTest
   R = EarnestFold::Reckoning
-  SEEDS = 250
+  SEEDS = 160
 
   def test_more_fullness_never_needs_less_cloth
     each_job do |document, seed|

@@ -47,6 +47,9 @@ module EarnestFold
       # @return [Boolean] whether what the tape dictates has to be reached and is kept to
       def dictates? = false
 
+      # @return [Boolean] whether it is drawn up by cords
+      def corded? = false
+
       # @return [Boolean] whether the fullness made can fall short of the fullness asked
       def can_be_thin? = true
 

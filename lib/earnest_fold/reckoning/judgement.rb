@@ -13,9 +13,6 @@ module EarnestFold
 
       def lined? = !treatment.lining.nil?
 
-      # @return [Boolean] whether the heading is drawn up by cords
-      def corded? = heading.is_a?(PencilPleat)
-
       def curtains = reckoning ? reckoning.curtains : []
     end
 

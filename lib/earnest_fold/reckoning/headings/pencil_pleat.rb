@@ -11,6 +11,8 @@ module EarnestFold
         hook_spacing: Declare.length(Length.mm(80), least: :over_zero))
       EXAMPLE = {"kind" => KIND, "fullness" => 2, "top_turn" => "4 cm", "tape_turn_in" => "3 cm", "hook_spacing" => "8 cm"}.freeze
 
+      def corded? = true
+
       def figures(task, _support)
         {tape_length: task.flat + tape_turn_in * 2, hooks: (task.span.finished_width / hook_spacing).ceil + 1}
       end

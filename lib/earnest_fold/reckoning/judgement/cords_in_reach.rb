@@ -12,7 +12,7 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {} if seen.treatment.site.small_children && seen.corded?
+          {} if seen.treatment.site.small_children && seen.heading.corded?
         end
       end
 

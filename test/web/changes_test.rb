@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_test_helper"
+require "minitest/mock"
 
 # Nothing is lost: changes can be looked at and taken back step by step; windows copied; things found again.
 class ChangesTest < WebTest
@@ -39,6 +40,18 @@ class ChangesTest < WebTest
     send_form(station(office, "take-back"), "version" => stale.to_s, "station" => "measure")
     assert_equal 409, last_response.status
     assert_equal "12 cm", office.treatments.first.spec["overlap"]
+  end
+
+  def test_a_change_at_the_very_same_moment_is_told_too
+    %w[take-back answer measure].each do |what|
+      racing = Module.new { define_method(:locked) { |*| raise EarnestFold::Store::Stale, "just now" } }
+      treatments = S::Treatments.new(workroom).extend(racing)
+      S::Treatments.stub(:new, treatments) do
+        send_form(station(office, what), "version" => office.treatments.first.version.to_s, "station" => "measure", "code" => "support_fitted", "answer" => "yes", "overlap" => "33", "unit" => "cm")
+      end
+      assert_equal 409, last_response.status, what
+      assert_match(/Someone else changed/, text)
+    end
   end
 
   def test_a_change_and_its_record_are_kept_together_or_not_at_all

@@ -43,6 +43,7 @@ module EarnestFold
 
       register Routes::Pages
       register Routes::Jobs
+      register Routes::Papers
       register Routes::Treatments
       register Routes::Cloths
       register Routes::Failures

@@ -15,31 +15,6 @@ module EarnestFold
             redirect to("/jobs/#{workroom.jobs.create(**form.values)}"), 303
           end
 
-          app.post("/jobs/import") do
-            form = Forms::ImportForm.new(params["file"])
-            next page(:import, Screens::Import.new(form.problems), status: 422) unless form.valid?
-
-            redirect to("/jobs/#{workroom.jobs.bring_in(**form.values)}"), 303
-          end
-
-          app.get("/jobs/:id/job.fold.json") do |id|
-            job = sheet(id)
-            content_type "application/json"
-            attachment "#{job.job.title.gsub(/[^\w-]+/, "-")}.fold.json"
-            Documents::JobWriter.new(job.kept).text
-          end
-
-          app.get("/jobs/:id/needs.csv") do |id|
-            job = sheet(id)
-            content_type "text/csv"
-            attachment "#{job.job.title.gsub(/[^\w-]+/, "-")}-needs.csv"
-            Documents::NeedsCsv.new(job.entries.filter_map(&:reckoning), job.cloths_needed, job.unit).text
-          end
-
-          app.get("/jobs/:id/read-back") { |id| page(:read_back, Screens::ReadBack.new(sheet(id))) }
-
-          app.get("/measure-sheet") { page(:measure_sheet, Screens::MeasureSheet.new) }
-
           app.get("/jobs/:id") { |id| page(:job, Screens::Job.new(sheet(id))) }
 
           app.post("/jobs/:id/windows") do |id|

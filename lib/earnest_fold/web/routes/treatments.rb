@@ -9,26 +9,32 @@ module EarnestFold
 
         def self.registered(app)
           app.helpers(Desk)
+          stations(app)
+          changes(app)
+        end
 
-          app.get("/jobs/:id/treatments/:treatment/ticket") do |id, treatment|
-            job = sheet(id)
-            page(:ticket, Screens::Cutting.new(job, job.fetch(number(treatment))))
-          end
-
+        def self.changes(app)
           app.get("/jobs/:id/treatments/:treatment/changes") do |id, treatment|
             job = sheet(id)
             entry = job.fetch(number(treatment))
             page(:changes, Screens::Changes.new(job, entry, workroom.treatments.changes(entry.id)))
           end
 
-          app.post("/jobs/:id/treatments/:treatment/take-back") { |id, treatment| take_back(sheet(id), number(treatment)) }
+          app.post("/jobs/:id/treatments/:treatment/take-back") { |id, treatment| take_back(id, number(treatment)) }
 
-          app.post("/jobs/:id/treatments/:treatment/answer") { |id, treatment| answer(sheet(id), number(treatment)) }
+          app.post("/jobs/:id/treatments/:treatment/answer") { |id, treatment| answer(id, number(treatment)) }
 
           app.post("/jobs/:id/treatments/:treatment/copy") do |id, treatment|
             entry = sheet(id).fetch(number(treatment))
             made = workroom.jobs.copy_window(number(id), entry.window, name: Words.say("job.copy_of", title: entry.title))
             redirect to("/jobs/#{number(id)}/treatments/#{made}/measure"), 303
+          end
+        end
+
+        def self.stations(app)
+          app.get("/jobs/:id/treatments/:treatment/ticket") do |id, treatment|
+            job = sheet(id)
+            page(:ticket, Screens::Cutting.new(job, job.fetch(number(treatment))))
           end
 
           SCREENS.each do |station, screen|
@@ -43,55 +49,58 @@ module EarnestFold
           end
         end
 
-        # Saving what was typed at a station.
+        # Changing a treatment, each time from the version that was shown.
         module Desk
           # @param screen [Class] of the station
           def save(screen, id, treatment)
-            job = sheet(id)
-            entry = job.fetch(treatment)
-            return stale(screen, job, entry) unless params["version"] == entry.record.version.to_s
-
-            form = Forms::TreatmentForm.new(job, entry.record, screen.paths(entry.record.spec), params, unit_shown(job))
-            workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.changed?
-            saved(screen, id, treatment, form)
-          rescue Store::Stale
-            stale(screen, job = sheet(id), job.fetch(treatment))
+            with_version(screen, id, treatment) do |job, entry|
+              form = Forms::TreatmentForm.new(job, entry.record, screen.paths(entry.record.spec), params, unit_shown(job))
+              workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.changed?
+              shown_again(screen, id, treatment, form)
+            end
           end
 
-          # @param job [JobSheet]
-          def take_back(job, treatment)
-            screen = SCREENS.fetch(params["station"], Screens::Measure)
-            entry = job.fetch(treatment)
-            return stale(screen, job, entry) unless params["version"] == entry.record.version.to_s
-
-            workroom.treatments.take_back(treatment, version: entry.record.version)
-            redirect to("/jobs/#{job.job.id}/treatments/#{treatment}/#{screen::STATION}"), 303
+          # Takes the last change back.
+          def take_back(id, treatment)
+            with_version(station_shown, id, treatment) do |_, entry|
+              workroom.treatments.take_back(treatment, version: entry.record.version)
+              shown_again(station_shown, id, treatment)
+            end
           end
 
           # Keeps the answer to a question with the treatment.
-          # @param job [JobSheet]
-          def answer(job, treatment)
-            screen = SCREENS.fetch(params["station"], Screens::Measure)
+          def answer(id, treatment)
+            with_version(station_shown, id, treatment) do |_, entry|
+              form = Forms::AnswerForm.new(entry.record, params)
+              workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.valid?
+              shown_again(station_shown, id, treatment)
+            end
+          end
+
+          # Where someone else was here in between, before or just now, what they left is shown, and said.
+          def with_version(screen, id, treatment)
+            job = sheet(id)
             entry = job.fetch(treatment)
             return stale(screen, job, entry) unless params["version"] == entry.record.version.to_s
 
-            form = Forms::AnswerForm.new(entry.record, params)
-            workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.valid?
-            return redirect(to("/jobs/#{job.job.id}/treatments/#{treatment}/#{screen::STATION}"), 303) unless htmx?
-
-            fresh = sheet(job.job.id.to_s)
-            page(:desk, screen.new(fresh, fresh.fetch(treatment), part: params["part"]))
+            yield job, entry
+          rescue Store::Stale
+            job = sheet(id)
+            stale(screen, job, job.fetch(treatment))
           end
 
-          def saved(screen, id, treatment, form)
-            return redirect(to(request.path_info), 303) if form.valid? && !htmx?
+          # @param form [Forms::TreatmentForm, nil] with what could not be taken
+          def shown_again(screen, id, treatment, form = nil)
+            taken = form.nil? || form.valid?
+            return redirect(to("/jobs/#{number(id)}/treatments/#{treatment}/#{screen::STATION}"), 303) if taken && !htmx?
 
             job = sheet(id)
-            page(:desk, screen.new(job, job.fetch(treatment), form: form, part: params["part"]), status: form.valid? ? 200 : 422)
+            page(:desk, screen.new(job, job.fetch(treatment), form: form, part: params["part"]), status: taken ? 200 : 422)
           end
 
-          # Someone else was here in between: show what they left, and say so.
           def stale(screen, job, entry) = page(:desk, screen.new(job, entry, notice: :changed_elsewhere, part: params["part"]), status: 409)
+
+          def station_shown = SCREENS.fetch(params["station"], Screens::Measure)
 
           def unit_shown(job) = Reckoning::Units::ALL.fetch(params["unit"], job.unit)
         end

@@ -6,7 +6,7 @@ require "test_helper"
 EarnestFold::Store.connect(ENV.fetch("DATABASE_URL")) unless EarnestFold::Store.connected?
 EarnestFold::Store.migrate
 # Made outside the tests' transactions, so that it outlives them.
-EarnestFold::Store.workroom
+EarnestFold::Store.workroom.house.read
 
 # A test with a database, which forgets everything afterwards.
 class StoreTest < EarnestFoldTest
@@ -24,7 +24,7 @@ class StoreTest < EarnestFoldTest
 
   def other_workroom
     row = S.db[:workrooms].returning.insert(name: "The Other Room").first
-    S::Workroom.new(row[:id], row[:name], row[:unit])
+    S::Workroom.new(row[:id])
   end
 
   # Counts the queries that the block makes; planning a prepared one is not another.

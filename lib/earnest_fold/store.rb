@@ -11,6 +11,8 @@ module EarnestFold
     Missing = Class.new(Error)
     # Someone else changed it since it was read.
     Stale = Class.new(Error)
+    # A name that has to be the only one is there already.
+    Taken = Class.new(Error)
     # The database can't be reached.
     Unreachable = Class.new(Error)
 
@@ -66,7 +68,7 @@ module EarnestFold
     # @api private
     def first_workroom
       row = guard { db[:workrooms].order(:id).first || db[:workrooms].returning.insert(name: "Saltmarsh Lane Curtains").first }
-      Workroom.new(row[:id], row[:name], row[:unit])
+      Workroom.new(row[:id])
     end
 
     # @raise [Error] in place of what the database library raises

@@ -38,6 +38,9 @@ module EarnestFold
     # @return [Boolean]
     def say?(key) = TEXTS.key?(key)
 
+    # @return [Array<String>] the keys of all texts
+    def keys = TEXTS.keys
+
     # @param key [String]
     # @return [String] the words with their places still open
     # @raise [KeyError]
@@ -102,6 +105,15 @@ module EarnestFold
     # @return [String]
     def check(check, unit) = say("checks.#{check.code}", unit: unit, **check.data)
 
+    # @param remark [Reckoning::Remark]
+    # @return [String] in the words of its form, where it has several
+    def remark(remark, unit)
+      key = ["judgement.#{remark.code}", *remark.data[:form]].join("_")
+      data = remark.data.except(:form)
+      data = data.merge(feature: say("wall.#{data[:feature]}").downcase) if data[:feature]
+      say(key, unit: unit, **data)
+    end
+
     # @param problem [Reckoning::Problem]
     # @return [String]
     def problem(problem, unit = R::Units::CM)
@@ -126,7 +138,10 @@ module EarnestFold
     # @return [String]
     def field_label(path)
       key = "fields.#{path.tr(".", "_")}"
-      say?(key) ? say(key) : say("fields.another_reading", number: path[/\d+\z/])
+      return say(key) if say?(key)
+
+      wall, feature, figure = path.split(".")
+      (wall == "wall") ? "#{say("wall.#{feature}")}: #{say("wall_fields.#{figure}")}" : say("fields.another_reading", number: path[/\d+\z/])
     end
 
     # @param problem [Reckoning::Problem]

@@ -10,7 +10,8 @@ module EarnestFold
       LIKELY = {length: R::Length.mm(1800), reading: R::Length.mm(2140)}.freeze
       # What is drawn: lengths are nil where nobody has measured yet. `readings` by place (left, middle, right);
       # `spans` are the curtains' shares of the support (0 to 1), `overlap` how much they cross.
-      Measured = R::Value.define(:length, :readings, :stand_up, :offset, :overlap, :shares, :return_left, :return_right, :colour, :kind)
+      # `features` are what is on the wall behind, by name; `stacks` where the curtains stand when drawn back (from, to).
+      Measured = R::Value.define(:length, :readings, :stand_up, :offset, :overlap, :shares, :return_left, :return_right, :colour, :kind, :features, :stacks)
 
       # @param measured [Measured]
       # @param says [String]
@@ -26,7 +27,9 @@ module EarnestFold
       # @return [String]
       def to_s
         floor
+        features
         curtains
+        stacks
         support
         drops
         length_dimension
@@ -64,8 +67,27 @@ module EarnestFold
         end
       end
 
+      # Behind the curtains, so drawn before them; the cloth lets them shine through.
+      def features
+        @m.features.each do |name, feature|
+          x, y = left + @scale[feature.from_left], datum + @scale[feature.down]
+          wide, tall = [@scale[feature.width], 5].max, [@scale[feature.height], 5].max
+          @svg.rect(x, y, wide, tall, class: "feature #{name}")
+          @svg.path(["M", x + wide / 2, y, "v", tall, "M", x, y + tall / 2, "h", wide], class: "glazing") if name == :glass
+        end
+      end
+
+      # What the drawn-back curtains cover, at the foot, where it hides nothing.
+      def stacks
+        @m.stacks.each do |from, to|
+          x1, x2 = left + @scale[from], left + @scale[to]
+          @svg.rect(x1, top_edge, x2 - x1, hem_edge - top_edge, class: "stack")
+          Dimension.across(@svg, x1, x2, hem_edge - 12)
+        end
+      end
+
       def curtain(x1, x2)
-        @svg.rect(x1, top_edge, x2 - x1, hem_edge - top_edge, fill: @m.colour, class: @m.length ? "cloth" : "cloth likely")
+        @svg.rect(x1, top_edge, x2 - x1, hem_edge - top_edge, fill: @m.colour, class: @m.length ? "cloth sheer" : "cloth likely")
         folds = [((x2 - x1) / 11).round, 2].max
         @svg.path((1...folds).flat_map { |fold| ["M", x1 + (x2 - x1) * fold / folds, top_edge + 3, "V", hem_edge - 1] }, class: "fold")
         @svg.line(x1, hem_edge, x2, hem_edge, class: "hem-edge")

@@ -25,7 +25,6 @@ module EarnestFold
       def to_s
         elevation
         hooks
-        plan
         @svg.to_s
       end
 
@@ -73,17 +72,6 @@ module EarnestFold
       end
 
       def step = (@hooks.size > 1) ? width / (@hooks.size - 1) : width
-
-      # Seen from above: folds as deep as the cloth has to go, for the fullness made.
-      def plan
-        pitch = width / gathers
-        depth = [pitch / 2 * Math.sqrt([@curtain.fullness.to_f**2 - 1, 0].max), 40].min
-        y = 266
-        steps = Array.new(gathers) { ["q", pitch / 4, -2 * depth, pitch / 2, 0, "q", pitch / 4, 2 * depth, pitch / 2, 0] }.flatten
-        @svg.line(left - 14, y - 48, left + width + 14, y - 48, class: "wall")
-        @svg.path(["M", left, y, *steps], class: "plan")
-        @svg.text(left, HEIGHT - 6, Words.say("drawings.from_above"), class: "edge", text_anchor: "start")
-      end
     end
   end
 end

@@ -30,7 +30,7 @@ module EarnestFold
     # A cloth: width with its selvedges, its pattern, and what it does. `selvedge` is at each edge; `vertical_repeat` 0 is
     # plain; `mass` in g per m² and `price` per metre are nil where unknown.
     class Cloth < Value.define(:id, :name, :use, :width, :selvedge, :selvedge_in_seam, :vertical_repeat, :horizontal_repeat, :match,
-      :one_way, :coated, :shrink_percent, :square_off, :mass, :price, :order_step, :pieces)
+      :one_way, :coated, :frays, :creeps, :curls, :loose, :shrink_percent, :square_off, :mass, :price, :order_step, :pieces)
       USES = %w[face lining interlining].freeze
       MATCHES = %w[straight half_drop].freeze
       ORDER_STEP = Length.mm(100)
@@ -39,6 +39,7 @@ module EarnestFold
         selvedge: Declare.length(Length::ZERO), selvedge_in_seam: Declare.flag(false),
         vertical_repeat: Declare.length(Length::ZERO), horizontal_repeat: Declare.length(Length::ZERO),
         match: Declare.choice(MATCHES, "straight"), one_way: Declare.flag(false), coated: Declare.flag(false),
+        frays: Declare.flag(false), creeps: Declare.flag(false), curls: Declare.flag(false), loose: Declare.flag(false),
         shrink_percent: Declare.number(0r, least: 0, under: 50), square_off: Declare.length(Length::ZERO),
         mass: Declare.number(nil, least: 0, most: 100_000), price: [FieldKinds::PriceKind.new, nil],
         order_step: Declare.length(ORDER_STEP, least: :over_zero),

@@ -94,6 +94,16 @@ module EarnestFold
       # @return [Array<Line>] how the figures came about
       def working(_task, _figures) = []
 
+      # @param task [HeadingTask]
+      # @param figures [Hash]
+      # @return [Integer] folds the curtain makes when it hangs, at least one
+      def folds(task, _figures) = Folds.gathered(task.flat)
+
+      # @param task [HeadingTask]
+      # @param figures [Hash]
+      # @return [Length] how far the folds reach from the line they hang on, about
+      def fold_depth(task, figures) = Folds.depth(task.flat, task.span.finished_width, folds(task, figures))
+
       # @return [Symbol] :hook where it hangs from hooks or rings, :pole where it goes round the pole itself
       def bears_on = :hook
 

@@ -6,14 +6,17 @@ module EarnestFold
     # (:ask) or cautions people (:caution), and the facts for its words.
     Remark = Value.define(:code, :station, :manner, :data)
 
-    # What the judgement looks at. `reckoning` is nil before the cloth is chosen; `answers` are the codes of the questions that
-    # have been answered.
-    JudgementCase = Value.define(:treatment, :reckoning, :answers) do
+    # What the judgement looks at. `reckoning` is nil before the cloth is chosen; `behind` is the next layer towards the glass at
+    # the same window, nil where there is none; `house` is what the workroom decides once.
+    JudgementCase = Value.define(:treatment, :reckoning, :behind, :house) do
       def heading = treatment.heading
 
       def lined? = !treatment.lining.nil?
 
       def curtains = reckoning ? reckoning.curtains : []
+
+      # @return [Array<Curtain>] as asked for, where no cloth is chosen yet
+      def likely_curtains = reckoning ? curtains : treatment.spans.map { |span| Curtain.asked(treatment, span) }
     end
 
     # The judgement: one rule a file in judgement/, a module with `CODE`, `STATION`, `MANNER` and `call(case)`, which gives the
@@ -27,17 +30,19 @@ module EarnestFold
 
       # @param treatment [Treatment] with or without its cloths
       # @param reckoning [TreatmentReckoning, nil]
-      # @param answers [Array<String>]
+      # @param answers [Array<String>] the codes of the questions that have been answered
+      # @param behind [Treatment, nil] the next layer towards the glass
+      # @param house [HouseRules]
       # @param station [String, nil] only what speaks there
       # @return [Array<Remark>] cautions first, then questions, then the rest
-      def of(treatment, reckoning, answers = [], station: nil)
-        looked_at = JudgementCase.new(treatment: treatment, reckoning: reckoning, answers: answers)
+      def of(treatment, reckoning, answers = [], station: nil, behind: nil, house: HouseRules::USUAL)
+        looked_at = JudgementCase.new(treatment: treatment, reckoning: reckoning, behind: behind, house: house)
         rules = station ? Rules.select { |rule| station == rule::STATION } : Rules
-        rules.filter_map { |rule| remark(rule, looked_at) }.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
+        rules.filter_map { |rule| remark(rule, looked_at, answers) }.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
       end
 
-      def remark(rule, looked_at)
-        return if rule::MANNER == :ask && looked_at.answers.include?(rule::CODE)
+      def remark(rule, looked_at, answers)
+        return if rule::MANNER == :ask && answers.include?(rule::CODE)
 
         data = rule.call(looked_at)
         data && Remark.new(code: rule::CODE, station: rule::STATION, manner: rule::MANNER, data: data)

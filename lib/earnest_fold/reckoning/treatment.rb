@@ -4,7 +4,7 @@ module EarnestFold
   module Reckoning
     # One set of curtains at a window, as asked for. `face` is a {Cloth}; `lining` and `interlining` are nil where there is none.
     class Treatment < Value.define(:id, :name, :support, :opening, :return_left, :return_right, :overlap, :ease, :drop, :heading, :making,
-      :face, :run, :pattern, :lining, :interlining, :site)
+      :face, :run, :pattern, :lining, :interlining, :site, :wall, :notes)
       # The heading is read apart, by the fields of its kind.
       FIELDS = Fields.new(
         id: Declare.id, name: Declare.text,
@@ -19,7 +19,9 @@ module EarnestFold
         pattern: Declare.record(Pattern::FIELDS, Pattern::FREE) { |values, _| Pattern.new(**values) },
         lining: Declare.record(Lining::FIELDS, nil) { |values, _| Lining.new(**values) },
         interlining: Declare.record(Interlining::FIELDS, nil) { |values, _| Interlining.new(**values) },
-        site: Declare.record(Site::FIELDS, Site::UNKNOWN) { |values, _| Site.new(**values) }
+        site: Declare.record(Site::FIELDS, Site::UNKNOWN) { |values, _| Site.new(**values) },
+        wall: Declare.record(Wall::FIELDS, Wall::BARE) { |values, _| Wall.new(**values) },
+        notes: Declare.text("", most: 2000)
       )
 
       # @return [Widths, nil] what widths of the face give; nil before there is a face

@@ -6,8 +6,8 @@ module EarnestFold
     class Jobs
       MOST_LISTED = 200
       JOINED = [
-        Sequel[:jobs][:id].as(:job_id), :title, :unit, Sequel[:jobs][:version].as(:job_version), Sequel[:jobs][:updated_at], :extras,
-        Sequel[:windows][:id].as(:window_id), :room, :name, Sequel[:treatments][:id], :spec, Sequel[:treatments][:version], :undoable
+        Sequel[:jobs][:id].as(:job_id), :title, :unit, Sequel[:jobs][:version].as(:job_version), Sequel[:jobs][:updated_at], :extras, :notes, :archived,
+        Sequel[:windows][:id].as(:window_id), :room, :name, Sequel[:treatments][:id], :spec, Sequel[:treatments][:version], :undoable, :put_away
       ].freeze
       IN_ORDER = [Sequel[:windows][:position], Sequel[:windows][:id], Sequel[:treatments][:position], Sequel[:treatments][:id]].freeze
       private_constant :JOINED, :IN_ORDER
@@ -16,10 +16,11 @@ module EarnestFold
         @workroom = workroom
       end
 
+      # @param archived [Boolean] those in the archive, or those that aren't
       # @return [Array<Records::JobLine>] the last changed first, at most MOST_LISTED
-      def list
+      def list(archived: false)
         Store.guard do
-          @workroom.rows(:jobs).left_join(:windows, job_id: :id, workroom_id: @workroom.id).group(Sequel[:jobs][:id])
+          @workroom.rows(:jobs).where(archived: archived).left_join(:windows, job_id: :id, workroom_id: @workroom.id).group(Sequel[:jobs][:id])
             .select { [jobs[:id], jobs[:title], jobs[:unit], jobs[:updated_at], count(windows[:id]).as(:windows), string_agg(windows[:room], "\n").as(:rooms)] }
             .order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel.desc(Sequel[:jobs][:id])).limit(MOST_LISTED).map { |row| line(row) }
         end
@@ -53,6 +54,37 @@ module EarnestFold
       # @param unit [String] "cm", "mm" or "in"
       # @raise [Missing]
       def set_unit(id, unit) = change(id, unit: unit)
+
+      # @param notes [String]
+      # @raise [Missing]
+      def set_notes(id, notes) = change(id, notes: notes)
+
+      # Into the archive, or out of it.
+      # @raise [Missing]
+      def archive(id, archived) = change(id, archived: archived)
+
+      # A window one place up or down among the windows of its job; at the end nothing moves.
+      # @param by [Integer] −1 or 1
+      # @raise [Missing]
+      def move_window(id, window, by:) = @workroom.transaction { swap(:windows, @workroom.rows(:windows).where(job_id: id), window, by) && change(id) }
+
+      # A layer one place towards the glass or the room.
+      # @param by [Integer] −1 or 1
+      # @raise [Missing]
+      def move_layer(id, window, treatment, by:) = @workroom.transaction { swap(:treatments, @workroom.rows(:treatments).where(window_id: window), treatment, by) && change(id) }
+
+      # One more layer at a window.
+      # @param window [Records::Window] of this job
+      # @param behind [Boolean] towards the glass, or towards the room
+      # @return [Integer] the treatment's id
+      def add_layer(id, window, spec, behind:)
+        @workroom.transaction do
+          change(id)
+          rows = @workroom.rows(:treatments).where(window_id: window.id)
+          position = behind ? rows.min(:position) - 1 : rows.max(:position) + 1
+          @workroom.insert(:treatments, window_id: window.id, position: position, spec: Sequel.pg_jsonb(spec))[:id]
+        end
+      end
 
       # @param spec [Hash] the first treatment at the window
       # @return [Integer] the treatment's id
@@ -111,6 +143,17 @@ module EarnestFold
         spec.merge("face" => ids.fetch(spec["face"]), **inner)
       end
 
+      # Changes places with the neighbour; all are numbered afresh, so that equal positions part.
+      def swap(table, rows, id, by)
+        ids = rows.for_update.order(:position, :id).select_map(:id)
+        place = ids.index(id) or raise(Missing, "no #{table} #{id}")
+        other = place + by
+        return if other.negative? || other >= ids.size
+
+        ids[place], ids[other] = ids[other], ids[place]
+        ids.each_with_index { |one, index| @workroom.rows(table).where(id: one).update(position: index + 1) }
+      end
+
       def change(id, **values)
         changed = Store.guard { @workroom.rows(:jobs).where(id: id).update(**values, version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP) }
         raise Missing, "no job #{id}" if changed.zero?
@@ -126,7 +169,7 @@ module EarnestFold
         windows = rows.select { |row| row[:window_id] }.chunk_while { |one, other| one[:window_id] == other[:window_id] }.map { |of_one| window_record(of_one) }
         job = rows.first
         Records::Job.new(id: job[:job_id], title: job[:title], unit: job[:unit], version: job[:job_version], updated_at: job[:updated_at],
-          extras: Records.plain(job[:extras]), windows: windows.freeze)
+          extras: Records.plain(job[:extras]), notes: job[:notes], archived: job[:archived], windows: windows.freeze)
       end
 
       def window_record(rows)

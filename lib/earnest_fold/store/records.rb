@@ -4,13 +4,13 @@ module EarnestFold
   module Store
     # What the store hands out: frozen, with no tie to the database. A `spec` is a plain Hash as the job format writes it.
     module Records
-      Job = Reckoning::Value.define(:id, :title, :unit, :version, :updated_at, :extras, :windows) do
+      Job = Reckoning::Value.define(:id, :title, :unit, :version, :updated_at, :extras, :notes, :archived, :windows) do
         # @return [Array<Treatment>]
         def treatments = windows.flat_map(&:treatments)
       end
       Window = Reckoning::Value.define(:id, :room, :name, :treatments)
-      Treatment = Reckoning::Value.define(:id, :spec, :version, :undoable)
-      Change = Reckoning::Value.define(:before, :after, :taken_back, :at)
+      Treatment = Reckoning::Value.define(:id, :spec, :version, :undoable, :put_away)
+      Change = Reckoning::Value.define(:before, :after, :taken_back, :at, :by)
       Cloth = Reckoning::Value.define(:id, :spec, :colour, :version)
       # The colour of a cloth of which nobody has said any.
       UNDYED = "#e6dcc6"

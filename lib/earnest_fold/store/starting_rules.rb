@@ -2,22 +2,13 @@
 
 module EarnestFold
   module Store
-    # What a new treatment starts from: the workroom's usual allowances, in round figures of the tape that is used.
+    # The sets of rules that a workroom begins with, in round figures of each tape. From then on they are the workroom's own.
     module StartingRules
-      METRIC = {
-        "support" => {"kind" => "track"}, "opening" => {"kind" => "pair"}, "drop" => {"readings" => []},
-        "heading" => {"kind" => "pencil_pleat", "fullness" => "2", "top_turn" => "4 cm", "tape_turn_in" => "3 cm", "hook_spacing" => "8 cm"},
-        "making" => {"hem" => {"kind" => "double", "depth" => "8 cm"}, "side" => {"kind" => "single", "depth" => "4 cm", "turn_under" => "1 cm"}, "seam" => "1.5 cm"},
-        "lining" => {"lift" => "2.5 cm", "inset" => "0 cm", "side_turn" => "2 cm", "top" => "4 cm", "hem" => {"kind" => "double", "depth" => "5 cm"}}
-      }.freeze
-      INCHES = {
-        "support" => {"kind" => "track"}, "opening" => {"kind" => "pair"}, "drop" => {"readings" => []},
-        "heading" => {"kind" => "pencil_pleat", "fullness" => "2", "top_turn" => "1 1/2 in", "tape_turn_in" => "1 in", "hook_spacing" => "3 in"},
-        "making" => {"hem" => {"kind" => "double", "depth" => "3 in"}, "side" => {"kind" => "single", "depth" => "1 1/2 in", "turn_under" => "1/2 in"}, "seam" => "5/8 in"},
-        "lining" => {"lift" => "1 in", "inset" => "0 in", "side_turn" => "3/4 in", "top" => "1 1/2 in", "hem" => {"kind" => "double", "depth" => "2 in"}}
-      }.freeze
+      def self.allowance(kind, depth, turn_under = nil) = {"kind" => kind, "depth" => depth, "turn_under" => turn_under}.compact
+      private_class_method :allowance
 
-      HEADINGS = {
+      METRIC_HEADINGS = {
+        "pencil_pleat" => {"fullness" => "2", "top_turn" => "4 cm", "tape_turn_in" => "3 cm", "hook_spacing" => "8 cm"},
         "hand_pleat" => {"style" => "triple", "fullness" => "2.2", "buckram" => "12.5 cm", "buckram_folds" => 1, "space" => {"min" => "9 cm", "target" => "10.5 cm", "max" => "12 cm"},
                          "take_up" => {"min" => "11 cm", "target" => "14 cm", "max" => "17 cm"}, "tolerance" => "15 mm"},
         "eyelet" => {"fullness" => "1.8", "pitch" => "15 cm", "top_turn" => "10 cm"}, "wave" => {"glider_spacing" => "80 mm", "hook_pitch" => "176 mm", "tape_turn_in" => "10 mm", "top_turn" => "90 mm"},
@@ -26,19 +17,40 @@ module EarnestFold
         "tab_top" => {"fullness" => "1.5", "top_turn" => "1.5 cm", "tab_width" => "5 cm", "tab_drop" => "5 cm", "tab_spacing" => "16 cm"},
         "clip_ring" => {"fullness" => "1.5", "top_turn" => "5 cm", "clip_spacing" => "14 cm"}, "webbing" => {"fullness" => "1.75", "top_turn" => "10 cm", "eyelet_spacing" => "12 in"}
       }.freeze
-
-      module_function
-
-      # @param kind [String]
-      # @return [Hash] a heading of that kind in the job format; its hardware in its own unit, whatever tape is used
-      def heading(kind, unit) = {"kind" => kind}.merge(HEADINGS.fetch(kind) { self.for(unit)["heading"] })
-
-      # @param unit [Reckoning::Unit]
-      # @return [Hash] in the job format; its "lining" is for when one is chosen
-      def for(unit) = unit.inches? ? INCHES : METRIC
-
-      # @return [Hash] a treatment's spec, unlined
-      def spec(unit) = self.for(unit).except("lining")
+      # Only what an inch tape rounds otherwise; hardware keeps its own unit, whatever tape is used.
+      INCH_HEADINGS = {
+        "pencil_pleat" => {"top_turn" => "1 1/2 in", "tape_turn_in" => "1 in", "hook_spacing" => "3 in"},
+        "hand_pleat" => {"buckram" => "5 in", "space" => {"min" => "3 1/2 in", "target" => "4 in", "max" => "4 3/4 in"}, "take_up" => {"min" => "4 1/2 in", "target" => "5 1/2 in", "max" => "6 3/4 in"}, "tolerance" => "5/8 in"},
+        "eyelet" => {"pitch" => "6 in", "top_turn" => "4 in"}, "rod_pocket" => {"frill" => "3/4 in", "pocket" => "1 5/8 in", "turn_under" => "5/8 in"},
+        "tab_top" => {"top_turn" => "5/8 in", "tab_width" => "2 in", "tab_drop" => "2 in", "tab_spacing" => "6 1/4 in"}, "clip_ring" => {"top_turn" => "2 in", "clip_spacing" => "5 1/2 in"}, "webbing" => {"top_turn" => "4 in"}
+      }.freeze
+      HAND_FINISHED = {
+        "metric" => {"making" => {"hem" => allowance("double", "8 cm"), "side" => allowance("single", "4 cm", "1 cm"), "seam" => "1.5 cm", "squaring" => "0 cm", "width_step" => "whole", "trim" => "full_widths"},
+                     "lining" => {"lift" => "2.5 cm", "inset" => "0 cm", "side_turn" => "2 cm", "top" => "4 cm", "hem" => allowance("double", "5 cm")}, "headings" => METRIC_HEADINGS},
+        "inches" => {"making" => {"hem" => allowance("double", "3 in"), "side" => allowance("single", "1 1/2 in", "1/2 in"), "seam" => "5/8 in"},
+                     "lining" => {"lift" => "1 in", "inset" => "0 in", "side_turn" => "3/4 in", "top" => "1 1/2 in", "hem" => allowance("double", "2 in")}, "headings" => INCH_HEADINGS}
+      }.freeze
+      # The face wraps to the back by the side's depth; lining and face are sewn right sides together.
+      MACHINE_BAGGED = {
+        "metric" => {"making" => {"hem" => allowance("double", "7.5 cm"), "side" => allowance("single", "3.5 cm", "1.5 cm"), "seam" => "1.5 cm", "squaring" => "0 cm", "width_step" => "whole", "trim" => "full_widths"},
+                     "lining" => {"lift" => "3 cm", "inset" => "3.5 cm", "side_turn" => "1.5 cm", "top" => "4 cm", "hem" => allowance("single", "5 cm", "1 cm")}, "headings" => METRIC_HEADINGS},
+        "inches" => {"making" => {"hem" => allowance("double", "3 in"), "side" => allowance("single", "1 3/8 in", "5/8 in"), "seam" => "5/8 in"},
+                     "lining" => {"lift" => "1 1/8 in", "inset" => "1 3/8 in", "side_turn" => "5/8 in", "top" => "1 1/2 in", "hem" => allowance("single", "2 in", "3/8 in")}, "headings" => INCH_HEADINGS}
+      }.freeze
+      UNLINED = {
+        "metric" => {"making" => {"hem" => allowance("double", "8 cm"), "side" => allowance("double", "2 cm"), "seam" => "1 cm", "squaring" => "0 cm", "width_step" => "whole", "trim" => "full_widths"},
+                     "headings" => METRIC_HEADINGS},
+        "inches" => {"making" => {"hem" => allowance("double", "3 in"), "side" => allowance("double", "3/4 in"), "seam" => "3/8 in"}, "headings" => INCH_HEADINGS}
+      }.freeze
+      HALL = {
+        "metric" => {"making" => {"hem" => allowance("double", "15 cm"), "side" => allowance("double", "5 cm"), "seam" => "2 cm", "squaring" => "5 cm", "width_step" => "whole", "trim" => "full_widths"},
+                     "headings" => METRIC_HEADINGS.merge("webbing" => {"fullness" => {"percent_added" => "75"}, "top_turn" => "10 cm", "eyelet_spacing" => "30 cm"})},
+        "inches" => {"making" => {"hem" => allowance("double", "6 in"), "side" => allowance("double", "2 in"), "seam" => "3/4 in", "squaring" => "2 in"},
+                     "headings" => INCH_HEADINGS.merge("webbing" => {"top_turn" => "4 in", "eyelet_spacing" => "12 in"})}
+      }.freeze
+      SETS = {"Hand-finished, lined" => HAND_FINISHED, "Machine-bagged" => MACHINE_BAGGED, "Unlined" => UNLINED, "Hall" => HALL}.freeze
+      # A window nobody has measured.
+      UNMEASURED = {"support" => {"kind" => "track"}, "opening" => {"kind" => "pair"}, "drop" => {"readings" => []}}.freeze
     end
   end
 end

@@ -8,7 +8,7 @@ module EarnestFold
 
       # @return [Records::Treatment]
       def self.record(row)
-        Records::Treatment.new(id: row[:id], spec: Records.plain(row[:spec]), version: row[:version], undoable: row[:undoable])
+        Records::Treatment.new(id: row[:id], spec: Records.plain(row[:spec]), version: row[:version], undoable: row[:undoable], put_away: row[:put_away])
       end
 
       def initialize(workroom)
@@ -23,7 +23,7 @@ module EarnestFold
         @workroom.transaction do
           before = locked(id, version)[:spec]
           write(id, spec, version, Sequel[:undoable] + 1)
-          @workroom.insert(:changes, treatment_id: id, before: before, after: Sequel.pg_jsonb(spec))
+          @workroom.insert(:changes, treatment_id: id, before: before, after: Sequel.pg_jsonb(spec), by: @workroom.by)
         end
       end
 
@@ -40,6 +40,13 @@ module EarnestFold
           rows_of_changes(id).where(id: last[:id]).update(taken_back: true)
           true
         end
+      end
+
+      # Puts a treatment away, or brings it back; nothing of it is lost.
+      # @raise [Missing]
+      def put_away(id, away)
+        changed = Store.guard { @workroom.rows(:treatments).where(id: id).update(put_away: away, version: Sequel[:version] + 1) }
+        raise Missing, "treatment #{id}" if changed.zero?
       end
 
       # @return [Array<Records::Change>] the last first, at most MOST_CHANGES
@@ -67,7 +74,7 @@ module EarnestFold
       def rows_of_changes(id) = @workroom.rows(:changes).where(treatment_id: id)
 
       def change(row)
-        Records::Change.new(before: Records.plain(row[:before]), after: Records.plain(row[:after]), taken_back: row[:taken_back], at: row[:at])
+        Records::Change.new(before: Records.plain(row[:before]), after: Records.plain(row[:after]), taken_back: row[:taken_back], at: row[:at], by: row[:by])
       end
     end
   end

@@ -4,12 +4,17 @@ module EarnestFold
   module Store
     # A workroom and everything that belongs to it: the only door to the rows.
     class Workroom
-      attr_reader :id, :name, :unit
+      # Who is at work: their name, or "" where nobody has said.
+      attr_reader :id, :by
 
-      def initialize(id, name, unit)
-        @id, @name, @unit = id, name, unit
+      def initialize(id, by: "")
+        @id, @by = id, by
         freeze
       end
+
+      # @param name [String]
+      # @return [Workroom] the same, with changes in that person's name
+      def as(name) = Workroom.new(id, by: name)
 
       # @return [Jobs]
       def jobs = Jobs.new(self)
@@ -19,6 +24,12 @@ module EarnestFold
 
       # @return [Cloths]
       def cloths = Cloths.new(self)
+
+      # @return [House]
+      def house = House.new(self)
+
+      # @return [People]
+      def people = People.new(self)
 
       # @param table [Symbol]
       # @return [Sequel::Dataset] this workroom's rows alone

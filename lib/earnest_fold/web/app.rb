@@ -42,7 +42,9 @@ module EarnestFold
       end
 
       register Routes::Pages
+      register Routes::House
       register Routes::Jobs
+      register Routes::Windows
       register Routes::Papers
       register Routes::Treatments
       register Routes::Cloths

@@ -7,12 +7,15 @@ module EarnestFold
   module Web
     # What the routes and the views share. Methods that end in `_html` give markup, everything they fill in escaped.
     module Helpers
-      # @return [Store::Workroom]
-      def workroom = @workroom ||= Store.workroom
+      # @return [Store::Workroom] in the name of whoever said who they are
+      def workroom = @workroom ||= Store.workroom.as(session["person"].to_s)
+
+      # @return [Store::House::Record]
+      def house = @house ||= workroom.house.read
 
       # @param id [String] from the path
       # @return [JobSheet]
-      def sheet(id) = JobSheet.new(workroom.jobs.find(number(id)), workroom.cloths.all)
+      def sheet(id) = JobSheet.new(workroom.jobs.find(number(id)), workroom.cloths.all, workroom.house.read)
 
       # @param text [String]
       # @return [Integer]

@@ -9,16 +9,22 @@ module EarnestFold
       Entry = Reckoning::Value.define(:record, :window, :reckoning, :problems) do
         def id = record.id
 
-        def title = window.name.empty? ? window.room : window.name
+        # @return [String] its own name where it has one, as layers do; else the window's
+        def title
+          place = window.name.empty? ? window.room : window.name
+          own = record.spec["name"].to_s
+          own.empty? ? place : "#{place}, #{own}"
+        end
       end
 
-      attr_reader :job, :unit, :cloth_records
+      attr_reader :job, :unit, :cloth_records, :settled
 
       # @param job [Store::Records::Job]
       # @param cloth_records [Array<Store::Records::Cloth>]
-      def initialize(job, cloth_records)
-        @job = job
-        @unit = Reckoning::Units.fetch(job.unit)
+      # @param settled [Store::House::Record] what the house has decided
+      def initialize(job, cloth_records, settled)
+        @job, @settled = job, settled
+        @unit = house.unit(job.unit)
         @cloth_records = cloth_records
         @cloths = Hash.new { |cloths, id| cloths[id] = find_cloth(id) }
       end
@@ -30,10 +36,30 @@ module EarnestFold
         values && Reckoning::Cloth.build(values, place)
       end
 
-      # @return [Array<Entry>] in order of the windows
+      # @return [Reckoning::HouseRules]
+      def house = settled.rules
+
+      # @return [Array<Entry>] in order of the windows, without what is put away
       def entries
-        @entries ||= job.windows.flat_map { |window| window.treatments.map { |record| entry(window, record) } }
+        @entries ||= job.windows.flat_map { |window| window.treatments.reject(&:put_away).map { |record| entry(window, record) } }
       end
+
+      # @return [Array<Entry>] what is put away, unreckoned
+      def put_away
+        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoning: nil, problems: []) } }
+      end
+
+      # @return [Array<Entry>] the layers of an entry's window, from the glass to the room
+      def layers(entry) = entries.select { |other| other.window.id == entry.window.id }
+
+      # @return [Reckoning::Treatment, nil] the next layer towards the glass
+      def behind(entry)
+        near = layers(entry).then { |row| (place = row.index(entry)) && place.positive? && row[place - 1] } or return
+        near.reckoning ? near.reckoning.treatment : before_cloth(near)
+      end
+
+      # @return [Store::RuleSet, nil] the set that a treatment takes
+      def rule_set(entry) = settled.set(entry.record.spec["rules"])
 
       # @return [Entry]
       # @raise [Store::Missing]
@@ -70,10 +96,13 @@ module EarnestFold
         used = job.treatments.flat_map { |made| [made.spec["face"], made.spec.dig("lining", "cloth"), made.spec.dig("interlining", "cloth")] }.compact.uniq
         cloths = cloth_records.select { |record| used.include?(record.id.to_s) }
         Documents::JobWriter::Kept.new(title: job.title, unit: job.unit, extras: job.extras, cloths: cloths.to_h { |record| [record.id.to_s, record.spec] },
-          windows: job.windows.map { |window| [window.id.to_s, window.room, window.name, window.treatments.to_h { |made| [made.id.to_s, made.spec] }] })
+          windows: job.windows.map { |window| [window.id.to_s, window.room, window.name, window.treatments.reject(&:put_away).to_h { |made| [made.id.to_s, named_rules(made.spec)] }] })
       end
 
       private
+
+      # A set's number means nothing elsewhere: out of the house it goes by its name.
+      def named_rules(spec) = spec["rules"] ? spec.merge({"rules" => settled.set(spec["rules"])&.name}.compact) : spec
 
       # Only the cloths that treatments use are read: a workroom has many more.
       def find_cloth(id)

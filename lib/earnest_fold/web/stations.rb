@@ -8,7 +8,7 @@ module EarnestFold
       # Where a check speaks; what isn't named here speaks at the cloth.
       CHECKS = {"readings_spread" => "measure", "carriers_short" => "heading", "fullness_thin" => "cloth"}.freeze
       # Which parts of a document must be readable for a station to be done.
-      PLACES = {"measure" => %r{\A/(support|opening|drop|return|overlap|ease)}, "heading" => %r{\A/heading}, "cloth" => %r{\A/(face|making|lining|pattern|run)}}.freeze
+      PLACES = {"measure" => %r{\A/(support|opening|drop|return|overlap|ease|site|wall|notes|name)}, "heading" => %r{\A/heading}, "cloth" => %r{\A/(face|making|lining|pattern|run)}}.freeze
 
       module_function
 

@@ -18,6 +18,8 @@ module EarnestFold
         Counting.evenly(figures[:rings], task.flat).map { |at| Mark.new(kind: :ring, along: :flat, at: at, to: nil) }
       end
 
+      def folds(_task, figures) = [figures[:rings] - 1, 1].max
+
       def working(task, figures)
         [Line.of(:rings, figures[:rings], [task.flat, "÷", clip_spacing, "+", 1, "→", "2", "×", figures[:rings] / 2])]
       end

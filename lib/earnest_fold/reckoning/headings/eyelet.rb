@@ -39,6 +39,8 @@ module EarnestFold
           Line.of(:first_eyelet, figures[:first], [figures[:pitch], "÷", 2])]
       end
 
+      def folds(_task, figures) = figures[:eyelets] / 2
+
       # Without a tape the count follows the flat width, and only the pitch moves.
       def near_counts(task, figures) = dictates? ? super : []
 

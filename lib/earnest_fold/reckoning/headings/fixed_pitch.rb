@@ -34,6 +34,8 @@ module EarnestFold
           Line.of(:carriers, figures[:carriers], [figures[:hooks], "−", 2])]
       end
 
+      def folds(_task, figures) = [figures[:hooks] - 1, 1].max
+
       def with_count(count, span) = with(fullness: fullness_for(count, span))
 
       private

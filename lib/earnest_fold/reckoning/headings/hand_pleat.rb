@@ -10,6 +10,8 @@ module EarnestFold
 
       KIND = "hand_pleat"
       STYLES = %w[double triple goblet cartridge box].freeze
+      # How many layers of its take-up a pleat's depth is made of; a box lies flat, a goblet and a cartridge are round.
+      LAYERS = {"double" => 4, "triple" => 6, "goblet" => 3, "cartridge" => 3, "box" => 12}.freeze
       MOST_PLEATS = 2000
       RANGE = Declare.record(Range3::FIELDS) { |values, _| Range3.new(**values) }
       FIELDS = Fields.new(style: Declare.choice(STYLES), fullness: Declare.fullness, buckram: Declare.length, buckram_folds: Declare.count(2, least: 0, most: 4),
@@ -67,6 +69,11 @@ module EarnestFold
       end
 
       def with_count(count, _span) = with(pleats: count)
+
+      def folds(_task, figures) = [figures[:pleats], 1].max
+
+      # A pleat stands forward by its share of the take-up: one fold of it, as its style lays them.
+      def fold_depth(_task, figures) = (figures[:take_up] / LAYERS.fetch(style)).ceil_to(Length.mm(1))
 
       # @param task [HeadingTask]
       # @return [BestPleats] to compare counts with

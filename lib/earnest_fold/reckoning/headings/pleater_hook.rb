@@ -20,6 +20,8 @@ module EarnestFold
 
       def carriers(figures) = figures[:hooks]
 
+      def folds(_task, figures) = figures[:hooks]
+
       # Each hook's first and last prong, by pocket.
       def marks(_task, figures)
         Array.new(figures[:hooks]) do |index|

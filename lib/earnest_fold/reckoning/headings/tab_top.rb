@@ -22,6 +22,8 @@ module EarnestFold
         Counting.evenly(figures[:tabs], task.flat - tab_width).map { |at| Mark.new(kind: :tab, along: :flat, at: at, to: at + tab_width) }
       end
 
+      def folds(_task, figures) = [figures[:tabs] - 1, 1].max
+
       def working(task, figures)
         [Line.of(:tabs, figures[:tabs], ["(", task.flat, "−", tab_width, ")", "÷", tab_spacing, "↑", "+", 1])]
       end

@@ -45,6 +45,8 @@ module EarnestFold
           Line.of(:tape_length, figures[:tape_length], [task.flat, "+", 2, "×", tape_turn_in])]
       end
 
+      def folds(_task, figures) = figures[:gliders] / 2
+
       # Compared by squares, so that no root is rounded: half depth = ½·√(pitch² − spacing²).
       # @param projection [Length]
       # @return [Boolean] whether the wave with its clearance reaches further back than the support stands off

@@ -18,6 +18,8 @@ module EarnestFold
         Counting.evenly(figures[:eyelets], task.span.finished_width).map { |at| Mark.new(kind: :eyelet, along: :hung, at: at, to: nil) }
       end
 
+      def folds(_task, figures) = [figures[:eyelets] - 1, 1].max
+
       def working(task, figures)
         [Line.of(:grommets, figures[:eyelets], [task.span.finished_width, "÷", eyelet_spacing, "↑", "+", 1])]
       end

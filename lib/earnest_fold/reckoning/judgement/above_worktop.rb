@@ -12,7 +12,10 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {clear: seen.treatment.drop.points.clear} if seen.treatment.drop.measured_to == "worktop" || seen.treatment.site.heat_near
+          wall = seen.treatment.wall
+          return {form: :heat, clear: seen.house.heat_gap} if seen.treatment.site.heat_near || wall.radiator
+
+          {form: :worktop, clear: seen.house.clearance} if seen.treatment.drop.measured_to == "worktop" || wall.worktop
         end
       end
 

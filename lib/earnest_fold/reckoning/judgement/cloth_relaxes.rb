@@ -12,8 +12,10 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          mass = seen.treatment.face&.mass
-          {mass: mass} if mass && mass >= 300
+          face = seen.treatment.face or return
+          return {form: :heavy, mass: face.mass} if face.mass && face.mass >= 300
+
+          {form: :loose} if face.loose
         end
       end
 

@@ -15,7 +15,7 @@ module EarnestFold
           face = seen.treatment.face
           return unless face&.selvedge&.positive?
 
-          {selvedge: face.selvedge} if face.repeats? || face.selvedge_in_seam
+          {selvedge: face.selvedge} if face.repeats? || face.selvedge_in_seam || face.frays
         end
       end
 

@@ -3,7 +3,7 @@
 module EarnestFold
   module Reckoning
     module Judgement
-      # A curtain drawn one way stacks on one side: it has to suit the room.
+      # A curtain drawn one way stacks on one side, and one that stacks before the glass keeps light out: it has to suit the room.
       module StackSide
         CODE = "stack_side"
         STATION = "measure"
@@ -13,7 +13,11 @@ module EarnestFold
         # @return [Hash, nil]
         def self.call(seen)
           side = {"one_way_left" => "left", "one_way_right" => "right"}[seen.treatment.opening.kind]
-          {side: side} if side
+          stacks = StackBack.of(seen.treatment, seen.likely_curtains, seen.house)
+          clear = stacks.glass_clear(seen.treatment.wall.glass)
+          return {form: :glass, clear: clear, glass: seen.treatment.wall.glass.width} if clear && clear < seen.treatment.wall.glass.width
+
+          {form: :side, side: side, stack: stacks.widest} if side
         end
       end
 

@@ -9,8 +9,9 @@ module EarnestFold
         attr_reader :problems
 
         # @param file [Hash, nil] as the request brings it
-        def initialize(file)
-          @problems = []
+        # @param sets [Array<Store::RuleSet>] the house's own, by whose names a document may go
+        def initialize(file, sets)
+          @problems, @sets = [], sets
           text = (file.is_a?(Hash) && file[:tempfile].respond_to?(:read)) ? file[:tempfile].read : ""
           Documents::JobFormat.read_strictly(text)
           @raw = Documents::JobFormat.parse(text)
@@ -37,6 +38,8 @@ module EarnestFold
         # What this application adds to a treatment is taken over only if it is as this application writes it.
         def own(spec)
           spec = spec.except("answers") unless answers?(spec["answers"])
+          set = @sets.find { |one| one.name == spec["rules"] }
+          spec = set ? spec.merge("rules" => set.id.to_s) : spec.except("rules")
           drop = spec["drop"]
           (drop.is_a?(Hash) && !places?(drop)) ? spec.merge("drop" => drop.except("taken_at")) : spec
         end

@@ -12,13 +12,16 @@ module EarnestFold
         module_function
 
         HEADING_KIND = R::Field.new(name: :kind, kind: K::ChoiceKind.new(words: R::Headings.names), default: R::Fields::REQUIRED)
-        private_constant :HEADING_KIND
+        # Which of the house's sets a treatment takes: the application's own, beside the job format.
+        RULES = R::Field.new(name: :rules, kind: K::TextKind.new(least: 0, most: 20), default: "")
+        private_constant :HEADING_KIND, :RULES
 
         # @param path [String]
         # @param spec [Hash]
         # @return [Reckoning::Field] from the record that declares it
         def field(path, spec)
           return HEADING_KIND if path == "heading.kind"
+          return RULES if path == "rules"
 
           *parents, last = path.split(".")
           fields = parents.reduce(R::Treatment::FIELDS) { |inside, step| below(inside.fetch(step.to_sym).kind, spec) }
@@ -54,7 +57,7 @@ module EarnestFold
         def set(spec, path, value)
           step, rest = path.split(".", 2)
           inner = rest ? set(spec[step] || {}, rest, value) : value
-          inner.nil? ? spec.except(step) : spec.merge(step => inner)
+          (inner.nil? || inner == {}) ? spec.except(step) : spec.merge(step => inner)
         end
 
         # @param path [String]

@@ -11,6 +11,7 @@ module EarnestFold
         SANE = {"drop.readings" => R::Length.mm(20_000), "support.length" => R::Length.mm(60_000), "overlap" => R::Length.mm(2_000),
                 "return_left" => R::Length.mm(2_000), "return_right" => R::Length.mm(2_000), "ease" => R::Length.mm(1_000),
                 "drop.stand_up" => R::Length.mm(2_000), "drop.offset" => R::Length.mm(2_000)}.freeze
+
         LONGEST = 60
 
         # @return [Hash{String => String}] what was typed into fields that could not be taken
@@ -29,10 +30,11 @@ module EarnestFold
           @sheet, @record, @unit = sheet, record, unit
           @typed, @problems = {}, {}
           @spec = record.spec
-          @changed = paths.select { |path| params[path].is_a?(String) && typed_anew?(path, params[path].strip) }
+          @changed = paths.select { |path| params[path].is_a?(String) && typed_anew?(path, said(params[path])) }
           # Another heading has other fields: what stood in those of the old one goes with it.
           @changed = ["heading.kind"] if @changed.include?("heading.kind")
-          @changed.each { |path| take(path, params[path].strip) }
+          @changed = ["rules"] if @changed.include?("rules")
+          @changed.each { |path| take(path, said(params[path])) }
           check_whole if changed?
         end
 
@@ -43,13 +45,18 @@ module EarnestFold
 
         private
 
+        def said(text) = text.gsub("\r\n", "\n").strip
+
+        # Figures are short; words may be as long as their field takes.
+        def longest(path) = kind(path).is_a?(R::FieldKinds::TextKind) ? kind(path).most : LONGEST
+
         # Whether the field says something else than what is stored would say in the unit shown.
         def typed_anew?(path, text) = text != Readings.shown(path, @record.spec, @unit)
 
         def kind(path) = Readings.path?(path) ? Readings::KIND : SpecFields.kind(path, @record.spec)
 
         def take(path, text)
-          return refuse(path, text, :too_much_text, most: LONGEST) if text.size > LONGEST
+          return refuse(path, text, :too_much_text, most: longest(path)) if text.size > longest(path)
           return empty(path, text) if text.empty?
 
           value = SpecFields.to_store(text, kind(path), @unit)
@@ -84,6 +91,7 @@ module EarnestFold
           when "lining.cloth" then line_with(value)
           when "interlining.cloth" then value ? @spec.merge("interlining" => {"cloth" => value}) : @spec.except("interlining")
           when "heading.kind" then head_with(value)
+          when "rules" then (chosen = @sheet.settled.set(value)) ? chosen.applied(@spec, @unit) : @spec.except("rules")
           else Readings.path?(path) ? Readings.set(@spec, path, value) : SpecFields.set(@spec, path, value)
           end
         end
@@ -91,15 +99,18 @@ module EarnestFold
         # Another heading starts from the house's rules for its kind, at the same fullness.
         def head_with(kind)
           fullness = @spec["heading"].slice("fullness")
-          rules = Store::StartingRules.heading(kind, @unit)
+          rules = set.heading(kind, @unit)
           @spec.merge("heading" => rules.key?("fullness") ? rules.merge(fullness) : rules)
         end
+
+        # The set of rules that the treatment takes.
+        def set = @sheet.settled.set(@spec["rules"]) || @sheet.settled.first_set
 
         # A lining starts from the house's rules; without its cloth there is none.
         def line_with(cloth)
           return @spec.except("lining") unless cloth
 
-          @spec.merge("lining" => (@spec["lining"] || Store::StartingRules.for(@unit)["lining"]).merge("cloth" => cloth))
+          @spec.merge("lining" => (@spec["lining"] || @sheet.settled.lining(set, @unit)).merge("cloth" => cloth))
         end
 
         # Each field can be read, and together they may still leave nothing to reckon: then the change is not taken.

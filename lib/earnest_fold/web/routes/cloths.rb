@@ -32,7 +32,7 @@ module EarnestFold
 
         # Keeping a cloth, or showing what stands in the way.
         module Saving
-          def workroom_unit = Reckoning::Units.fetch(workroom.unit)
+          def workroom_unit = house.rules.unit(house.unit)
 
           def keep(record, form)
             return page(:cloth, Screens::ClothForm.new(record, form, workroom_unit), status: 422) unless form.valid?

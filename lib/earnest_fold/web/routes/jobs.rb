@@ -6,11 +6,12 @@ module EarnestFold
       # The jobs, and a job's first screen.
       module Jobs
         def self.registered(app)
-          app.get("/jobs") { page(:jobs, Screens::Jobs.new(workroom.jobs.list, unit: workroom.unit)) }
+          app.get("/jobs") { page(:jobs, Screens::Jobs.new(workroom.jobs.list, unit: house.unit)) }
+          app.get("/jobs/archive") { page(:archive, Screens::Archive.new(workroom.jobs.list(archived: true))) }
 
           app.post("/jobs") do
             form = Forms::JobForm.new(params)
-            next page(:jobs, Screens::Jobs.new(workroom.jobs.list, unit: workroom.unit, typed: form.typed, problem: form.problem), status: 422) unless form.valid?
+            next page(:jobs, Screens::Jobs.new(workroom.jobs.list, unit: house.unit, typed: form.typed, problem: form.problem), status: 422) unless form.valid?
 
             redirect to("/jobs/#{workroom.jobs.create(**form.values)}"), 303
           end
@@ -21,7 +22,7 @@ module EarnestFold
             form, job = Forms::WindowForm.new(params), sheet(id)
             next page(:job, Screens::Job.new(job, typed: form.typed, problem: form.problem), status: 422) unless form.valid?
 
-            made = workroom.jobs.add_window(job.job.id, **form.values, spec: Store::StartingRules.spec(job.unit))
+            made = workroom.jobs.add_window(job.job.id, **form.values, spec: job.settled.first_set.applied(Store::StartingRules::UNMEASURED, job.unit))
             redirect to("/jobs/#{job.job.id}/treatments/#{made}/measure"), 303
           end
 

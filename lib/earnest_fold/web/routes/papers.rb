@@ -13,7 +13,7 @@ module EarnestFold
 
         def self.documents(app)
           app.post("/jobs/import") do
-            form = Forms::ImportForm.new(params["file"])
+            form = Forms::ImportForm.new(params["file"], house.sets)
             next page(:import, Screens::Import.new(form.problems), status: 422) unless form.valid?
 
             redirect to("/jobs/#{workroom.jobs.bring_in(**form.values)}"), 303

@@ -23,12 +23,6 @@ module EarnestFold
           app.post("/jobs/:id/treatments/:treatment/take-back") { |id, treatment| take_back(id, number(treatment)) }
 
           app.post("/jobs/:id/treatments/:treatment/answer") { |id, treatment| answer(id, number(treatment)) }
-
-          app.post("/jobs/:id/treatments/:treatment/copy") do |id, treatment|
-            entry = sheet(id).fetch(number(treatment))
-            made = workroom.jobs.copy_window(number(id), entry.window, name: Words.say("job.copy_of", title: entry.title))
-            redirect to("/jobs/#{number(id)}/treatments/#{made}/measure"), 303
-          end
         end
 
         def self.stations(app)
@@ -54,10 +48,19 @@ module EarnestFold
           # @param screen [Class] of the station
           def save(screen, id, treatment)
             with_version(screen, id, treatment) do |job, entry|
-              form = Forms::TreatmentForm.new(job, entry.record, screen.paths(entry.record.spec), params, unit_shown(job))
+              form = Forms::TreatmentForm.new(job, entry.record, screen.paths(entry.record.spec), typed(job, entry), unit_shown(job))
               workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.changed?
               shown_again(screen, id, treatment, form)
             end
+          end
+
+          # What was typed; a field sent back to the house's rule says what the rule says.
+          def typed(job, entry)
+            path = params["back_to_rule"]
+            return params unless path.is_a?(String) && Forms::RuleSetForm.ruled?(path)
+
+            text = Ruled.new(job.rule_set(entry), entry.record.spec, unit_shown(job)).text(path)
+            text ? params.merge(path => text) : params
           end
 
           # Takes the last change back.
@@ -102,7 +105,7 @@ module EarnestFold
 
           def station_shown = SCREENS.fetch(params["station"], Screens::Measure)
 
-          def unit_shown(job) = Reckoning::Units::ALL.fetch(params["unit"], job.unit)
+          def unit_shown(job) = Reckoning::Units::ALL.key?(params["unit"]) ? job.house.unit(params["unit"]) : job.unit
         end
       end
     end

@@ -6,7 +6,7 @@ module EarnestFold
       # What was changed of a treatment, the last first.
       class Changes
         # One change in words: when, which field, from what to what.
-        Line = Reckoning::Value.define(:at, :taken_back, :fields)
+        Line = Reckoning::Value.define(:at, :by, :taken_back, :fields)
 
         attr_reader :sheet, :entry
 
@@ -24,7 +24,7 @@ module EarnestFold
         def back = "/jobs/#{job.id}/treatments/#{entry.id}/measure"
 
         # @return [Array<Line>]
-        def lines = @changes.map { |change| Line.new(at: change.at, taken_back: change.taken_back, fields: fields(change)) }
+        def lines = @changes.map { |change| Line.new(at: change.at, by: change.by, taken_back: change.taken_back, fields: fields(change)) }
 
         private
 
@@ -49,11 +49,12 @@ module EarnestFold
 
         def label(path)
           key = "fields.#{path.tr(".", "_")}"
-          Words.say?(key) ? Words.say(key) : path.tr("._", " ")
+          (Words.say?(key) || path.start_with?("wall.")) ? Words.field_label(path) : path.tr("._", " ")
         end
 
         def said(path, value)
           return Words.say("changes.nothing") if value.nil?
+          return sheet.settled.set(value)&.name || value.to_s if path == "rules"
 
           path.match?(/face|cloth\z/) ? cloth_name(value) : value.to_s
         end

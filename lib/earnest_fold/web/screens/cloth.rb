@@ -6,18 +6,18 @@ module EarnestFold
       # The Cloth station: cloth and lining, widths and drops, the flat curtain, and the choices side by side.
       class Cloth < Desk
         STATION = "cloth"
-        MAKING = %w[making.hem.kind making.hem.depth making.side.kind making.side.depth making.seam making.squaring making.width_step making.trim
+        MAKING = %w[making.hem.kind making.hem.depth making.hem.turn_under making.side.kind making.side.depth making.side.turn_under making.seam making.squaring making.width_step making.trim
           making.accept_short_percent run].freeze
-        LINING = %w[lining.lift lining.inset lining.side_turn lining.top lining.hem.depth lining.run].freeze
+        LINING = %w[lining.lift lining.inset lining.side_turn lining.top lining.hem.kind lining.hem.depth lining.run].freeze
         PATTERN = %w[pattern.place pattern.point pattern.meet].freeze
         # The words of a choice, by what is chosen.
-        CHOICES = {"making.hem.kind" => [R::Allowance::KINDS, "turnings"], "making.side.kind" => [R::Allowance::KINDS, "turnings"], "making.width_step" => [R::Making::STEPS.keys, "steps"],
+        CHOICES = {"making.hem.kind" => [R::Allowance::KINDS, "turnings"], "lining.hem.kind" => [R::Allowance::KINDS, "turnings"], "making.side.kind" => [R::Allowance::KINDS, "turnings"], "making.width_step" => [R::Making::STEPS.keys, "steps"],
                    "making.trim" => [R::Making::TRIMS, "trims"], "run" => [R::RUNS, "runs"], "lining.run" => [R::RUNS, "runs"], "pattern.place" => [R::Pattern::PLACES, "places"],
                    "pattern.meet" => [R::Pattern::MEETS, "meets"]}.freeze
 
         def self.paths(spec)
           lined = spec["lining"] ? LINING : []
-          ["face", "lining.cloth", "interlining.cloth", "making.widths", *MAKING, *lined, *PATTERN]
+          ["rules", "face", "lining.cloth", "interlining.cloth", "making.widths", *MAKING, *lined, *PATTERN]
         end
 
         def faces = field("face", options: cloths("face", "fields.choose_cloth"))

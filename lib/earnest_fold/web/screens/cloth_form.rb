@@ -19,7 +19,7 @@ module EarnestFold
         # @return [Field]
         def field(name)
           problem = form.problems[name]
-          Field.new(path: name, label: Words.say("cloth_fields.#{name}"), text: form.text(name), hint: nil, options: options(name),
+          Field.new(path: name, label: Words.say("cloth_fields.#{name}"), text: form.text(name), hint: nil, rule: nil, options: options(name),
             problem: problem && Words.field_problem(problem, unit))
         end
 

@@ -30,6 +30,12 @@ module EarnestFold
 
         def reckoning = entry.reckoning
 
+        # @return [Reckoning::Treatment, nil] as reckoned; without its cloths, where nothing but a cloth is wanting
+        def treatment = @treatment ||= reckoning ? reckoning.treatment : sheet.before_cloth(entry)
+
+        # @return [Reckoning::HouseRules]
+        def house = sheet.house
+
         # @return [Reckoning::Curtain, nil] the one looked at
         def curtain = reckoning && (reckoning.curtains.find { |made| made.hand == @part } || reckoning.curtains.first)
 
@@ -68,9 +74,15 @@ module EarnestFold
           problem = form&.problems&.[](path)
           stored = Forms::Readings.path?(path) ? Forms::Readings.at(spec, path) : Forms::SpecFields.stored(path, spec)
           kind = Forms::Readings.path?(path) ? Forms::Readings::KIND : Forms::SpecFields.kind(path, spec)
-          Field.new(path: path, label: Words.field_label(path), options: options, hint: hint(stored, kind),
+          Field.new(path: path, label: Words.field_label(path), options: options, hint: hint(stored, kind), rule: ruled.mark(path),
             text: form&.typed&.fetch(path, nil) || Forms::Readings.shown(path, spec, unit), problem: problem && Words.field_problem(problem, unit))
         end
+
+        # @return [Ruled]
+        def ruled = @ruled ||= Ruled.new(sheet.rule_set(entry), spec, unit)
+
+        # @return [Field] which of the house's sets the treatment takes
+        def rule_sets = field("rules", options: {"" => Words.say("house.no_set")}.merge(sheet.settled.sets.to_h { |set| [set.id.to_s, set.name] }))
 
         # @return [Array<Reckoning::Check>] those that speak here
         def checks = Stations.checks(station, entry)
@@ -98,10 +110,9 @@ module EarnestFold
         private
 
         def said_here
-          treatment = reckoning ? reckoning.treatment : sheet.before_cloth(entry)
           return [] unless treatment
 
-          R::Judgement.of(treatment, reckoning, spec.fetch("answers", {}).keys, station: station)
+          R::Judgement.of(treatment, reckoning, spec.fetch("answers", {}).keys, station: station, behind: sheet.behind(entry), house: house)
         end
 
         # A length typed in another unit than the one shown says how it was typed.

@@ -10,7 +10,7 @@ module EarnestFold
 
         def self.paths(spec)
           kind = spec.dig("heading", "kind") || "pencil_pleat"
-          ["heading.kind", *Forms::SpecFields.heading_paths({"heading" => {"kind" => kind}}), "support.carriers", "support.diameter", "support.projection"]
+          ["rules", "heading.kind", *Forms::SpecFields.heading_paths({"heading" => {"kind" => kind}}), "support.carriers", "support.diameter", "support.projection"]
         end
 
         def kinds = field("heading.kind", options: R::Headings.names.to_h { |kind| [kind, Words.say("headings.#{kind}")] })
@@ -19,9 +19,6 @@ module EarnestFold
         def fields = (Forms::SpecFields.heading_paths(spec) + support_paths).map { |path| field(path, options: options(path)) }
 
         # The heading rules the cloth, so it is drawn before there is any: then at the fullness asked.
-        # @return [Reckoning::Treatment, nil]
-        def treatment = reckoning ? reckoning.treatment : sheet.before_cloth(entry)
-
         # @return [Reckoning::Curtain, nil]
         def curtain = @curtain ||= super || (treatment && R::Curtain.asked(treatment, treatment.spans.first))
 
@@ -32,6 +29,9 @@ module EarnestFold
           drawn = treatment.heading.is_a?(R::PencilPleat) ? Drawings::Gathers : Drawings::HeadingMarks
           drawn.new(treatment.heading, curtain, unit, colour: colour).to_s
         end
+
+        # @return [String, nil] SVG: from above, closed and drawn back
+        def plan = curtain && Drawings::HeadingPlan.new(treatment, curtain, unit, house: house).to_s
 
         # @return [Array<Reckoning::Mark>] in order from the leading edge
         def marks = @marks ||= treatment.heading.marks(curtain.task, curtain.heading)

@@ -24,8 +24,11 @@ module EarnestFold
         # @return [String] the station where work goes on
         def next_station(entry) = Stations::NAMES[Stations.behind(entry)] || Stations::NAMES.last
 
+        # @return [Boolean] whether its window has more than one layer
+        def layered?(entry) = sheet.layers(entry).size > 1
+
         # @return [String] "/jobs/1/treatments/2/measure"
-        def path(entry, station = next_station(entry)) = "/jobs/#{job.id}/treatments/#{entry.id}/#{station}"
+        def path(entry, to = next_station(entry)) = "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
       end
     end
   end

@@ -12,10 +12,11 @@ module EarnestFold
         POINTS = {"glider_eye" => %w[hook_drop], "ring_eye" => %w[hook_drop], "support_top" => %w[hook_drop glider_drop ring_drop eyelet_rise],
                   "pole_upper_side" => %w[hook_drop ring_drop eyelet_rise]}.freeze
         SITE = R::Site::FIELDS.names.map { |name| "site.#{name}" }.freeze
+        WALL = R::Wall::FIELDS.names.to_h { |name| [name, R::Feature::FIELDS.names.map { |figure| "wall.#{name}.#{figure}" }] }.freeze
         FEET = {"floor" => "clear", "sill" => "clear", "worktop" => "clear", "below_sill" => "below"}.freeze
 
         def self.paths(spec)
-          %w[support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up drop.offset drop.measured_from drop.measured_to support.diameter] + SITE +
+          %w[notes name support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up drop.offset drop.measured_from drop.measured_to support.diameter support.projection] + SITE + WALL.values.flatten +
             Forms::Readings.paths(spec) + OPENINGS.fetch(spec.dig("opening", "kind"), []) + point_paths(spec)
         end
 
@@ -37,6 +38,9 @@ module EarnestFold
         # @return [Array<Field>] what the room is
         def site = SITE.map { |path| field(path, options: {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}) }
 
+        # @return [Array<Array(Symbol, Boolean, Array<Field>)>] what is on the wall behind: its name, whether it is there, its fields
+        def wall = WALL.map { |name, paths| [name, spec.dig("wall", name.to_s) ? true : false, paths.map { |path| field(path).with(label: Words.say("wall_fields.#{path.split(".").last}")) }] }
+
         # @return [Array<Field>] readings beyond the three
         def more_readings = (Forms::Readings.paths(spec) - Forms::Readings.paths({})).map { |path| field(path) }
 
@@ -49,7 +53,30 @@ module EarnestFold
         # @return [String] SVG
         def drawing = Drawings::Elevation.new(measured, says: says).to_s
 
+        # @return [String, nil] SVG: the window's layers from above
+        def plan
+          layers = sheet.layers(entry).filter_map { |layer| plan_layer(layer) }
+          Drawings::WindowPlan.new(layers, unit).to_s unless layers.empty?
+        end
+
+        # @return [Reckoning::StackBack, nil]
+        def stack_back
+          return unless treatment
+
+          @stack_back ||= R::StackBack.of(treatment, reckoning ? reckoning.curtains : asked(treatment), house)
+        end
+
+        # @return [Reckoning::Length, nil] the glass that the drawn-back curtains leave clear
+        def glass_clear = stack_back&.glass_clear(treatment.wall.glass)
+
         private
+
+        def plan_layer(layer)
+          made = layer.reckoning ? layer.reckoning.treatment : sheet.before_cloth(layer)
+          made && Drawings::WindowPlan::Layer.new(treatment: made, curtains: layer.reckoning ? layer.reckoning.curtains : asked(made), colour: sheet.colour(made.face))
+        end
+
+        def asked(treatment) = treatment.spans.map { |span| R::Curtain.asked(treatment, span) }
 
         def point(path, words) = field(path, options: {"" => Words.say("points.not_said")}.merge(options(words, "points")))
 
@@ -59,7 +86,7 @@ module EarnestFold
           Drawings::Elevation::Measured.new(length: length("support.length"), readings: reading_lengths, stand_up: length("drop.stand_up") || R::Length::ZERO,
             offset: length("drop.offset") || R::Length::ZERO, overlap: length("overlap") || R::Length::ZERO, return_left: length("return_left") || R::Length::ZERO,
             return_right: length("return_right") || R::Length::ZERO, shares: shares,
-            colour: colour, kind: spec.dig("support", "kind"))
+            colour: colour, kind: spec.dig("support", "kind"), features: treatment ? treatment.wall.features : {}, stacks: stack_back ? stack_back.places : [])
         end
 
         # Which parts of the support each curtain covers, from 0 to 1.

@@ -16,7 +16,7 @@ module EarnestFold
         def drawing
           zero = Reckoning::Length::ZERO
           Drawings::Elevation.new(Drawings::Elevation::Measured.new(length: nil, readings: {}, stand_up: zero, offset: zero, overlap: zero, shares: [[0, 0.5], [0.5, 1]],
-            return_left: zero, return_right: zero, colour: "#ffffff", kind: "track"), says: Words.say("measure_sheet.title")).to_s
+            return_left: zero, return_right: zero, colour: "#ffffff", kind: "track", features: {}, stacks: []), says: Words.say("measure_sheet.title")).to_s
         end
       end
     end

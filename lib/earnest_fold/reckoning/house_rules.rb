@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # What a workroom decides once for all its work, beside the allowances of its sets: how far layers hang apart, what stays clear
+    # of worktops and heat, how thick a fold is when the curtain is drawn back, and how finely inches are shown.
+    class HouseRules < Value.define(:layer_gap, :clearance, :heat_gap, :fold_unlined, :fold_lined, :fold_interlined, :inch_fraction)
+      FRACTIONS = %w[8 16].freeze
+      FIELDS = Fields.new(
+        layer_gap: Declare.length(Length.mm(20)), clearance: Declare.length(Length.mm(15)), heat_gap: Declare.length(Length.mm(150)),
+        fold_unlined: Declare.length(Length.mm(25), least: :over_zero), fold_lined: Declare.length(Length.mm(35), least: :over_zero),
+        fold_interlined: Declare.length(Length.mm(45), least: :over_zero), inch_fraction: Declare.choice(FRACTIONS, "16")
+      )
+
+      # @param raw [Hash] plain values
+      # @param unit [Unit]
+      # @return [HouseRules]
+      # @raise [Invalid]
+      def self.read(raw, unit)
+        problems = Problems.new
+        values = FIELDS.read(raw, unit, problems)
+        problems.raise_any
+        new(**values)
+      end
+
+      # @param treatment [Treatment]
+      # @return [Length] what one fold takes when the curtain is drawn back
+      def fold(treatment)
+        return fold_interlined if treatment.interlining
+
+        treatment.lining ? fold_lined : fold_unlined
+      end
+
+      # @param name [String] "mm", "cm" or "in"
+      # @return [Unit] with inches as finely as the house shows them
+      def unit(name) = (name == "in" && inch_fraction == "8") ? Units::IN_EIGHTHS : Units.fetch(name)
+    end
+
+    HouseRules::USUAL = HouseRules.read({}, Units::MM)
+  end
+end

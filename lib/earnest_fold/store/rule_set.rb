@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Store
+    # A named set of the house's rules: what a treatment's making, lining and headings start from, and what they are held
+    # against. Its `spec` has one part for the metric tape and one for inches; what inches don't say, the metric part does.
+    class RuleSet < Reckoning::Value.define(:id, :name, :spec, :version)
+      TAPES = %w[metric inches].freeze
+
+      # @param unit [Reckoning::Unit]
+      # @return [Hash] in the job format: "making", "lining" (where the set has one) and "headings" by kind
+      def for(unit) = unit.inches? ? RuleSet.over(spec.fetch("metric"), spec.fetch("inches", {})) : spec.fetch("metric")
+
+      # @return [Hash, nil]
+      def making(unit) = self.for(unit).fetch("making", {})
+
+      # @return [Hash, nil] nil where the set says nothing of linings
+      def lining(unit) = self.for(unit)["lining"]
+
+      # @param kind [String]
+      # @return [Hash] the kind's own figures; its example's where the set says nothing of it
+      def heading(kind, unit) = {"kind" => kind}.merge(self.for(unit).fetch("headings", {}).fetch(kind) { Reckoning::Headings.fetch(kind).example.except("kind") })
+
+      # @param path [String] a field of a treatment
+      # @param kind [String] of its heading
+      # @param unit [Reckoning::Unit]
+      # @return [Object, nil] what the set says of the field
+      def value(path, kind, unit)
+        part, *steps = path.split(".")
+        inside = (part == "heading") ? heading(kind, unit) : self.for(unit)[part]
+        if steps.empty?
+          nil
+        else
+          steps.reduce(inside) { |within, step| within.is_a?(Hash) ? within[step] : nil }
+        end
+      end
+
+      # @param spec [Hash] a treatment's
+      # @return [Hash] the same with everything this set speaks of as it says, and its name
+      def applied(spec, unit)
+        made = spec.merge("making" => spec.fetch("making", {}).slice("widths").merge(making(unit)), "heading" => heading(spec.dig("heading", "kind") || "pencil_pleat", unit), "rules" => id.to_s)
+        (made["lining"] && lining(unit)) ? made.merge("lining" => lining(unit).merge(made["lining"].slice("cloth", "run"))) : made
+      end
+
+      # @api private
+      def self.over(under, upper)
+        under.merge(upper) { |_, low, high| (low.is_a?(Hash) && high.is_a?(Hash)) ? over(low, high) : high }
+      end
+    end
+  end
+end

@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Forms
+      # What the house decides once, and what small parts it has on hand.
+      class HouseForm
+        R = Reckoning
+        LONGEST = 80
+        # Small parts that are counted, and those that are measured off.
+        COUNTED = %w[hooks gliders rings eyelets weights].freeze
+        MEASURED = %w[tape_length buckram_length chain].freeze
+        COUNT = R::FieldKinds::CountKind.new(least: 0, most: 1_000_000)
+        MEASURE = R::FieldKinds::LengthKind.new(least: :zero)
+
+        attr_reader :problems, :values
+
+        # @param record [Store::House::Record]
+        # @param params [Hash, nil] what was typed; nil before anything was
+        def initialize(record, params)
+          @record, @params, @problems = record, params, {}
+          @unit = R::Units.fetch(record.unit)
+          @values = params ? read : {}
+        end
+
+        def valid? = problems.empty?
+
+        # @return [String] what stands in a field: as typed, else as stored
+        def text(name)
+          return @params[name] if @params && @params[name].is_a?(String)
+
+          shown(name)
+        end
+
+        private
+
+        def shown(name)
+          part, key = name.split(".")
+          case part
+          when "name" then @record.name
+          when "unit" then @record.unit
+          when "rules" then SpecFields.text(@record.stored[key] || default(key), rule(key), @unit)
+          else SpecFields.text(@record.on_hand[key], part_kind(key), @unit)
+          end
+        end
+
+        def rule(key) = R::HouseRules::FIELDS.fetch(key.to_sym).kind
+
+        def default(key)
+          value = R::HouseRules::FIELDS.fetch(key.to_sym).default
+          value.is_a?(R::Length) ? "#{value.mm.to_i} mm" : value
+        end
+
+        def part_kind(key) = COUNTED.include?(key) ? COUNT : MEASURE
+
+        def read
+          rules = R::HouseRules::FIELDS.names.reduce(@record.stored) { |made, name| taken(made, "rules.#{name}", name.to_s, rule(name.to_s)) }
+          on_hand = (COUNTED + MEASURED).reduce(@record.on_hand) { |made, name| taken(made, "on_hand.#{name}", name, part_kind(name)) }
+          {name: house_name, unit: unit, rules: rules, on_hand: on_hand}
+        end
+
+        def house_name
+          name = @params["name"].to_s.strip
+          refuse("name", name.empty? ? :missing : :too_much_text, most: LONGEST) unless name.size.between?(1, LONGEST)
+          name
+        end
+
+        def unit
+          R::Units::ALL.key?(@params["unit"]) ? @params["unit"] : (refuse("unit", :not_a_choice, words: R::Units::ALL.keys) || @record.unit)
+        end
+
+        def taken(made, path, key, kind)
+          typed = @params[path].to_s.strip
+          return made if typed == shown(path)
+          return made.except(key) if typed.empty?
+
+          value = SpecFields.to_store(typed, kind, @unit)
+          problems = R::Problems.new
+          kind.read(value, @unit, problems)
+          problems.any? ? (refuse(path, problems.to_a.first.code, **problems.to_a.first.data) || made) : made.merge(key => value)
+        end
+
+        def refuse(path, code, **data)
+          @problems[path] = R::Problem.new(at: path, code: code, data: data)
+          nil
+        end
+      end
+    end
+  end
+end

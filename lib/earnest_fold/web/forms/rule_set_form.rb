@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Forms
+      # One named set of rules, for both tapes: every allowance of making and lining, and each heading's own figures.
+      class RuleSetForm
+        R = Reckoning
+        LONGEST = 60
+        UNITS = {"metric" => R::Units::CM, "inches" => R::Units::IN}.freeze
+        MAKING = %w[making.hem.kind making.hem.depth making.hem.turn_under making.side.kind making.side.depth making.side.turn_under making.seam making.squaring making.width_step making.trim].freeze
+        LINING = %w[lining.lift lining.inset lining.side_turn lining.top lining.hem.kind lining.hem.depth lining.hem.turn_under].freeze
+        # Decided for each treatment, not for the house.
+        NOT_RULED = /pleats\z|hide_seams|\Aheadings\.\w+\.pocket\z/
+        HEADINGS = R::Headings.names.flat_map { |kind|
+          SpecFields.heading_paths({"heading" => {"kind" => kind}}).map { |path| path.sub("heading.", "headings.#{kind}.") }
+        }.grep_v(NOT_RULED).freeze
+        PATHS = (MAKING + LINING + HEADINGS).freeze
+
+        attr_reader :problems, :spec, :name
+
+        # @param set [Store::RuleSet]
+        # @param params [Hash, nil] what was typed; nil before anything was
+        def initialize(set, params)
+          @set, @params, @problems = set, params, {}
+          @name = params ? params["name"].to_s.strip : set.name
+          @spec = set.spec
+          take if params
+        end
+
+        def valid? = problems.empty?
+
+        # @param tape [String] "metric" or "inches"
+        # @return [String] what stands in a field: as typed, else as stored
+        def text(tape, path)
+          typed = @params && @params["#{tape}.#{path}"]
+          typed.is_a?(String) ? typed : shown(tape, path)
+        end
+
+        # Whatever stands wrong, the maker is told where: "metric.making.seam".
+        # @param code [Symbol]
+        def refuse(path, code, **data)
+          @problems[path] = R::Problem.new(at: path, code: code, data: data)
+        end
+
+        # @param path [String] of a set
+        # @return [#read]
+        def self.kind(path)
+          part, kind, rest = path.split(".", 3)
+          (part == "headings") ? SpecFields.kind("heading.#{rest}", {"heading" => {"kind" => kind}}) : SpecFields.kind(path, {})
+        end
+
+        # @param path [String] of a treatment's field
+        # @return [Boolean] whether a set can say anything of it
+        def self.ruled?(path) = MAKING.include?(path) || LINING.include?(path) || HEADINGS.any? { |one| one.sub(/\Aheadings\.\w+\./, "heading.") == path }
+
+        private
+
+        def shown(tape, path) = SpecFields.text(SpecFields.stored(path, @set.spec.fetch(tape, {})), RuleSetForm.kind(path), UNITS.fetch(tape))
+
+        def take
+          refuse("name", name.empty? ? :missing : :too_much_text, most: LONGEST) unless name.size.between?(1, LONGEST)
+          UNITS.each { |tape, unit| @spec = @spec.merge(tape => PATHS.reduce(@spec.fetch(tape, {})) { |made, path| taken(made, tape, path, unit) }) }
+        end
+
+        def taken(made, tape, path, unit)
+          typed = @params["#{tape}.#{path}"]
+          return made if !typed.is_a?(String) || typed.strip == shown(tape, path)
+          return SpecFields.set(made, path, nil) if typed.strip.empty?
+
+          stored(made, tape, path, SpecFields.to_store(typed.strip, RuleSetForm.kind(path), unit), unit)
+        end
+
+        def stored(made, tape, path, value, unit)
+          problems = R::Problems.new
+          RuleSetForm.kind(path).read(value, unit, problems)
+          return SpecFields.set(made, path, value) unless problems.any?
+
+          refuse("#{tape}.#{path}", problems.to_a.first.code, **problems.to_a.first.data)
+          made
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Routes
+      # The house rules, and who is at work.
+      module House
+        def self.registered(app)
+          app.helpers(Settling)
+          sets(app)
+          people(app)
+          app.get("/house-rules") { page(:house, Screens::House.new(house, Forms::HouseForm.new(house, nil))) }
+          app.get("/house-rules/schools") { page(:schools, Screens::Schools.new(house)) }
+          app.post("/house-rules") { settle_house }
+        end
+
+        def self.sets(app)
+          app.post("/house-rules/sets") do
+            like = house.set(params["like"]) || house.first_set
+            redirect to("/house-rules/sets/#{workroom.house.add_set(name: fresh_name(like), spec: like.spec)}"), 303
+          end
+
+          app.get("/house-rules/sets/:id") do |id|
+            set = rule_set(id)
+            page(:rule_set, Screens::RuleSet.new(set, Forms::RuleSetForm.new(set, nil)))
+          end
+
+          app.post("/house-rules/sets/:id") { |id| settle_set(rule_set(id)) }
+        end
+
+        def self.people(app)
+          app.get("/people") { page(:people, Screens::People.new(workroom.people.names, workroom.by)) }
+
+          app.post("/people") do
+            form = Forms::PersonForm.new(params)
+            next page(:people, Screens::People.new(workroom.people.names, workroom.by, typed: form.name, problem: form.problem), status: 422) unless form.valid?
+
+            workroom.people.add(form.name)
+            session["person"] = form.name
+            redirect to("/people"), 303
+          end
+        end
+
+        # Keeping what was decided, or showing what stands in the way.
+        module Settling
+          def rule_set(id) = house.set(number(id)) || raise(Store::Missing, "no set #{id}")
+
+          def settle_house
+            form = Forms::HouseForm.new(house, params)
+            return page(:house, Screens::House.new(house, form), status: 422) unless form.valid?
+
+            workroom.house.update(version: seen(house.version), **form.values)
+            redirect to("/house-rules"), 303
+          rescue Store::Stale
+            page(:house, Screens::House.new(workroom.house.read, form, notice: :house_changed_elsewhere), status: 409)
+          end
+
+          def settle_set(set)
+            form = Forms::RuleSetForm.new(set, params)
+            return page(:rule_set, Screens::RuleSet.new(set, form), status: 422) unless form.valid?
+
+            workroom.house.update_set(set.id, name: form.name, spec: form.spec, version: seen(set.version))
+            redirect to("/house-rules"), 303
+          rescue Store::Taken
+            form.refuse("name", :name_taken)
+            page(:rule_set, Screens::RuleSet.new(set, form), status: 422)
+          rescue Store::Stale
+            page(:rule_set, Screens::RuleSet.new(workroom.house.read.set(set.id), form, notice: :house_changed_elsewhere), status: 409)
+          end
+
+          # @return [Integer] the version, if it is the one that was shown; else one that nothing has
+          def seen(version) = (params["version"].to_s == version.to_s) ? version : -1
+
+          # @return [String] "Unlined, 2"
+          def fresh_name(like)
+            (2..).each { |count| "#{like.name[0, 50]}, #{count}".then { |name| return name if house.sets.none? { |set| set.name == name } } }
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Routes
+      # What is done with a job's windows and layers as wholes: copied, moved, put away; and the job's notes and archive.
+      module Windows
+        WAYS = {"before" => -1, "after" => 1}.freeze
+
+        def self.registered(app)
+          of_job(app)
+          layers(app)
+
+          app.post("/jobs/:id/treatments/:treatment/copy") do |id, treatment|
+            entry = sheet(id).fetch(number(treatment))
+            made = workroom.jobs.copy_window(number(id), entry.window, name: Words.say("job.copy_of", title: entry.window.name.empty? ? entry.window.room : entry.window.name))
+            redirect to("/jobs/#{number(id)}/treatments/#{made}/measure"), 303
+          end
+
+          app.post("/jobs/:id/treatments/:treatment/put-away") { |id, treatment| put_away(id, number(treatment), true) }
+          app.post("/jobs/:id/treatments/:treatment/bring-back") { |id, treatment| put_away(id, number(treatment), false) }
+          app.helpers(Storing)
+        end
+
+        def self.of_job(app)
+          app.post("/jobs/:id/notes") do |id|
+            workroom.jobs.set_notes(number(id), params["notes"].to_s.strip[0, 4000])
+            redirect to("/jobs/#{number(id)}"), 303
+          end
+
+          app.post("/jobs/:id/archive") do |id|
+            workroom.jobs.archive(number(id), params["archived"] == "yes")
+            redirect to((params["archived"] == "yes") ? "/jobs" : "/jobs/#{number(id)}"), 303
+          end
+        end
+
+        def self.layers(app)
+          app.post("/jobs/:id/treatments/:treatment/layer") do |id, treatment|
+            job = sheet(id)
+            form = Forms::LayerForm.new(job, job.fetch(number(treatment)), params)
+            made = workroom.jobs.add_layer(number(id), job.fetch(number(treatment)).window, form.spec, behind: form.behind?)
+            redirect to("/jobs/#{number(id)}/treatments/#{made}/measure"), 303
+          end
+
+          app.post("/jobs/:id/treatments/:treatment/move") do |id, treatment|
+            entry = sheet(id).fetch(number(treatment))
+            by = WAYS.fetch(params["way"]) { raise Store::Missing, "no such way" }
+            (params["what"] == "layer") ? workroom.jobs.move_layer(number(id), entry.window.id, entry.id, by: by) : workroom.jobs.move_window(number(id), entry.window.id, by: by)
+            redirect to("/jobs/#{number(id)}"), 303
+          end
+        end
+
+        # Nothing is thrown away.
+        module Storing
+          def put_away(id, treatment, away)
+            job = workroom.jobs.find(number(id))
+            raise Store::Missing, "no treatment #{treatment}" unless job.treatments.any? { |record| record.id == treatment }
+
+            workroom.treatments.put_away(treatment, away)
+            redirect to("/jobs/#{job.id}"), 303
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # How a treatment stands to the set of house rules that it takes: which rule spoke at each field, and where it departs.
+    class Ruled
+      R = Reckoning
+      # What the set says of one field: its name, what it says (as a person reads it), and whether the treatment departs from it.
+      Mark = R::Value.define(:name, :says, :departs, :path)
+      # The fields that a line of the working speaks of.
+      LINES = {hem: "making.hem.depth", lining_hem: "lining.hem.depth", squaring: "making.squaring", lining_drop: "lining.lift", flat_needed: "heading.fullness",
+               cut_width: "making.side.depth", each_more: "making.seam", top_allowance: "heading.top_turn", hooks: "heading.hook_spacing"}.freeze
+
+      # @param set [Store::RuleSet, nil]
+      # @param spec [Hash] the treatment's
+      # @param unit [Reckoning::Unit]
+      def initialize(set, spec, unit)
+        @set, @spec, @unit = set, spec, unit
+      end
+
+      # @return [String, nil] the name of the set
+      def name = @set&.name
+
+      # @param path [String]
+      # @return [Mark, nil] nil where the set says nothing of the field
+      def mark(path)
+        ruled = value(path)
+        Mark.new(name: name, says: Forms::SpecFields.text(ruled, kind(path), @unit), departs: !same?(path, ruled), path: path) unless ruled.nil?
+      end
+
+      # @param line [Reckoning::Line]
+      # @return [Mark, nil] of the field that a line of the working speaks of
+      def line_mark(line) = (path = LINES[line.name]) && mark(path)
+
+      # @return [String, nil] what the set says of a field, as it would be typed
+      def text(path) = (ruled = value(path)).nil? ? nil : Forms::SpecFields.text(ruled, kind(path), @unit)
+
+      private
+
+      def value(path) = @set&.value(path, @spec.dig("heading", "kind"), @unit)
+
+      def kind(path) = Forms::SpecFields.kind(path, @spec)
+
+      # Alike as figures, however they were written.
+      def same?(path, ruled) = figure(path, own(path)) == figure(path, ruled)
+
+      def own(path)
+        stored = Forms::SpecFields.stored(path, @spec)
+        stored.nil? ? Forms::SpecFields.field(path, @spec).default : stored
+      end
+
+      def figure(path, value)
+        return value unless value.is_a?(String) || value.is_a?(Hash) || value.is_a?(Numeric)
+
+        kind(path).read(value, @unit, R::Problems.new)
+      end
+    end
+  end
+end

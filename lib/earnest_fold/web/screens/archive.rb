@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # The jobs that are done and put by.
+      class Archive
+        attr_reader :lines
+
+        # @param lines [Array<Store::Records::JobLine>]
+        def initialize(lines)
+          @lines = lines
+        end
+
+        def page_title = Words.say("archive.title")
+      end
+    end
+  end
+end

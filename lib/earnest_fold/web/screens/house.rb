@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # The house rules: what the workroom decides once, its sets, and what it has on hand.
+      class House
+        attr_reader :record, :notice
+
+        # @param record [Store::House::Record]
+        # @param form [Forms::HouseForm]
+        def initialize(record, form, notice: nil)
+          @record, @form, @notice = record, form, notice && Words.say("notices.#{notice}")
+        end
+
+        def page_title = Words.say("house.title")
+
+        def sets = record.sets
+
+        # @return [Array<Field>]
+        def workroom = [field("name"), field("unit", Reckoning::Units::ALL.keys.to_h { |name| [name, Words.say("units.#{name}")] })]
+
+        # @return [Array<Field>]
+        def rules
+          Reckoning::HouseRules::FIELDS.names.map do |name|
+            field("rules.#{name}", (name == :inch_fraction) ? {"8" => Words.say("house.eighths"), "16" => Words.say("house.sixteenths")} : nil)
+          end
+        end
+
+        # @return [Array<Field>]
+        def on_hand = (Forms::HouseForm::COUNTED + Forms::HouseForm::MEASURED).map { |name| field("on_hand.#{name}") }
+
+        private
+
+        def field(path, options = nil)
+          problem = @form.problems[path]
+          Field.new(path: path, label: Words.say("house_fields.#{path.split(".").last}"), text: @form.text(path), options: options, hint: nil, rule: nil,
+            problem: problem && Words.field_problem(problem, Reckoning::Units.fetch(record.unit)))
+        end
+      end
+    end
+  end
+end

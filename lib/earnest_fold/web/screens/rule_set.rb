@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # One set of rules, each figure for both tapes.
+      class RuleSet
+        # A line of the form: what it is called, and its field for each tape.
+        Line = Reckoning::Value.define(:label, :fields)
+        SCHOOLS = {"making.hem.depth" => "hems", "making.squaring" => "spare", "making.side.depth" => "sides", "lining.lift" => "lift", "lining.inset" => "inset"}.freeze
+
+        attr_reader :set, :form, :notice
+
+        # @param set [Store::RuleSet]
+        # @param form [Forms::RuleSetForm]
+        def initialize(set, form, notice: nil)
+          @set, @form, @notice = set, form, notice && Words.say("notices.#{notice}")
+        end
+
+        def page_title = Words.say("house.set_title", name: set.name)
+
+        # @return [Field]
+        def name
+          problem = form.problems["name"]
+          Field.new(path: "name", label: Words.say("house_fields.set_name"), text: form.name, options: nil, hint: nil, rule: nil, problem: problem && Words.field_problem(problem, Reckoning::Units::CM))
+        end
+
+        # @return [Array<Array(String, Array<Line>)>] making, lining, then each heading
+        def parts
+          [[Words.say("house.making"), lines(Forms::RuleSetForm::MAKING)], [Words.say("house.lining"), lines(Forms::RuleSetForm::LINING)],
+            *Reckoning::Headings.names.map { |kind| [Words.say("headings.#{kind}"), lines(Forms::RuleSetForm::HEADINGS.select { |path| path.start_with?("headings.#{kind}.") })] }]
+        end
+
+        # @return [Boolean] whether anything in a part could not be taken: then it stands open
+        def troubled?(lines) = lines.any? { |line| line.fields.any?(&:problem) }
+
+        private
+
+        def lines(paths) = paths.map { |path| Line.new(label: label(path), fields: Forms::RuleSetForm::UNITS.keys.map { |tape| field(tape, path) }) }
+
+        def label(path) = Words.field_label(path.sub(/\Aheadings\.\w+\./, "heading."))
+
+        def field(tape, path)
+          problem = form.problems["#{tape}.#{path}"]
+          Field.new(path: "#{tape}.#{path}", label: "#{label(path)}, #{Words.say("house.#{tape}")}", text: form.text(tape, path), options: options(tape, path), hint: nil, rule: nil,
+            problem: problem && Words.field_problem(problem, Forms::RuleSetForm::UNITS.fetch(tape)))
+        end
+
+        # The inch column may leave a choice to the metric one.
+        def options(tape, path)
+          words, key = Cloth::CHOICES[path.sub("lining.hem", "making.hem")]
+          words, key = [Reckoning::HandPleat::STYLES, "styles"] if path.end_with?(".style")
+          words && {"" => Words.say((tape == "inches") ? "house.as_metric" : "house.not_ruled")}.merge(words.to_h { |word| [word, Words.say("#{key}.#{word}")] })
+        end
+      end
+    end
+  end
+end

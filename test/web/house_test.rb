@@ -1,0 +1,161 @@
+# frozen_string_literal: true
+
+require "web_test_helper"
+
+# The house: its rules and sets, who works here, and what is done with windows and jobs as wholes.
+class HouseTest < WebTest
+  def test_a_departure_is_marked_and_taken_back
+    take_set("Hand-finished, lined")
+    get station(office, "cloth")
+    assert_match(/by the rule/, text)
+    save(office, "cloth", "making.hem.depth" => "10")
+    get station(office, "cloth")
+    assert_match(/departs; rule 8 back to the rule/, text)
+    assert_match(/departs from Hand-finished, lined/, text)
+    save(office, "cloth", "making.hem.depth" => "10", "back_to_rule" => "making.hem.depth")
+    assert_equal "8 cm", office.treatments.first.spec.dig("making", "hem", "depth")
+    get station(office, "cloth")
+    refute_match(/departs/, text)
+  end
+
+  def test_a_figure_written_otherwise_is_no_departure
+    take_set("Hand-finished, lined")
+    save(office, "cloth", "making.hem.depth" => "80 mm")
+    get station(office, "cloth")
+    assert_equal "80 mm", office.treatments.first.spec.dig("making", "hem", "depth")
+    refute_match(/departs/, text)
+  end
+
+  def test_taking_a_set_keeps_what_no_rule_decides
+    save(office, "cloth", "making.widths" => "3")
+    take_set("Hall")
+    spec = office.treatments.first.spec
+    assert_equal "15 cm", spec.dig("making", "hem", "depth")
+    assert_equal ["3", "220 cm".class], [spec.dig("making", "widths"), spec.dig("drop", "readings", 0).class]
+    send_form("#{station(office, "take-back")}", "version" => office.treatments.first.version.to_s, "station" => "cloth")
+    assert_equal "8 cm", office.treatments.first.spec.dig("making", "hem", "depth")
+    assert_nil office.treatments.first.spec["rules"]
+  end
+
+  def test_a_changed_set_changes_no_treatment
+    take_set("Hand-finished, lined")
+    settle_set(set("Hand-finished, lined"), "metric.making.hem.depth" => "9")
+    assert_equal "8 cm", office.treatments.first.spec.dig("making", "hem", "depth")
+    get station(office, "cloth")
+    assert_match(/departs; rule 9/, text)
+  end
+
+  def test_an_inch_job_takes_the_inch_figures_and_metric_where_there_are_none
+    landing = job("Upper landing")
+    save(landing, "cloth", "rules" => set("Hall").id.to_s)
+    making = job("Upper landing").treatments.first.spec["making"]
+    assert_equal ["6 in", "full_widths"], [making.dig("hem", "depth"), making["trim"]]
+  end
+
+  def test_a_set_is_copied_renamed_and_refuses_nonsense
+    send_form("/house-rules/sets", "like" => set("Unlined").id.to_s)
+    copy = set("Unlined, 2")
+    assert_equal set("Unlined").spec, copy.spec
+    settle_set(copy, "name" => "Attic sheers", "metric.making.seam" => "12 mm", "inches.headings.wave.glider_spacing" => "3 1/4")
+    assert_equal ["12 mm", "3 1/4 in"], [set("Attic sheers").spec.dig("metric", "making", "seam"), set("Attic sheers").spec.dig("inches", "headings", "wave", "glider_spacing")]
+    settle_set(set("Attic sheers"), "metric.making.seam" => "wide", "name" => "Hall")
+    assert_equal 422, last_response.status
+    assert_includes last_response.body, 'value="wide"'
+    settle_set(set("Attic sheers"), "name" => "Hall")
+    assert_match(/name of another set/, text)
+    post_stale("/house-rules/sets/#{set("Hall").id}", "name" => "Hall", "metric.making.seam" => "3")
+    assert_equal 409, last_response.status
+    assert_equal "2 cm", set("Hall").spec.dig("metric", "making", "seam")
+  end
+
+  def test_the_house_decides_its_gaps_and_its_eighths
+    settle_house("rules.layer_gap" => "4", "rules.inch_fraction" => "8", "on_hand.hooks" => "36", "on_hand.tape_length" => "12 m", "name" => "Saltmarsh Lane Curtains", "unit" => "cm")
+    house = workroom.house.read
+    assert_equal [EarnestFold::Reckoning::Length.cm(4), 8], [house.rules.layer_gap, house.rules.unit("in").fraction]
+    assert_equal({"hooks" => 36, "tape_length" => "12 m"}, house.on_hand.to_h)
+    settle_house("rules.layer_gap" => "far", "on_hand.hooks" => "some", "name" => "", "unit" => "furlong")
+    assert_equal 422, last_response.status
+    assert_equal 4, last_response.body.scan('class="problem"').size
+    post_stale("/house-rules", "name" => "Another", "unit" => "in")
+    assert_equal 409, last_response.status
+  end
+
+  def test_the_schools_say_what_each_set_says
+    get "/house-rules/schools"
+    assert_match(/Hems: double or single.*Hand-finished, lined double 8 cm.*Hall double 15 cm/m, text)
+    assert_match(/says nothing/, text)
+  end
+
+  def test_a_change_says_whose_it_was
+    send_form("/people", "name" => "  Ida Marram ")
+    save(office, "measure", "ease" => "2")
+    get station(office, "changes")
+    assert_match(/Ida Marram Ease/, text)
+    send_form("/people", "name" => "x" * 41)
+    assert_equal 422, last_response.status
+    assert_equal ["Ida Marram"], workroom.people.names
+  end
+
+  def test_a_layer_behind_shares_the_window_and_is_held_against_the_front
+    save(office, "measure", "wall.radiator.width" => "90")
+    send_form(station(office, "layer"), "side" => "behind")
+    sheer, front = office.windows.first.treatments
+    assert_equal [front.spec["drop"], front.spec["wall"], "sheer behind"], [sheer.spec["drop"], sheer.spec["wall"], sheer.spec["name"]]
+    get "/jobs/#{office.id}/treatments/#{front.id}/measure"
+    assert_match(/Another layer hangs behind/, text)
+    send_form("/jobs/#{office.id}/treatments/#{sheer.id}/measure", "version" => "0", "unit" => "cm", "support.projection" => "6")
+    get "/jobs/#{office.id}/treatments/#{front.id}/measure"
+    assert_match(/doesn't clear it/, text)
+    send_form("/jobs/#{office.id}/treatments/#{front.id}/move", "what" => "layer", "way" => "before")
+    assert_equal [front.id, sheer.id], office.windows.first.treatments.map(&:id)
+  end
+
+  def test_windows_move_and_nothing_is_thrown_away
+    workroom.jobs.add_window(office.id, room: "Ticket office", name: "Yard window", spec: office.treatments.first.spec)
+    first, second = office.treatments.map(&:id)
+    send_form("/jobs/#{office.id}/treatments/#{second}/move", "what" => "window", "way" => "before")
+    assert_equal [second, first], office.treatments.map(&:id)
+    send_form("/jobs/#{office.id}/treatments/#{second}/move", "what" => "window", "way" => "before")
+    assert_equal [second, first], office.treatments.map(&:id)
+    send_form("/jobs/#{office.id}/treatments/#{second}/put-away")
+    get "/jobs/#{office.id}"
+    assert_match(/Put away\s+Yard window Bring back/, text)
+    get "/jobs/#{office.id}/treatments/#{second}/measure"
+    assert_equal 404, last_response.status
+    send_form("/jobs/#{office.id}/treatments/#{second}/bring-back")
+    get "/jobs/#{office.id}/treatments/#{second}/measure"
+    assert_equal 200, last_response.status
+  end
+
+  def test_a_job_has_notes_and_a_place_in_the_archive
+    send_form("/jobs/#{office.id}/notes", "notes" => "Key at the <ferry> bell")
+    get "/jobs/#{office.id}"
+    assert_includes last_response.body, "Key at the &lt;ferry&gt; bell"
+    id = office.id
+    send_form("/jobs/#{id}/archive", "archived" => "yes")
+    get "/jobs"
+    refute_match(/Ticket office/, text)
+    get "/jobs/archive"
+    assert_match(/Ticket office/, text)
+    send_form("/jobs/#{id}/archive", "archived" => "no")
+    assert_equal id, office.id
+  end
+
+  def test_a_document_goes_by_the_sets_name
+    take_set("Unlined")
+    get "/jobs/#{office.id}/job.fold.json"
+    assert_equal "Unlined", JSON.parse(last_response.body).dig("windows", 0, "treatments", 0, "rules")
+  end
+
+  private
+
+  def set(name) = workroom.house.read.sets.find { |one| one.name == name }
+
+  def take_set(name) = save(office, "cloth", "rules" => set(name).id.to_s)
+
+  def settle_set(set, **fields) = send_form("/house-rules/sets/#{set.id}", "version" => set.version.to_s, "name" => set.name, **fields)
+
+  def settle_house(**fields) = send_form("/house-rules", "version" => workroom.house.read.version.to_s, **fields)
+
+  def post_stale(path, **fields) = send_form(path, "version" => "99", **fields)
+end

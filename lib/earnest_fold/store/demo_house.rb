@@ -13,7 +13,12 @@ module EarnestFold
                     "vertical_repeat" => "64 cm", "horizontal_repeat" => "137 cm", "match" => "half_drop", "one_way" => true, "shrink_percent" => "2",
                     "mass" => "320", "price" => "34.00"}, "#c9d2bd"],
         "sateen" => [{"name" => "Ivory cotton sateen lining", "use" => "lining", "width" => "54 in", "selvedge" => "1/2 in", "price" => "6.80",
-                      "mass" => "150"}, "#ece3cf"]
+                      "mass" => "150"}, "#ece3cf"],
+        "bump" => [{"name" => "Soft interlining", "use" => "interlining", "width" => "137 cm", "mass" => "260", "price" => "9.20"}, "#f0ead9"],
+        "velvet" => [{"name" => "Mooring velvet", "use" => "face", "width" => "145 cm", "selvedge" => "1.5 cm", "mass" => "410", "one_way" => true, "price" => "41.00"}, "#8d95ad"],
+        "blackout" => [{"name" => "Coated blackout", "use" => "lining", "width" => "280 cm", "mass" => "230", "coated" => true, "price" => "12.40"}, "#e4e0d8"],
+        "voile" => [{"name" => "Estuary voile", "use" => "face", "width" => "300 cm", "selvedge" => "1 cm", "mass" => "70", "loose" => true, "price" => "14.60"}, "#f4f1e8"],
+        "stripe" => [{"name" => "Jetty stripe", "use" => "face", "width" => "137 cm", "selvedge" => "1.2 cm", "mass" => "240", "price" => "19.80"}, "#d7cdb0"]
       }.freeze
       TICKET_OFFICE = {
         "support" => {"kind" => "track", "length" => "180 cm"}, "opening" => {"kind" => "pair"},
@@ -33,6 +38,7 @@ module EarnestFold
                      "squaring" => "2 in"},
         "pattern" => {"place" => "top", "point" => "1 in"}
       }.freeze
+      ON_HAND = {"hooks" => 140, "gliders" => 60, "rings" => 24, "weights" => 30, "tape_length" => "18 m", "buckram_length" => "25 m"}.freeze
       LANDING_LINING = {"lift" => "1 in", "inset" => "1 in", "side_turn" => "1/2 in", "top" => "1/2 in",
                         "hem" => {"kind" => "double", "depth" => "2 in"}}.freeze
 
@@ -45,7 +51,7 @@ module EarnestFold
       # @return [Boolean] whether anything was loaded
       def load(reset: false)
         @workroom.transaction do
-          [:jobs, :cloths].each { |table| @workroom.rows(table).delete } if reset
+          [:jobs, :cloths, :people, :rule_sets].each { |table| @workroom.rows(table).delete } if reset
           next false unless [:jobs, :cloths].all? { |table| @workroom.rows(table).empty? }
 
           furnish
@@ -57,11 +63,26 @@ module EarnestFold
 
       def furnish
         cloths = CLOTHS.transform_values { |spec, colour| @workroom.cloths.create(spec, colour: colour).to_s }
+        sets = @workroom.house.read.sets.to_h { |set| [set.name, set.id.to_s] }
+        Rooms::JOBS.each { |job| room(job, cloths, sets) }
+        @workroom.house.update(version: @workroom.house.read.version, on_hand: ON_HAND)
+        ["Ida Marram", "Joss Teal"].each { |name| @workroom.people.add(name) }
         landing = @workroom.jobs.create(title: "Upper landing", unit: "in")
         @workroom.jobs.add_window(landing, room: "Upper landing", name: "Stair window",
           spec: UPPER_LANDING.merge("face" => cloths["tick"], "lining" => LANDING_LINING.merge("cloth" => cloths["sateen"])))
         office = @workroom.jobs.create(title: "Ticket office", unit: "cm")
         @workroom.jobs.add_window(office, room: "Ticket office", name: "Quay window", spec: TICKET_OFFICE.merge("face" => cloths["ferry"]))
+      end
+
+      # A room of the house: its treatments name cloths and sets by their keys here.
+      def room((title, unit, notes, windows), cloths, sets)
+        id = @workroom.jobs.bring_in(title: title, unit: unit, extras: {}, cloths: {}, windows: windows.map { |place, name, layers| [place, name, layers.map { |spec| settled(spec, cloths, sets) }] })
+        @workroom.jobs.set_notes(id, notes)
+      end
+
+      def settled(spec, cloths, sets)
+        inner = %w[lining interlining].select { |part| spec[part] }.to_h { |part| [part, spec[part].merge("cloth" => cloths.fetch(spec[part]["cloth"]))] }
+        spec.merge("face" => cloths.fetch(spec["face"]), **inner, **(spec["rules"] ? {"rules" => sets.fetch(spec["rules"])} : {}))
       end
     end
   end

@@ -117,7 +117,7 @@ module EarnestFold
         @workroom.transaction do
           ids = cloths.transform_values { |spec| @workroom.cloths.like(spec).to_s }
           job = @workroom.insert(:jobs, title: title, unit: unit, extras: Sequel.pg_jsonb(extras))[:id]
-          windows.each_with_index { |(room, name, specs), index| bring_window(job, index + 1, room, name, specs.map { |spec| renamed(spec, ids) }) }
+          windows.each_with_index { |(room, name, specs), index| bring_window(job, index + 1, room, name, specs.map { |spec| ids.empty? ? spec : renamed(spec, ids) }) }
           job
         end
       end

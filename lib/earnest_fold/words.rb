@@ -110,6 +110,7 @@ module EarnestFold
     def remark(remark, unit)
       key = ["judgement.#{remark.code}", *remark.data[:form]].join("_")
       data = remark.data.except(:form)
+      data = data.merge(part: say("sundries.#{data[:part]}").downcase) if data[:part]
       data = data.merge(feature: say("wall.#{data[:feature]}").downcase) if data[:feature]
       say(key, unit: unit, **data)
     end

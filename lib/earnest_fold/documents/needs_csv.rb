@@ -36,10 +36,7 @@ module EarnestFold
 
       def amount_cells(amount) = amount.is_a?(R::Length) ? [Words.length(amount, @unit), @unit.name] : [amount.to_s, ""]
 
-      # @return [Hash{Symbol => Integer, Length}] over all treatments
-      def sundries
-        @treatments.map { |made| R::Sundries.of(made) }.reduce({}) { |sums, one| sums.merge(one) { |_, sum, more| sum + more } }
-      end
+      def sundries = R::HardwareCount.total(@treatments)
 
       def guarded(text) = FORMULA.match?(text) ? "'#{text}" : text
     end

@@ -13,6 +13,7 @@ module EarnestFold
       # @param house [Reckoning::HouseRules]
       def initialize(treatment, curtain, unit, house:)
         @curtain, @unit = curtain, unit
+        @forward = treatment.heading.is_a?(R::HandPleat) ? "_pleats" : ""
         @stack = R::Folds.stacked(treatment, curtain, house)
         @deep = treatment.heading.fold_depth(curtain.task, curtain.heading)
         @off = treatment.support.projection || @deep + R::Length.mm(30)
@@ -51,7 +52,7 @@ module EarnestFold
       def stays = leads_right? ? left : left + @line.along
 
       def closed
-        @svg.text(left, first_wall - 10, Words.say("drawings.closed_from_above", depth: @deep, unit: @unit), class: "edge", text_anchor: "start")
+        @svg.text(left, first_wall - 10, Words.say("drawings.closed_from_above#{@forward}", depth: @deep, unit: @unit), class: "edge", text_anchor: "start")
         wall(first_wall)
         @svg.line(left, first_wall + off, left + @line.along, first_wall + off, class: "rail-above")
         @svg.path(@line.closed(lead, first_wall + off, first_wall), class: "plan")

@@ -5,7 +5,7 @@ module EarnestFold
     # A window from above, to scale: the wall, what stands off it, and each layer on its support with its returns.
     class WindowPlan
       R = Reckoning
-      WIDTH, SIDE, WALL = 760, 100, 26
+      WIDTH, SIDE, WALL = 760, 140, 26
       # A layer: its treatment and its curtains (as asked for where no cloth is chosen).
       Layer = R::Value.define(:treatment, :curtains, :colour)
 
@@ -23,7 +23,7 @@ module EarnestFold
         @svg.line(left - 60, WALL, left + whole + 60, WALL, class: "wall")
         @svg.text(left - 60, WALL - 9, Words.say("drawings.wall"), class: "edge", text_anchor: "start")
         features
-        @layers.each { |layer| draw(layer) }
+        @layers.each_with_index { |layer, index| draw(layer, index) }
         @svg.to_s
       end
 
@@ -51,12 +51,12 @@ module EarnestFold
         @svg.line(left + @scale[glass.from_left], WALL, left + @scale[glass.to_right], WALL, class: "pane")
       end
 
-      def draw(layer)
+      def draw(layer, index)
         at = WALL + off(layer)
         start = left + (whole - @scale[layer.treatment.support.length]) / 2
         @svg.line(start, at, start + @scale[layer.treatment.support.length], at, class: layer.treatment.support.projection ? "rail-above" : "rail-above likely")
-        places(layer, start).each { |curtain, lead| @svg.path(FoldLine.new(layer.treatment.heading, curtain, @scale).closed(lead, at, WALL), class: "plan") }
-        figure(layer, start, at)
+        places(layer, start).each { |curtain, lead| @svg.path(FoldLine.new(layer.treatment.heading, curtain, @scale).closed(lead, at, WALL), class: (index == @layers.size - 1) ? "plan" : "plan behind") }
+        figure(layer, index, at)
       end
 
       # @return [Array<Array(Reckoning::Curtain, Float)>] each with its leading edge
@@ -71,9 +71,9 @@ module EarnestFold
         end
       end
 
-      def figure(layer, start, at)
+      def figure(layer, index, at)
         projection = layer.treatment.support.projection or return
-        x = start + @scale[layer.treatment.support.length] + 22
+        x = left + whole + 22 + 58 * index
         Dimension.down(@svg, x, WALL, at)
         @svg.text(x + 9, [(WALL + at) / 2 + 5, WALL + 14].max, Words.length(projection, @unit), class: "figure", text_anchor: "start")
       end

@@ -21,9 +21,13 @@ module EarnestFold
 
       module_function
 
+      # What a kind of heading starts from, where a house has said nothing else: its example.
+      EXAMPLES = ->(kind) { kind.example }
+
       # @param reckoning [TreatmentReckoning]
+      # @param figures [#call] gives the plain values that a heading of a kind starts from
       # @return [Array<Choice>] all of them
-      def all(reckoning) = of(reckoning) + counts(reckoning) + sideways(reckoning) + headings(reckoning)
+      def all(reckoning, figures: EXAMPLES) = of(reckoning) + counts(reckoning) + sideways(reckoning) + headings(reckoning, figures)
 
       # Half a width and a width less and more.
       # @return [Array<Choice>] the fewest first; none where the cloth runs sideways
@@ -55,19 +59,18 @@ module EarnestFold
         [varied(:sideways, other, reckoning.treatment.with(run: other))].compact
       end
 
-      # The other headings with the same cloth and, where they have one, the same fullness; their own figures as each kind's
-      # example has them.
-      def headings(reckoning)
+      # The other headings with the same cloth and, where both have one, the same fullness.
+      def headings(reckoning, figures = EXAMPLES)
         Headings.reject { |kind| kind == reckoning.treatment.heading.class }.filter_map do |kind|
-          heading = like(kind, reckoning.treatment.heading)
+          heading = like(kind, reckoning.treatment.heading, figures)
           heading && varied(:heading, kind.kind, reckoning.treatment.with(heading: heading))
         end
       end
 
-      def like(kind, heading)
+      def like(kind, heading, figures)
         problems = Problems.new
-        values = kind.fields.read(kind.example, Units::MM, problems)
-        values[:fullness] = Fullness.ratio(heading.asked) if values&.key?(:fullness)
+        values = kind.fields.read(figures.call(kind), Units::MM, problems)
+        values[:fullness] = heading.fullness if values&.key?(:fullness) && heading.respond_to?(:fullness)
         values && kind.build(values, problems)
       end
 

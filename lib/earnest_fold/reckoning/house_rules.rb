@@ -8,8 +8,8 @@ module EarnestFold
       FRACTIONS = %w[8 16].freeze
       FIELDS = Fields.new(
         layer_gap: Declare.length(Length.mm(20)), clearance: Declare.length(Length.mm(15)), heat_gap: Declare.length(Length.mm(150)),
-        fold_unlined: Declare.length(Length.mm(25), least: :over_zero), fold_lined: Declare.length(Length.mm(35), least: :over_zero),
-        fold_interlined: Declare.length(Length.mm(45), least: :over_zero), inch_fraction: Declare.choice(FRACTIONS, "16")
+        fold_unlined: Declare.length(Length.mm(15), least: :over_zero), fold_lined: Declare.length(Length.mm(22), least: :over_zero),
+        fold_interlined: Declare.length(Length.mm(32), least: :over_zero), inch_fraction: Declare.choice(FRACTIONS, "16")
       )
 
       # @param raw [Hash] plain values

@@ -7,13 +7,17 @@ module EarnestFold
     Remark = Value.define(:code, :station, :manner, :data)
 
     # What the judgement looks at. `reckoning` is nil before the cloth is chosen; `behind` is the next layer towards the glass at
-    # the same window, nil where there is none; `house` is what the workroom decides once.
-    JudgementCase = Value.define(:treatment, :reckoning, :behind, :house) do
+    # the same window, nil where there is none; `house` is what the workroom decides once; `counted` the small parts held
+    # against what is on hand, nil where nobody holds any.
+    JudgementCase = Value.define(:treatment, :reckoning, :behind, :house, :counted) do
       def heading = treatment.heading
 
       def lined? = !treatment.lining.nil?
 
       def curtains = reckoning ? reckoning.curtains : []
+
+      # @return [Array<Hardware>] none before there are figures
+      def hardware = counted || (reckoning ? HardwareCount.of(reckoning, [reckoning], {}) : [])
 
       # @return [Array<Curtain>] as asked for, where no cloth is chosen yet
       def likely_curtains = reckoning ? curtains : treatment.spans.map { |span| Curtain.asked(treatment, span) }
@@ -33,10 +37,11 @@ module EarnestFold
       # @param answers [Array<String>] the codes of the questions that have been answered
       # @param behind [Treatment, nil] the next layer towards the glass
       # @param house [HouseRules]
+      # @param counted [Array<Hardware>, nil]
       # @param station [String, nil] only what speaks there
       # @return [Array<Remark>] cautions first, then questions, then the rest
-      def of(treatment, reckoning, answers = [], station: nil, behind: nil, house: HouseRules::USUAL)
-        looked_at = JudgementCase.new(treatment: treatment, reckoning: reckoning, behind: behind, house: house)
+      def of(treatment, reckoning, answers = [], station: nil, behind: nil, house: HouseRules::USUAL, counted: nil)
+        looked_at = JudgementCase.new(treatment: treatment, reckoning: reckoning, behind: behind, house: house, counted: counted)
         rules = station ? Rules.select { |rule| station == rule::STATION } : Rules
         rules.filter_map { |rule| remark(rule, looked_at, answers) }.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
       end

@@ -26,6 +26,8 @@ module EarnestFold
       # @param unit [Reckoning::Unit]
       # @return [Object, nil] what the set says of the field
       def value(path, kind, unit)
+        return if path == "heading.kind"
+
         part, *steps = path.split(".")
         inside = (part == "heading") ? heading(kind, unit) : self.for(unit)[part]
         if steps.empty?

@@ -23,8 +23,14 @@ module EarnestFold
         @workroom.transaction do
           before = locked(id, version)[:spec]
           write(id, spec, version, Sequel[:undoable] + 1)
-          @workroom.insert(:changes, treatment_id: id, before: before, after: Sequel.pg_jsonb(spec), by: @workroom.by)
+          @workroom.insert(:changes, treatment_id: id, before: before, after: Sequel.pg_jsonb(spec), by: @workroom.by, version: version)
         end
+      end
+
+      # @param version [Integer] as it was read
+      # @return [Hash, nil] the spec at that version; nil where nobody has kept it
+      def at_version(id, version)
+        Store.guard { Records.plain(rows_of_changes(id).where(version: version).get(:before)) }
       end
 
       # Takes the last change back that isn't yet.

@@ -87,6 +87,14 @@ module EarnestFold
         made.flat_map { |reckoning| reckoning.treatment.cloths }.uniq(&:id).map { |cloth| Reckoning::ClothReckoning.of(cloth, made) }
       end
 
+      # @return [Hash{Symbol => Integer, Reckoning::Length}] small parts that are there
+      def on_hand
+        settled.on_hand.to_h { |name, stored| [name.to_sym, stored.is_a?(Integer) ? stored : Reckoning::LengthReader.read(stored, unit)] }
+      end
+
+      # @return [Array<Reckoning::Hardware>] what a treatment takes, held against what is on hand
+      def hardware(entry) = entry.reckoning ? Reckoning::HardwareCount.of(entry.reckoning, entries.filter_map(&:reckoning), on_hand) : []
+
       # @param cloth [Reckoning::Cloth, nil]
       # @return [String] its own colour
       def colour(cloth) = cloth_records.find { |record| record.id.to_s == cloth&.id }&.colour || "#efe8d8"

@@ -8,13 +8,24 @@ module EarnestFold
         CODE = "hardware_first"
         STATION = "heading"
         MANNER = :say
+        PARTS = %i[hooks gliders rings eyelets].freeze
+        # What rides on the support, whose count may be given with it.
+        CARRIED = %i[hooks gliders rings].freeze
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          needed = seen.reckoning&.carriers_needed
-          on_hand = seen.treatment.support.carriers
-          {needed: needed, on_hand: on_hand || 0} if needed && (on_hand.nil? || on_hand < needed)
+          parts = seen.hardware.select { |part| PARTS.include?(part.name) && !carried?(seen, part) }
+          short = parts.find(&:short)
+          return {form: :short, part: short.name, needed: short.whole, on_hand: short.on_hand, short: short.short} if short
+
+          unknown = parts.reject(&:counted?).first
+          {form: :unknown, part: unknown.name, needed: unknown.whole} if unknown
+        end
+
+        def self.carried?(seen, part)
+          there, needed = seen.treatment.support.carriers, seen.reckoning.carriers_needed
+          CARRIED.include?(part.name) && there && needed && there >= needed
         end
       end
 

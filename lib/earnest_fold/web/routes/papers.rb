@@ -8,6 +8,7 @@ module EarnestFold
         def self.registered(app)
           app.helpers(Filing)
           documents(app)
+          lists(app)
           sheets(app)
         end
 
@@ -29,6 +30,14 @@ module EarnestFold
             job = sheet(id)
             filed("text/csv", job, "-needs.csv")
             Documents::NeedsCsv.new(job.entries.filter_map(&:reckoning), job.cloths_needed, job.unit).text
+          end
+        end
+
+        def self.lists(app)
+          app.get("/jobs/:id/needs.pdf") do |id|
+            job = sheet(id)
+            filed("application/pdf", job, "-needs.pdf")
+            Documents::NeedsPdf.new(job.job.title, job.entries.filter_map(&:reckoning), job.cloths_needed, job.unit, on_hand: job.on_hand).render
           end
         end
 

@@ -31,6 +31,11 @@ module EarnestFold
             page(:ticket, Screens::Cutting.new(job, job.fetch(number(treatment))))
           end
 
+          app.get("/jobs/:id/treatments/:treatment/compare") do |id, treatment|
+            job = sheet(id)
+            page(:desk, Screens::Compare.new(job, job.fetch(number(treatment))))
+          end
+
           SCREENS.each do |station, screen|
             app.get("/jobs/:id/treatments/:treatment/#{station}") do |id, treatment|
               job = sheet(id)
@@ -101,7 +106,11 @@ module EarnestFold
             page(:desk, screen.new(job, job.fetch(treatment), form: form, part: params["part"]), status: taken ? 200 : 422)
           end
 
-          def stale(screen, job, entry) = page(:desk, screen.new(job, entry, notice: :changed_elsewhere, part: params["part"]), status: 409)
+          def stale(screen, job, entry)
+            shown = params["version"].to_s.match?(/\A\d{1,9}\z/) ? workroom.treatments.at_version(entry.id, Integer(params["version"], 10)) : nil
+            versions = Forms::Versions.new(entry.record.spec, shown, screen.paths(entry.record.spec), params, unit_shown(job))
+            page(:desk, screen.new(job, entry, notice: :changed_elsewhere, part: params["part"], versions: versions), status: 409)
+          end
 
           def station_shown = SCREENS.fetch(params["station"], Screens::Measure)
 

@@ -17,7 +17,8 @@ module EarnestFold
 
         def self.paths(spec)
           lined = spec["lining"] ? LINING : []
-          ["rules", "face", "lining.cloth", "interlining.cloth", "making.widths", *MAKING, *lined, *PATTERN]
+          count = spec["heading"] ? Forms::SpecFields.heading_paths(spec) & %w[heading.pleats heading.fullness] : []
+          ["rules", "heading.kind", *count, "face", "lining.cloth", "interlining.cloth", "making.widths", *MAKING, *lined, *PATTERN]
         end
 
         def faces = field("face", options: cloths("face", "fields.choose_cloth"))
@@ -40,11 +41,40 @@ module EarnestFold
         # @return [Array<Array(String, String)>] what can be looked at: each curtain, and the lining
         def parts
           made = reckoning.curtains.map { |curtain| [curtain.hand, Words.hand(curtain.hand)] }
-          reckoning.lining ? made + [["lining", Words.say("parts.lining")]] : made
+          made += [["lining", Words.say("parts.lining")]] if reckoning.lining
+          if room.size > 1 || made.size > 1
+            made + [["room", Words.say((room.size > 1) ? "parts.room" : "parts.pair")]]
+          else
+            made
+          end
         end
 
+        def room? = part == "room"
+
+        # @return [String] the part that is looked at
+        def looked_at = (lining? || room?) ? part : curtain.hand
+
+        # @return [Array<JobSheet::Entry>] the windows of this room that can be drawn
+        def room = @room ||= sheet.entries.select { |other| other.reckoning && other.window.room == entry.window.room && (other.id == entry.id || other.window.id != entry.window.id) }
+
         # @return [String, nil] SVG
-        def drawing = curtain && Drawings::FlatCurtain.new(reckoning, curtain, unit, colour: colour, lining: lining?).to_s
+        def drawing
+          return unless curtain
+          return Drawings::RoomCurtains.new(room.map { |other| [other.title, other.reckoning, sheet.colour(other.reckoning.treatment.face)] }, unit).to_s if room?
+
+          Drawings::FlatCurtain.new(reckoning, curtain, unit, colour: colour, lining: lining?).to_s
+        end
+
+        # @return [Array<Array(String, Reckoning::Level::At)>] each window of the room with where its pattern stands
+        def levels = room.filter_map { |other| (at = R::Level.of(other.reckoning)) && [other.title, at] }
+
+        # @return [String, nil] whether the room's pattern is level, in words
+        def level_words
+          return if levels.size < 2
+
+          fold = R::Level.fold(room.map(&:reckoning))
+          Words.say(fold ? "levels.#{fold}" : "levels.apart")
+        end
 
         # @return [Array<Reckoning::Choice>]
         def choices = @choices ||= reckoning ? R::Choices.of(reckoning) : []

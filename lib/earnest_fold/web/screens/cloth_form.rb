@@ -29,7 +29,7 @@ module EarnestFold
           case name
           when "use" then Reckoning::Cloth::USES.to_h { |use| [use, Words.say("uses.#{use}")] }
           when "match" then Reckoning::Cloth::MATCHES.to_h { |match| [match, Words.say("matches.#{match}")] }
-          when "one_way", "selvedge_in_seam", "coated" then {"no" => Words.say("cloth_fields.#{name}_no"), "yes" => Words.say("cloth_fields.#{name}_yes")}
+          when "one_way", "selvedge_in_seam", "coated", "frays", "creeps", "curls", "loose" then {"no" => Words.say("cloth_fields.#{name}_no"), "yes" => Words.say("cloth_fields.#{name}_yes")}
           end
         end
       end

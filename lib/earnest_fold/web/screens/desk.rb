@@ -13,14 +13,21 @@ module EarnestFold
         # @param form [Forms::TreatmentForm, nil] with what could not be taken
         # @param notice [Symbol, nil] something to say above the station
         # @param part [String, nil] which curtain is looked at
-        def initialize(sheet, entry, form: nil, notice: nil, part: nil)
-          @sheet, @entry, @form, @notice, @part = sheet, entry, form, notice, part
+        # @param versions [Forms::Versions, nil] what was typed beside what somebody else left meanwhile
+        def initialize(sheet, entry, form: nil, notice: nil, part: nil, versions: nil)
+          @sheet, @entry, @form, @notice, @part, @versions = sheet, entry, form, notice, part, versions
         end
+
+        # @return [Array<Forms::Versions::Both>]
+        def both_versions = @versions ? @versions.all : []
 
         # @return [Array<String>] the fields that the station reads
         def self.paths(_spec) = []
 
         def station = self.class::STATION
+
+        # @return [Symbol] the view of what stands in the middle
+        def view = :"_#{station}"
 
         def unit = sheet.unit
 
@@ -32,6 +39,9 @@ module EarnestFold
 
         # @return [Reckoning::Treatment, nil] as reckoned; without its cloths, where nothing but a cloth is wanting
         def treatment = @treatment ||= reckoning ? reckoning.treatment : sheet.before_cloth(entry)
+
+        # @return [Array<Reckoning::Hardware>]
+        def hardware = @hardware ||= sheet.hardware(entry)
 
         # @return [Reckoning::HouseRules]
         def house = sheet.house
@@ -112,7 +122,7 @@ module EarnestFold
         def said_here
           return [] unless treatment
 
-          R::Judgement.of(treatment, reckoning, spec.fetch("answers", {}).keys, station: station, behind: sheet.behind(entry), house: house)
+          R::Judgement.of(treatment, reckoning, spec.fetch("answers", {}).keys, station: station, behind: sheet.behind(entry), house: house, counted: (hardware if station == "heading"))
         end
 
         # A length typed in another unit than the one shown says how it was typed.

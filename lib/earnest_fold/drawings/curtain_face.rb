@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Drawings
+    # The face of one flat curtain, drawn on a sheet at a place and a scale: its turnings, its seams, and where the pattern falls.
+    class CurtainFace
+      R = Reckoning
+      # Where it goes: the sheet, its upper left corner, the scale, and a name that no other curtain on the page has.
+      Place = R::Value.define(:svg, :left, :top, :scale, :name)
+
+      # @param reckoning [Reckoning::TreatmentReckoning]
+      # @param curtain [Reckoning::Curtain]
+      # @param colour [String]
+      # @param place [Place]
+      def initialize(reckoning, curtain, colour, place)
+        @reckoning, @curtain, @colour, @place = reckoning, curtain, colour, place
+        @cut, @svg, @scale = reckoning.drop_cut, place.svg, place.scale
+      end
+
+      # @yield between the cloth and its outline, to lay something over it
+      def draw
+        @svg.hatch("hem-#{name}", [:forward]).hatch("head-#{name}", [:back])
+        @svg.rect(left, top, width, height, fill: @colour)
+        @svg.clip("curtain-#{name}", left, top, width, height) { pattern } if @cut.cloth.repeats? && !@cut.sideways
+        turnings
+        seams
+        yield if block_given?
+        @svg.rect(left, top, width, height, class: "outline")
+      end
+
+      def leads_right? = @curtain.leads == :right
+
+      # @return [Float]
+      def width = @scale[@curtain.flat_width]
+
+      # @return [Float]
+      def height = @scale[@cut.finished]
+
+      def left = @place.left
+
+      def top = @place.top
+
+      # @param distance [Reckoning::Length] from the leading edge
+      # @return [Float]
+      def x(distance) = leads_right? ? left + width - @scale[distance] : left + @scale[distance]
+
+      # @param index [Integer] of the width, from 0 at the leading edge
+      # @return [String] "A" or "B"
+      def phase(index)
+        across = @reckoning.treatment.pattern.meet == "across" && @curtain.hand == "right"
+        R::Repeat.phase(index, @reckoning.treatment.width_rule.next_shifts?, across)
+      end
+
+      # @return [Array<Reckoning::Length>] both edges and the seams, from the leading edge
+      def bounds = [R::Length::ZERO, *@curtain.task.seams, @curtain.flat_width]
+
+      private
+
+      def name = @place.name
+
+      def turnings
+        making = @reckoning.treatment.making
+        band(top, @scale[[@cut.top, @cut.finished].min], "head") if @cut.top.positive?
+        depth = @scale[making.hem.depth]
+        band(top + height - depth, depth, "hem") if making.hem.taken.positive?
+        side = @scale[making.side.depth]
+        [left + side, left + width - side].each { |at| @svg.line(at, top, at, top + height, class: "turning") } if side.positive?
+      end
+
+      def band(from, depth, kind)
+        @svg.rect(left, from, width, depth, fill: "url(##{kind}-#{name})")
+        edge = (kind == "head") ? from + depth : from
+        @svg.line(left, edge, left + width, edge, class: "fold-line #{kind}")
+      end
+
+      def seams
+        @curtain.task.seams.each do |seam|
+          [-1.5, 1.5].each { |aside| @svg.line(x(seam) + aside, top, x(seam) + aside, top + height, class: "seam") }
+        end
+      end
+
+      # Each width's repeat lines, and a sprig on each: an odd width of a half-drop stands half a repeat lower.
+      def pattern
+        bounds.each_cons(2).with_index do |(from, to), index|
+          x1, x2 = [x(from), x(to)].minmax
+          lines = repeat_lines(phase(index))
+          @svg.path(lines.flat_map { |y| ["M", x1, y, "H", x2] }, class: "repeat")
+          @svg.path(lines.flat_map { |y| sprigs(x1, x2, y) }, class: "motif")
+        end
+      end
+
+      def sprigs(x1, x2, y)
+        across = @cut.cloth.horizontal_repeat.positive? ? @scale[@cut.cloth.horizontal_repeat] : (x2 - x1) / 2
+        count = [((x2 - x1) / across).round, 1].max
+        tall = [@scale[@cut.cloth.vertical_repeat] * 0.5, 44].min
+        Array.new(count) { |index| sprig(x1 + (x2 - x1) * (index + 0.5) / count, y, tall) }.flatten
+      end
+
+      def sprig(x, y, tall)
+        ["M", x, y, "q", tall * -0.12, tall * -0.5, tall * -0.3, tall * -0.8, "M", x, y, "v", -tall, "M", x, y, "q", tall * 0.12, tall * -0.4, tall * 0.3, tall * -0.7]
+      end
+
+      # @param phase [String] "A" or "B"
+      # @return [Array<Float>] where the repeat lines of a width fall
+      def repeat_lines(phase)
+        repeat = @cut.cloth.vertical_repeat
+        start = @reckoning.pattern_start + ((phase == "B") ? repeat / 2 : R::Length::ZERO)
+        first = repeat - (start + @cut.top_fold) % repeat
+        count = ((@cut.finished / @cut.shrinking - first) / repeat).floor + 1
+        Array.new([count, 0].max) { |index| top + @scale[(first + repeat * index) * @cut.shrinking] }
+      end
+    end
+  end
+end

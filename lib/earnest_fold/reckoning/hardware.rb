@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Small parts counted against what is on hand: `here` what one treatment takes, `whole` the whole job, `on_hand` nil where
+    # nobody has counted.
+    Hardware = Value.define(:name, :here, :whole, :on_hand) do
+      # @return [Integer, Length, nil] how much to get; nil where it is enough, or not counted
+      def short = (on_hand && on_hand < whole) ? whole - on_hand : nil
+
+      def counted? = !on_hand.nil?
+    end
+
+    # What hanging waits for, and how much of it there is.
+    module HardwareCount
+      PARTS = %i[hooks gliders rings eyelets weights tape_length buckram_length].freeze
+
+      module_function
+
+      # @param reckoning [TreatmentReckoning]
+      # @param job [Array<TreatmentReckoning>] every treatment of the job, this one among them
+      # @param on_hand [Hash{Symbol => Integer, Length}]
+      # @return [Array<Hardware>] of the parts that this treatment takes
+      def of(reckoning, job, on_hand)
+        here, whole = Sundries.of(reckoning), total(job)
+        PARTS.select { |name| here[name] }.map { |name| Hardware.new(name: name, here: here[name], whole: whole[name], on_hand: on_hand[name]) }
+      end
+
+      # @param job [Array<TreatmentReckoning>]
+      # @return [Hash{Symbol => Integer, Length}] the sundries of all
+      def total(job) = job.map { |made| Sundries.of(made) }.reduce({}) { |sums, one| sums.merge(one) { |_, sum, more| sum + more } }
+    end
+  end
+end

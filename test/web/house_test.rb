@@ -106,16 +106,16 @@ class HouseTest < WebTest
     send_form("/jobs/#{office.id}/treatments/#{sheer.id}/measure", "version" => "0", "unit" => "cm", "support.projection" => "6")
     get "/jobs/#{office.id}/treatments/#{front.id}/measure"
     assert_match(/doesn't clear it/, text)
-    send_form("/jobs/#{office.id}/treatments/#{front.id}/move", "what" => "layer", "way" => "before")
+    send_form("/jobs/#{office.id}/treatments/#{front.id}/move", "move" => "layer-before")
     assert_equal [front.id, sheer.id], office.windows.first.treatments.map(&:id)
   end
 
   def test_windows_move_and_nothing_is_thrown_away
     workroom.jobs.add_window(office.id, room: "Ticket office", name: "Yard window", spec: office.treatments.first.spec)
     first, second = office.treatments.map(&:id)
-    send_form("/jobs/#{office.id}/treatments/#{second}/move", "what" => "window", "way" => "before")
+    send_form("/jobs/#{office.id}/treatments/#{second}/move", "move" => "window-before")
     assert_equal [second, first], office.treatments.map(&:id)
-    send_form("/jobs/#{office.id}/treatments/#{second}/move", "what" => "window", "way" => "before")
+    send_form("/jobs/#{office.id}/treatments/#{second}/move", "move" => "window-before")
     assert_equal [second, first], office.treatments.map(&:id)
     send_form("/jobs/#{office.id}/treatments/#{second}/put-away")
     get "/jobs/#{office.id}"

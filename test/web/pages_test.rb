@@ -79,6 +79,7 @@ class PagesTest < WebTest
   end
 
   def test_a_screens_queries_do_not_grow_with_its_rows
+    get station(office, "cloth")
     before = queries { get station(office, "cloth") }
     12.times { |index| workroom.jobs.add_window(office.id, room: "Room #{index}", name: "", spec: office.treatments.first.spec) }
     assert_equal before, queries { get station(office, "cloth") }

@@ -5,6 +5,8 @@ module EarnestFold
     # The workroom's cloths.
     class Cloths
       MOST_FOUND = 200
+      COLUMNS = [:id, Records.text(:spec, :spec), :colour, :version].freeze
+      private_constant :COLUMNS
 
       def initialize(workroom)
         @workroom = workroom
@@ -13,7 +15,7 @@ module EarnestFold
       # @return [Array<Records::Cloth>] by name
       def all
         Store.guard do
-          rows = Store.prepared(:all_cloths, workroom: @workroom.id) { Store.db[:cloths].where(workroom_id: :$workroom).order(Sequel.lit("lower(spec->>'name')"), :id) }
+          rows = Store.prepared(:all_cloths, workroom: @workroom.id) { Store.db[:cloths].where(workroom_id: :$workroom).select(*COLUMNS).order(Sequel.lit("lower(spec->>'name')"), :id) }
           rows.map { |row| record(row) }
         end
       end
@@ -23,14 +25,14 @@ module EarnestFold
       def find_words(words)
         Store.guard do
           rows = @workroom.rows(:cloths)
-          rows.where(Sequel.ilike(Sequel.lit("spec->>'name'"), "%#{rows.escape_like(words)}%")).order(Sequel.lit("lower(spec->>'name')"), :id)
+          rows.select(*COLUMNS).where(Sequel.ilike(Sequel.lit("spec->>'name'"), "%#{rows.escape_like(words)}%")).order(Sequel.lit("lower(spec->>'name')"), :id)
             .limit(MOST_FOUND).map { |row| record(row) }
         end
       end
 
       # @return [Records::Cloth]
       # @raise [Missing]
-      def find(id) = Store.guard { record(@workroom.rows(:cloths).first(id: id) || raise(Missing, "no cloth #{id}")) }
+      def find(id) = Store.guard { record(@workroom.rows(:cloths).select(*COLUMNS).first(id: id) || raise(Missing, "no cloth #{id}")) }
 
       # @return [Integer] its id
       def create(spec, colour:) = @workroom.insert(:cloths, spec: Sequel.pg_jsonb(spec), colour: colour)[:id]
@@ -52,7 +54,7 @@ module EarnestFold
 
       private
 
-      def record(row) = Records::Cloth.new(id: row[:id], spec: Records.plain(row[:spec]), colour: row[:colour], version: row[:version])
+      def record(row) = Records::Cloth.new(id: row[:id], spec: Records.parsed(row[:spec]), source: row[:spec], colour: row[:colour], version: row[:version])
     end
   end
 end

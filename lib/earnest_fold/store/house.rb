@@ -17,15 +17,19 @@ module EarnestFold
         def lining(set, unit) = [set, *sets].compact.filter_map { |one| one.lining(unit) }.first || {}
       end
 
+      MADE = Remembered.new(20)
+      private_constant :MADE
+
       def initialize(workroom)
         @workroom = workroom
       end
 
-      # @return [Record] in one question
+      # @return [Record] in one question while nothing changes
       def read
         Store.guard do
-          begin_sets unless rows.first[:set_id]
-          record(rows)
+          as_it_is = rows(:house_versions) { versions }
+          begin_sets unless as_it_is.first[:set_id]
+          MADE.fetch(as_it_is) { made(rows(:house) { house }) }
         end
       end
 
@@ -54,14 +58,21 @@ module EarnestFold
 
       private
 
-      def rows = Store.prepared(:house, workroom: @workroom.id) { house }
+      def rows(name, &query) = Store.prepared(name, workroom: @workroom.id, &query)
 
       def row = Store.db[:workrooms].where(id: @workroom.id)
 
+      def joined = Store.db[:workrooms].where(Sequel[:workrooms][:id] => :$workroom).left_join(:rule_sets, workroom_id: Sequel[:workrooms][:id]).order(Sequel[:rule_sets][:position], Sequel[:rule_sets][:id])
+
+      # Which state of each row this is: a row written anew has another xmin, or, by the same transaction, another version.
+      def versions
+        joined.select(Sequel[:workrooms][:id].as(:id), Sequel[:workrooms][:version], Sequel.lit("workrooms.xmin::text AS written"), Sequel[:rule_sets][:id].as(:set_id), Sequel[:rule_sets][:version].as(:set_version),
+          Sequel.lit("rule_sets.xmin::text AS set_written"))
+      end
+
       def house
-        Store.db[:workrooms].where(Sequel[:workrooms][:id] => :$workroom).left_join(:rule_sets, workroom_id: Sequel[:workrooms][:id]).order(Sequel[:rule_sets][:position], Sequel[:rule_sets][:id])
-          .select(Sequel[:workrooms][:name], :unit, :rules, :on_hand, Sequel[:workrooms][:version], Sequel[:rule_sets][:id].as(:set_id), Sequel[:rule_sets][:name].as(:set_name), :spec,
-            Sequel[:rule_sets][:version].as(:set_version))
+        joined.select(Sequel[:workrooms][:name], :unit, Records.text(:rules, :rules), Records.text(:on_hand, :on_hand), Sequel[:workrooms][:version], Sequel[:rule_sets][:id].as(:set_id), Sequel[:rule_sets][:name].as(:set_name), Records.text(:spec, :spec),
+          Sequel[:rule_sets][:version].as(:set_version))
       end
 
       # A workroom of before there were sets, or a fresh one.
@@ -82,11 +93,11 @@ module EarnestFold
         raise Taken, "a set of that name"
       end
 
-      def record(rows)
+      def made(rows)
         first = rows.first
-        stored = Records.plain(first[:rules])
-        sets = rows.map { |one| RuleSet.new(id: one[:set_id], name: one[:set_name], spec: Records.plain(one[:spec]), version: one[:set_version]) }
-        Record.new(name: first[:name], unit: first[:unit], rules: Reckoning::HouseRules.read(stored, Reckoning::Units::CM), stored: stored, on_hand: Records.plain(first[:on_hand]),
+        stored = Records.parsed(first[:rules])
+        sets = rows.map { |one| RuleSet.new(id: one[:set_id], name: one[:set_name], spec: Records.parsed(one[:spec]), version: one[:set_version]) }
+        Record.new(name: first[:name], unit: first[:unit], rules: Reckoning::HouseRules.read(stored, Reckoning::Units::CM), stored: stored, on_hand: Records.parsed(first[:on_hand]),
           version: first[:version], sets: sets.freeze)
       end
     end

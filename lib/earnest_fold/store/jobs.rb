@@ -4,10 +4,10 @@ module EarnestFold
   module Store
     # Jobs with their windows.
     class Jobs
-      MOST_LISTED = 200
+      MOST_LISTED = 30
       JOINED = [
-        Sequel[:jobs][:id].as(:job_id), :title, :unit, Sequel[:jobs][:version].as(:job_version), Sequel[:jobs][:updated_at], :extras, :notes, :archived,
-        Sequel[:windows][:id].as(:window_id), :room, :name, Sequel[:treatments][:id], :spec, Sequel[:treatments][:version], :undoable, :put_away
+        Sequel[:jobs][:id].as(:job_id), :title, :unit, Sequel[:jobs][:version].as(:job_version), Sequel[:jobs][:updated_at], Records.text(:extras, :extras), :notes, :archived,
+        Sequel[:windows][:id].as(:window_id), :room, :name, Sequel[:treatments][:id], Records.text(:spec, :spec), Sequel[:treatments][:version], :undoable, :put_away
       ].freeze
       IN_ORDER = [Sequel[:windows][:position], Sequel[:windows][:id], Sequel[:treatments][:position], Sequel[:treatments][:id]].freeze
       private_constant :JOINED, :IN_ORDER
@@ -17,12 +17,14 @@ module EarnestFold
       end
 
       # @param archived [Boolean] those in the archive, or those that aren't
-      # @return [Array<Records::JobLine>] the last changed first, at most MOST_LISTED
-      def list(archived: false)
+      # @param page [Integer] from 1, MOST_LISTED to a page
+      # @return [Array<Records::JobLine>] the last changed first
+      def list(archived: false, page: 1)
         Store.guard do
-          @workroom.rows(:jobs).where(archived: archived).left_join(:windows, job_id: :id, workroom_id: @workroom.id).group(Sequel[:jobs][:id])
+          of_page = @workroom.rows(:jobs).where(archived: archived).order(Sequel.desc(:updated_at), Sequel.desc(:id)).limit(MOST_LISTED, (page - 1) * MOST_LISTED)
+          Store.db[of_page.as(:jobs)].left_join(:windows, workroom_id: @workroom.id, job_id: Sequel[:jobs][:id]).group(Sequel[:jobs][:id], :title, :unit, :updated_at)
             .select { [jobs[:id], jobs[:title], jobs[:unit], jobs[:updated_at], count(windows[:id]).as(:windows), string_agg(windows[:room], "\n").as(:rooms)] }
-            .order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel.desc(Sequel[:jobs][:id])).limit(MOST_LISTED).map { |row| line(row) }
+            .order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel.desc(Sequel[:jobs][:id])).map { |row| line(row) }
         end
       end
 
@@ -42,7 +44,7 @@ module EarnestFold
       def find_words(words)
         Store.guard do
           jobs = @workroom.rows(:jobs).left_join(:windows, workroom_id: @workroom.id, job_id: Sequel[:jobs][:id])
-          found = [Sequel[:title], Sequel[:room], Sequel[:name]].map { |column| Sequel.ilike(column, "%#{jobs.escape_like(words)}%") }.reduce(:|)
+          found = [:jobs, :windows].map { |table| Sequel.like(Sequel[table][:words], "%#{jobs.escape_like(words.downcase)}%") }.reduce(:|)
           jobs.where(found).order(Sequel[:jobs][:title], Sequel[:windows][:position]).limit(MOST_LISTED)
             .select_map([Sequel[:jobs][:id], :title, :room, :name]).map { |id, title, room, name| [id, title, [room, name].compact.reject(&:empty?).join(", ")] }
         end
@@ -169,7 +171,7 @@ module EarnestFold
         windows = rows.select { |row| row[:window_id] }.chunk_while { |one, other| one[:window_id] == other[:window_id] }.map { |of_one| window_record(of_one) }
         job = rows.first
         Records::Job.new(id: job[:job_id], title: job[:title], unit: job[:unit], version: job[:job_version], updated_at: job[:updated_at],
-          extras: Records.plain(job[:extras]), notes: job[:notes], archived: job[:archived], windows: windows.freeze)
+          extras: Records.parsed(job[:extras]), notes: job[:notes], archived: job[:archived], windows: windows.freeze)
       end
 
       def window_record(rows)

@@ -8,7 +8,7 @@ module EarnestFold
 
       # @return [Records::Treatment]
       def self.record(row)
-        Records::Treatment.new(id: row[:id], spec: Records.plain(row[:spec]), version: row[:version], undoable: row[:undoable], put_away: row[:put_away])
+        Records::Treatment.new(id: row[:id], spec: Records.parsed(row[:spec]), source: row[:spec], version: row[:version], undoable: row[:undoable], put_away: row[:put_away])
       end
 
       def initialize(workroom)

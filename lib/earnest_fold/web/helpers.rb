@@ -26,6 +26,9 @@ module EarnestFold
         Integer(text, 10)
       end
 
+      # @return [Integer] which page of a list was asked for, from 1
+      def page_asked = params["page"].to_s.match?(/\A[1-9]\d{0,3}\z/) ? Integer(params["page"], 10) : 1
+
       # A whole page, or for htmx its changing part alone.
       def page(view, screen, status: 200)
         status(status)

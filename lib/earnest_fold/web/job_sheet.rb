@@ -6,8 +6,14 @@ module EarnestFold
     # needs of each cloth. Made once a request.
     class JobSheet
       # A treatment as stored, with its window, and its reckoning where it has one; else the problems that stand in the way.
-      Entry = Reckoning::Value.define(:record, :window, :reckoning, :problems) do
+      Entry = Reckoning::Value.define(:record, :window, :reckoned) do
         def id = record.id
+
+        # @return [Reckoning::TreatmentReckoning, nil]
+        def reckoning = reckoned.reckoning
+
+        # @return [Array<Reckoning::Problem>]
+        def problems = reckoned.problems
 
         # @return [String] its own name where it has one, as layers do; else the window's
         def title
@@ -16,6 +22,12 @@ module EarnestFold
           own.empty? ? place : "#{place}, #{own}"
         end
       end
+
+      # A treatment reckoned takes some tens of kilobytes.
+      TREATMENTS = Store::Remembered.new(1500)
+      NEEDS = Store::Remembered.new(200)
+      CLOTHS = Store::Remembered.new(500)
+      private_constant :TREATMENTS, :NEEDS, :CLOTHS
 
       attr_reader :job, :unit, :cloth_records, :settled
 
@@ -26,14 +38,17 @@ module EarnestFold
         @job, @settled = job, settled
         @unit = house.unit(job.unit)
         @cloth_records = cloth_records
+        @records = cloth_records.to_h { |record| [record.id.to_s, record] }
         @cloths = Hash.new { |cloths, id| cloths[id] = find_cloth(id) }
       end
 
       # @return [Reckoning::Cloth, nil]
       def self.cloth(record, unit)
-        place = Reckoning::Problems.new
-        values = Reckoning::Cloth::FIELDS.read({"id" => record.id.to_s}.merge(record.spec), unit, place)
-        values && Reckoning::Cloth.build(values, place)
+        CLOTHS.fetch([record.id, record.source, unit]) do
+          place = Reckoning::Problems.new
+          values = Reckoning::Cloth::FIELDS.read({"id" => record.id.to_s}.merge(record.spec), unit, place)
+          values && Reckoning::Cloth.build(values, place)
+        end
       end
 
       # @return [Reckoning::HouseRules]
@@ -46,7 +61,7 @@ module EarnestFold
 
       # @return [Array<Entry>] what is put away, unreckoned
       def put_away
-        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoning: nil, problems: []) } }
+        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoned: Reckoned.new([], nil)) } }
       end
 
       # @return [Array<Entry>] the layers of an entry's window, from the glass to the room
@@ -84,7 +99,9 @@ module EarnestFold
       # @return [Array<Reckoning::ClothReckoning>] the cloths that this job uses
       def cloths_needed
         made = entries.filter_map(&:reckoning)
-        made.flat_map { |reckoning| reckoning.treatment.cloths }.uniq(&:id).map { |cloth| Reckoning::ClothReckoning.of(cloth, made) }
+        NEEDS.fetch(entries.map { |entry| entry.reckoned.key }) do
+          made.flat_map { |reckoning| reckoning.treatment.cloths }.uniq(&:id).map { |cloth| Reckoning::ClothReckoning.of(cloth, made) }
+        end
       end
 
       # @return [Hash{Symbol => Integer, Reckoning::Length}] small parts that are there
@@ -97,7 +114,14 @@ module EarnestFold
 
       # @param cloth [Reckoning::Cloth, nil]
       # @return [String] its own colour
-      def colour(cloth) = cloth_records.find { |record| record.id.to_s == cloth&.id }&.colour || "#efe8d8"
+      def colour(cloth) = @records[cloth&.id]&.colour || "#efe8d8"
+
+      # @param entry [Entry]
+      # @return [String] SVG
+      def silhouette(entry)
+        colour = colour(entry.reckoning&.treatment&.face)
+        entry.reckoned.once(:silhouette, colour) { Drawings::Silhouette.new(entry.reckoning, colour).to_s }
+      end
 
       # @return [Documents::JobWriter::Kept] the job with the cloths that it uses, to be written as a document
       def kept
@@ -114,14 +138,18 @@ module EarnestFold
 
       # Only the cloths that treatments use are read: a workroom has many more.
       def find_cloth(id)
-        record = cloth_records.find { |candidate| candidate.id.to_s == id }
+        record = @records[id]
         record && JobSheet.cloth(record, unit)
       end
 
       def entry(window, record)
-        read = read(record.id, record.spec)
-        reckoning = read.is_a?(Array) ? nil : Reckoning::TreatmentReckoning.new(read)
-        Entry.new(record: record, window: window, reckoning: reckoning, problems: reckoning ? [] : read)
+        key = [record.id, record.source, unit, *sources_of_cloths(record.spec)]
+        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) })
+      end
+
+      def sources_of_cloths(spec)
+        ids = [spec["face"], spec.dig("lining", "cloth"), spec.dig("interlining", "cloth")].compact
+        ids.map { |id| @records[id]&.source }
       end
     end
   end

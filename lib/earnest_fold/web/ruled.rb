@@ -16,6 +16,7 @@ module EarnestFold
       # @param unit [Reckoning::Unit]
       def initialize(set, spec, unit)
         @set, @spec, @unit = set, spec, unit
+        @marks = {}
       end
 
       # @return [String, nil] the name of the set
@@ -23,10 +24,7 @@ module EarnestFold
 
       # @param path [String]
       # @return [Mark, nil] nil where the set says nothing of the field
-      def mark(path)
-        ruled = value(path)
-        Mark.new(name: name, says: Forms::SpecFields.text(ruled, kind(path), @unit), departs: !same?(path, ruled), path: path) unless ruled.nil?
-      end
+      def mark(path) = @marks.fetch(path) { @marks[path] = held(path) }
 
       # @param line [Reckoning::Line]
       # @return [Mark, nil] of the field that a line of the working speaks of
@@ -36,6 +34,11 @@ module EarnestFold
       def text(path) = (ruled = value(path)).nil? ? nil : Forms::SpecFields.text(ruled, kind(path), @unit)
 
       private
+
+      def held(path)
+        ruled = value(path)
+        Mark.new(name: name, says: Forms::SpecFields.text(ruled, kind(path), @unit), departs: !same?(path, ruled), path: path) unless ruled.nil?
+      end
 
       def value(path) = @set&.value(path, @spec.dig("heading", "kind"), @unit)
 

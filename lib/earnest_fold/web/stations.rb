@@ -14,7 +14,9 @@ module EarnestFold
 
       # @param entry [JobSheet::Entry]
       # @return [Symbol] :done, :open, :warned or :stopped
-      def state(station, entry)
+      def state(station, entry) = entry.reckoned.once(:state, station) { reckon_state(station, entry) }
+
+      def reckon_state(station, entry)
         return :open if open?(station, entry)
 
         levels = checks(station, entry).map(&:level)

@@ -6,8 +6,8 @@ module EarnestFold
       # The jobs, and a job's first screen.
       module Jobs
         def self.registered(app)
-          app.get("/jobs") { page(:jobs, Screens::Jobs.new(workroom.jobs.list, unit: house.unit)) }
-          app.get("/jobs/archive") { page(:archive, Screens::Archive.new(workroom.jobs.list(archived: true))) }
+          app.get("/jobs") { page(:jobs, Screens::Jobs.new(workroom.jobs.list(page: page_asked), unit: house.unit, page: page_asked)) }
+          app.get("/jobs/archive") { page(:archive, Screens::Archive.new(workroom.jobs.list(archived: true, page: page_asked), page: page_asked)) }
 
           app.post("/jobs") do
             form = Forms::JobForm.new(params)

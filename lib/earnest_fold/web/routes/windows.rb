@@ -44,8 +44,9 @@ module EarnestFold
 
           app.post("/jobs/:id/treatments/:treatment/move") do |id, treatment|
             entry = sheet(id).fetch(number(treatment))
-            by = WAYS.fetch(params["way"]) { raise Store::Missing, "no such way" }
-            (params["what"] == "layer") ? workroom.jobs.move_layer(number(id), entry.window.id, entry.id, by: by) : workroom.jobs.move_window(number(id), entry.window.id, by: by)
+            what, way = params["move"].to_s.split("-")
+            by = WAYS.fetch(way) { raise Store::Missing, "no such way" }
+            (what == "layer") ? workroom.jobs.move_layer(number(id), entry.window.id, entry.id, by: by) : workroom.jobs.move_window(number(id), entry.window.id, by: by)
             redirect to("/jobs/#{number(id)}"), 303
           end
         end

@@ -8,9 +8,12 @@ module EarnestFold
         attr_reader :lines
 
         # @param lines [Array<Store::Records::JobLine>]
-        def initialize(lines)
-          @lines = lines
+        def initialize(lines, page: 1)
+          @lines, @page = lines, page
         end
+
+        # @return [Pages]
+        def pages = Pages.new("/jobs/archive", @page, lines.size == Store::Jobs::MOST_LISTED)
 
         def page_title = Words.say("archive.title")
       end

@@ -62,7 +62,7 @@ module EarnestFold
           return unless curtain
           return Drawings::RoomCurtains.new(room.map { |other| [other.title, other.reckoning, sheet.colour(other.reckoning.treatment.face)] }, unit).to_s if room?
 
-          Drawings::FlatCurtain.new(reckoning, curtain, unit, colour: colour, lining: lining?).to_s
+          once(:flat, looked_at, colour) { Drawings::FlatCurtain.new(reckoning, curtain, unit, colour: colour, lining: lining?).to_s }
         end
 
         # @return [Array<Array(String, Reckoning::Level::At)>] each window of the room with where its pattern stands
@@ -77,7 +77,7 @@ module EarnestFold
         end
 
         # @return [Array<Reckoning::Choice>]
-        def choices = @choices ||= reckoning ? R::Choices.of(reckoning) : []
+        def choices = entry.reckoned.choices
 
         # @return [String] what a choice is like beside the one asked for
         def remark(choice)
@@ -88,7 +88,7 @@ module EarnestFold
         end
 
         # @return [Reckoning::ClothReckoning] for this treatment alone
-        def alone(cloth) = R::ClothReckoning.of(cloth, [reckoning])
+        def alone(cloth) = entry.reckoned.alone(cloth)
 
         def widths_given? = !spec.dig("making", "widths").nil?
 

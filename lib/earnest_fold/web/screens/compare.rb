@@ -19,6 +19,9 @@ module EarnestFold
           R::Choices.all(reckoning, figures: ->(kind) { rules.heading(kind.kind, unit) }).map { |choice| line(choice) }.group_by { |line| line.choice.kind }.to_a
         end
 
+        # @yieldreturn [String] the tables
+        def shown(&block) = once(:compare, job.id, rules.id, rules.version, &block)
+
         # Only what can be taken instead: what there is to say stands with the cloth.
         def remarks = []
 

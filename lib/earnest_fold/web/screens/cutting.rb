@@ -8,10 +8,10 @@ module EarnestFold
         STATION = "cutting"
 
         # @return [Array<Reckoning::ClothReckoning>] face first
-        def cloths = @cloths ||= reckoning ? reckoning.treatment.cloths.uniq.map { |cloth| R::ClothReckoning.of(cloth, [reckoning]) } : []
+        def cloths = @cloths ||= reckoning ? reckoning.treatment.cloths.uniq.map { |cloth| entry.reckoned.alone(cloth) } : []
 
         # @return [String] SVG
-        def bolt(made) = Drawings::Bolt.new(made, unit, colour: sheet.colour(made.cloth)).to_s
+        def bolt(made) = sheet.colour(made.cloth).then { |colour| once(:bolt, made.cloth.id, colour) { Drawings::Bolt.new(made, unit, colour: colour).to_s } }
 
         # @return [String] "left, width 2"
         def cut_name(cut)

@@ -46,6 +46,13 @@ module EarnestFold
         # @return [Reckoning::HouseRules]
         def house = sheet.house
 
+        # @yieldreturn [String] the working as it is shown
+        def shown_working(&block) = once(:working, sheet.rule_set(entry)&.id, sheet.rule_set(entry)&.version, &block)
+
+        # @param key [Array] what something depends on besides the treatment and its cloths
+        # @return [Object] what the block makes of it, made once
+        def once(*key, &block) = entry.reckoned.once(*key, &block)
+
         # @return [Reckoning::Curtain, nil] the one looked at
         def curtain = reckoning && (reckoning.curtains.find { |made| made.hand == @part } || reckoning.curtains.first)
 
@@ -89,7 +96,7 @@ module EarnestFold
         end
 
         # @return [Ruled]
-        def ruled = @ruled ||= Ruled.new(sheet.rule_set(entry), spec, unit)
+        def ruled = @ruled ||= sheet.rule_set(entry).then { |set| once(:ruled, set&.id, set&.version) { Ruled.new(set, spec, unit) } }
 
         # @return [Field] which of the house's sets the treatment takes
         def rule_sets = field("rules", options: {"" => Words.say("house.no_set")}.merge(sheet.settled.sets.to_h { |set| [set.id.to_s, set.name] }))

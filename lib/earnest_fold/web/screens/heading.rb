@@ -27,11 +27,11 @@ module EarnestFold
           return unless curtain
 
           drawn = treatment.heading.is_a?(R::PencilPleat) ? Drawings::Gathers : Drawings::HeadingMarks
-          drawn.new(treatment.heading, curtain, unit, colour: colour).to_s
+          once(:heading, part, colour) { drawn.new(treatment.heading, curtain, unit, colour: colour).to_s }
         end
 
         # @return [String, nil] SVG: from above, closed and drawn back
-        def plan = curtain && Drawings::HeadingPlan.new(treatment, curtain, unit, house: house).to_s
+        def plan = curtain && once(:heading_plan, part, sheet.settled.version) { Drawings::HeadingPlan.new(treatment, curtain, unit, house: house).to_s }
 
         # @return [Array<Reckoning::Mark>] in order from the leading edge
         def marks = @marks ||= treatment.heading.marks(curtain.task, curtain.heading)

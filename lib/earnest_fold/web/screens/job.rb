@@ -24,8 +24,17 @@ module EarnestFold
         # @return [String] the station where work goes on
         def next_station(entry) = Stations::NAMES[Stations.behind(entry)] || Stations::NAMES.last
 
+        # @return [Array<String>] how a window, and a layer where there are several, can be moved
+        def moves(entry) = %w[window-before window-after] + (layered?(entry) ? %w[layer-before layer-after] : [])
+
+        # @return [String] SVG
+        def silhouette(entry) = sheet.silhouette(entry)
+
+        # @yieldreturn [String] the window's card
+        def card(entry, &block) = entry.reckoned.once(:card, job.id, entry.title, entry.window.room, layered?(entry), sheet.colour(entry.reckoning&.treatment&.face), &block)
+
         # @return [Boolean] whether its window has more than one layer
-        def layered?(entry) = sheet.layers(entry).size > 1
+        def layered?(entry) = entry.window.treatments.count { |record| !record.put_away } > 1
 
         # @return [String] "/jobs/1/treatments/2/measure"
         def path(entry, to = next_station(entry)) = "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"

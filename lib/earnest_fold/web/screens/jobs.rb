@@ -8,9 +8,12 @@ module EarnestFold
         attr_reader :lines, :typed, :problem
 
         # @param lines [Array<Store::Records::JobLine>]
-        def initialize(lines, unit:, typed: {}, problem: nil)
-          @lines, @typed, @problem = lines, {"unit" => unit}.merge(typed), problem
+        def initialize(lines, unit:, typed: {}, problem: nil, page: 1)
+          @lines, @typed, @problem, @page = lines, {"unit" => unit}.merge(typed), problem, page
         end
+
+        # @return [Pages]
+        def pages = Pages.new("/jobs", @page, lines.size == Store::Jobs::MOST_LISTED)
 
         def page_title = Words.say("jobs.title")
       end

@@ -16,7 +16,7 @@ module EarnestFold
         FEET = {"floor" => "clear", "sill" => "clear", "worktop" => "clear", "below_sill" => "below"}.freeze
 
         def self.paths(spec)
-          %w[notes name support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up drop.offset drop.measured_from drop.measured_to support.diameter support.projection] + SITE + WALL.values.flatten +
+          %w[notes name support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up drop.offset drop.measured_from drop.measured_to support.diameter support.projection] + SITE + WALL.flat_map { |name, paths| ["wall.#{name}", *paths] } +
             Forms::Readings.paths(spec) + OPENINGS.fetch(spec.dig("opening", "kind"), []) + point_paths(spec)
         end
 
@@ -38,8 +38,11 @@ module EarnestFold
         # @return [Array<Field>] what the room is
         def site = SITE.map { |path| field(path, options: {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}) }
 
-        # @return [Array<Array(Symbol, Boolean, Array<Field>)>] what is on the wall behind: its name, whether it is there, its fields
-        def wall = WALL.map { |name, paths| [name, spec.dig("wall", name.to_s) ? true : false, paths.map { |path| field(path).with(label: Words.say("wall_fields.#{path.split(".").last}")) }] }
+        # @return [Array<Array(Symbol, Array<Field>)>] what is on the wall behind, with its fields
+        def wall = WALL.slice(*there).map { |name, paths| [name, paths.map { |path| field(path).with(label: Words.say("wall_fields.#{path.split(".").last}")) }] }
+
+        # @return [Array<Symbol>] what could be there and isn't
+        def bare = WALL.keys - there
 
         # @return [Array<Field>] readings beyond the three
         def more_readings = (Forms::Readings.paths(spec) - Forms::Readings.paths({})).map { |path| field(path) }
@@ -51,12 +54,15 @@ module EarnestFold
         end
 
         # @return [String] SVG
-        def drawing = Drawings::Elevation.new(measured, says: says).to_s
+        def drawing = once(:elevation, sheet.settled.version, colour) { Drawings::Elevation.new(measured, says: says).to_s }
 
         # @return [String, nil] SVG: the window's layers from above
         def plan
-          layers = sheet.layers(entry).filter_map { |layer| plan_layer(layer) }
-          Drawings::WindowPlan.new(layers, unit).to_s unless layers.empty?
+          near = sheet.layers(entry)
+          once(:window_plan, near.map { |layer| layer.reckoned.key }) do
+            layers = near.filter_map { |layer| plan_layer(layer) }
+            layers.empty? ? nil : Drawings::WindowPlan.new(layers, unit).to_s
+          end
         end
 
         # @return [Reckoning::StackBack, nil]
@@ -70,6 +76,8 @@ module EarnestFold
         def glass_clear = stack_back&.glass_clear(treatment.wall.glass)
 
         private
+
+        def there = spec.fetch("wall", {}).keys.map(&:to_sym)
 
         def plan_layer(layer)
           made = layer.reckoning ? layer.reckoning.treatment : sheet.before_cloth(layer)

@@ -24,7 +24,7 @@ module EarnestFold
 
         # @return [Array<Array(String, Array<Line>)>] each window with its lengths
         def windows
-          sheet.entries.map { |entry| [[entry.window.room, entry.window.name].reject(&:empty?).join(", "), lines(entry.record.spec)] }
+          sheet.entries.map { |entry| [[entry.window.room, entry.window.name].reject(&:empty?).join(", "), entry.reckoned.once(:read_back) { lines(entry.record.spec) }] }
         end
 
         private

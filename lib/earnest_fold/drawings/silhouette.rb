@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require "cgi/escape"
+
+module EarnestFold
+  module Drawings
+    # A treatment no larger than a thumbnail, true in its proportions: for the rail and the job's page.
+    class Silhouette
+      WIDTH, HEIGHT, GAP = 40, 54, 3
+
+      # @param reckoning [Reckoning::TreatmentReckoning, nil] nil: nobody has measured it yet
+      # @param colour [String]
+      def initialize(reckoning, colour)
+        @reckoning, @colour = reckoning, colour
+      end
+
+      # @return [String]
+      def to_s
+        %(<svg class="silhouette" viewBox="0 0 46 54" aria-hidden="true"><path d="M2 7H44" class="rail-line"/>#{@reckoning ? cloth : %(<rect x="4" y="8" width="38" height="42" class="silhouette-open"/>)}</svg>)
+      end
+
+      private
+
+      def cloth
+        count = @reckoning.curtains.size
+        wide = [(WIDTH - GAP * (count - 1)) / count.to_f, 0.5].max
+        Array.new(count) { |index| curtain((3 + index * (wide + GAP)).round(1), wide.round(1)) }.join
+      end
+
+      def curtain(left, wide)
+        folds = (1..3).map { |fold| "M#{(left + wide * fold / 4).round(1)} 10v#{(tall - 4).round(1)}" }.join
+        %(<rect x="#{left}" y="8" width="#{wide}" height="#{tall}" fill="#{CGI.escapeHTML(@colour)}" class="silhouette-cloth"/><path d="#{folds}" class="fold"/>)
+      end
+
+      # As tall beside its width as the treatment is, within what fits.
+      def tall
+        whole = @reckoning.curtains.map(&:finished_width).reduce(:+)
+        ((@reckoning.finished_drop / whole).to_f.clamp(0.5, 2.2) * 36).clamp(20, 44).round(1)
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # A stored treatment read into the core and, where it can be, reckoned, with what screens ask of it again and again.
+    class Reckoned
+      R = Reckoning
+      MOST_MADE = 60
+      # @return [Reckoning::TreatmentReckoning, nil]
+      attr_reader :reckoning
+      # @return [Array<Reckoning::Problem>] what stands in the way of it
+      attr_reader :problems
+      # @return [Object] everything that it was made from
+      attr_reader :key
+
+      # @param read [Reckoning::Treatment, Array<Reckoning::Problem>]
+      # @param key [Object]
+      def initialize(read, key)
+        @key = key
+        @reckoning = read.is_a?(Array) ? nil : R::TreatmentReckoning.new(read)
+        @problems = @reckoning ? [] : read
+      end
+
+      # @return [Array<Reckoning::Choice>] half a width and a width less and more
+      def choices = @choices ||= reckoning ? R::Choices.of(reckoning) : []
+
+      # @param cloth [Reckoning::Cloth]
+      # @return [Reckoning::ClothReckoning] as if this treatment were alone on the cloth
+      def alone(cloth) = (@alone ||= {})[cloth.id] ||= R::ClothReckoning.of(cloth, [reckoning])
+
+      # What screens make of it, made once: a drawing, a state, a part of a page.
+      # @param key [Array] everything that it depends on besides this treatment and its cloths
+      # @yieldreturn [Object]
+      def once(*key)
+        @made = {} if @made.nil? || @made.size > MOST_MADE
+        @made.fetch(key) { @made[key] = yield }
+      end
+    end
+  end
+end

@@ -12,6 +12,7 @@ Capybara.app = EarnestFold::Web::App
 Capybara.server = :puma, {Silent: true, Threads: "1:4", config_files: ["-"]}
 Capybara.default_driver = :chromium
 Capybara.default_max_wait_time = 10
+Capybara.enable_aria_label = true
 
 # A test in the real browser, with the demo house.
 class SystemTest < EarnestFoldTest

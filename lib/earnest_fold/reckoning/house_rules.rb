@@ -3,13 +3,15 @@
 module EarnestFold
   module Reckoning
     # What a workroom decides once for all its work, beside the allowances of its sets: how far layers hang apart, what stays clear
-    # of worktops and heat, how thick a fold is when the curtain is drawn back, and how finely inches are shown.
-    class HouseRules < Value.define(:layer_gap, :clearance, :heat_gap, :fold_unlined, :fold_lined, :fold_interlined, :inch_fraction)
+    # of worktops and heat, how thick a fold is when the curtain is drawn back, how finely inches are shown,
+    # and what it does with selvedges where nothing else is said of a cloth.
+    class HouseRules < Value.define(:layer_gap, :clearance, :heat_gap, :fold_unlined, :fold_lined, :fold_interlined, :inch_fraction, :selvedges)
       FRACTIONS = %w[8 16].freeze
+      SELVEDGES = %w[cut_off in_seam].freeze
       FIELDS = Fields.new(
         layer_gap: Declare.length(Length.mm(20)), clearance: Declare.length(Length.mm(15)), heat_gap: Declare.length(Length.mm(150)),
         fold_unlined: Declare.length(Length.mm(15), least: :over_zero), fold_lined: Declare.length(Length.mm(22), least: :over_zero),
-        fold_interlined: Declare.length(Length.mm(32), least: :over_zero), inch_fraction: Declare.choice(FRACTIONS, "16")
+        fold_interlined: Declare.length(Length.mm(32), least: :over_zero), inch_fraction: Declare.choice(FRACTIONS, "16"), selvedges: Declare.choice(SELVEDGES, "cut_off")
       )
 
       # @param raw [Hash] plain values

@@ -13,8 +13,12 @@ module EarnestFold
 
         def path?(path) = path.start_with?("drop.readings.")
 
-        # @return [Array<String>] the three places, and one for each reading beyond them
-        def paths(spec) = (PLACES + all(spec).keys).uniq.map { |place| "drop.readings.#{place}" }
+        # @return [Array<String>] the three places, one for each reading beyond them, and one more once those are there
+        def paths(spec)
+          taken = all(spec).keys
+          more = (PLACES - taken).empty? ? [(taken.size + 1).to_s] : []
+          (PLACES + taken + more).uniq.map { |place| "drop.readings.#{place}" }
+        end
 
         # @return [Hash{String => String}] by place
         def all(spec)

@@ -5,13 +5,12 @@ module EarnestFold
     module Routes
       # The workroom's cloths.
       module Cloths
-        FRESH = {"use" => "face", "width" => nil}.compact.freeze
         COLOUR = "#c9d2bd"
 
         def self.registered(app)
           app.helpers(Saving)
           app.get("/cloths") { page(:cloths, Screens::Cloths.new(workroom.cloths.all, workroom_unit)) }
-          app.get("/cloths/new") { page(:cloth, Screens::ClothForm.new(nil, Forms::ClothForm.new(FRESH, COLOUR, nil, workroom_unit), workroom_unit)) }
+          app.get("/cloths/new") { page(:cloth, Screens::ClothForm.new(nil, Forms::ClothForm.new(fresh, COLOUR, nil, workroom_unit), workroom_unit)) }
 
           app.get("/cloths/:id") do |id|
             record = workroom.cloths.find(number(id))
@@ -19,7 +18,7 @@ module EarnestFold
           end
 
           app.post("/cloths") do
-            form = Forms::ClothForm.new(FRESH, COLOUR, params, workroom_unit)
+            form = Forms::ClothForm.new(fresh, COLOUR, params, workroom_unit)
             keep(nil, form) { workroom.cloths.create(form.spec, colour: form.colour) }
           end
 
@@ -32,6 +31,9 @@ module EarnestFold
 
         # Keeping a cloth, or showing what stands in the way.
         module Saving
+          # What a new cloth starts from.
+          def fresh = {"use" => "face", "selvedge_in_seam" => house.rules.selvedges == "in_seam"}
+
           def workroom_unit = house.rules.unit(house.unit)
 
           def keep(record, form)

@@ -16,6 +16,12 @@ module EarnestFold
 
         def path = record ? "/cloths/#{record.id}" : "/cloths"
 
+        # @return [String, nil] SVG: the cloth as it is kept
+        def drawing
+          cloth = record && JobSheet.cloth(record, unit)
+          cloth && Drawings::ClothSample.new(cloth, unit, colour: record.colour).to_s
+        end
+
         # @return [Field]
         def field(name)
           problem = form.problems[name]

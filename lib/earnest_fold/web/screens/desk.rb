@@ -76,7 +76,7 @@ module EarnestFold
           if stops
             Words.say("desk.stopped")
           else
-            Words.say(other.reckoning ? "openings.#{opening}" : "desk.open")
+            other.reckoning ? "#{Words.say("openings.#{opening}")} · #{Words.say("states.done")}" : Words.say("desk.open")
           end
         end
 

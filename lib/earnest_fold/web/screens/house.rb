@@ -5,6 +5,8 @@ module EarnestFold
     module Screens
       # The house rules: what the workroom decides once, its sets, and what it has on hand.
       class House
+        CHOICES = {inch_fraction: {"8" => "house.eighths", "16" => "house.sixteenths"}, selvedges: {"cut_off" => "house.cut_off", "in_seam" => "house.in_seam"}}.freeze
+
         attr_reader :record, :notice
 
         # @param record [Store::House::Record]
@@ -23,7 +25,7 @@ module EarnestFold
         # @return [Array<Field>]
         def rules
           Reckoning::HouseRules::FIELDS.names.map do |name|
-            field("rules.#{name}", (name == :inch_fraction) ? {"8" => Words.say("house.eighths"), "16" => Words.say("house.sixteenths")} : nil)
+            field("rules.#{name}", CHOICES[name]&.transform_values { |key| Words.say(key) })
           end
         end
 

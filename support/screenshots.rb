@@ -19,8 +19,8 @@ jobs = lambda { |title, station = nil|
 }
 PICTURES = {
   "jobs" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/jobs") }],
-  "job" => [1280, 800, ->(_) { jobs.call("Ticket office") }],
-  "measure" => [1280, 800, ->(_) { jobs.call("Ticket office", "Measure") }],
+  "job" => [1280, 800, ->(_) { jobs.call("Residents' lounge") }],
+  "measure" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Measure") }],
   "measure-phone" => [390, 844, ->(_) { jobs.call("Ticket office", "Measure") }],
   "heading" => [1280, 800, ->(_) { jobs.call("Ticket office", "Heading") }],
   "heading-hand-pleat" => [1280, 800, lambda { |page|
@@ -28,7 +28,17 @@ PICTURES = {
     page.select("Hand pleat", from: "Heading")
     page.has_selector?(".heading-marks")
   }],
-  "cloth" => [1280, 800, ->(_) { jobs.call("Ticket office", "Cloth") }],
+  "cloth" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Cloth") }],
+  "cloth-room" => [1280, 800, lambda { |page|
+    jobs.call("Residents' lounge", "Cloth")
+    page.click_link("The room")
+  }],
+  "compare" => [1280, 800, lambda { |page|
+    jobs.call("Residents' lounge", "Cloth")
+    page.click_link("Compare headings, counts, and the cloth run the other way")
+  }],
+  "house-rules" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/house-rules") }],
+  "schools" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/house-rules/schools") }],
   "cloth-phone" => [390, 844, ->(_) { jobs.call("Ticket office", "Cloth") }],
   "cloth-inches" => [1280, 800, ->(_) { jobs.call("Upper landing", "Cloth") }],
   "cutting" => [1280, 800, ->(_) { jobs.call("Upper landing", "Cutting") }],

@@ -23,6 +23,7 @@ group :test do
   gem "afm", "~> 0.2.2"
   gem "axe-core-api", "~> 4.11"
   gem "capybara", "~> 3.40"
+  gem "highs", "~> 0.2"
   gem "minitest", "~> 5.27"
   gem "pdf-reader", "~> 2.12"
   gem "prop_check", "~> 1.0"

@@ -9,7 +9,7 @@ require_relative "../lib/earnest_fold"
 # Numbers of one run.
 module Bench
   R = EarnestFold::Reckoning
-  PARTS = %w[core cli web].freeze
+  PARTS = %w[core cli plan web].freeze
   DOCUMENTS = File.expand_path("../test/golden/*.fold.json", __dir__)
 
   module_function
@@ -57,6 +57,54 @@ module Bench
   def job(treatments)
     R::Job.new(title: "Bench", unit: R::Units::CM, cloths: treatments.flat_map(&:cloths).uniq(&:id), alterations: [], small_parts: [],
       windows: treatments.map { |made| R::Window.new(id: made.id, room: "", name: "", treatments: [made]) })
+  end
+
+  C = R::Cutting
+
+  # Cutting plans of some seeds each, beside the rule of thumb that lays the longest first.
+  def plan
+    {"plain, 60 cuts" => [0, 60, 6], "patterned, 60 cuts" => [640, 60, 6], "plain, 300 cuts" => [0, 300, 20]}.each do |name, (repeat, count, pieces)|
+      runs = Array.new(5) { |seed| planned(*stock(seed, repeat, count, pieces)) }
+      puts format("%-19s %.2f s at most (wanted: 2 and 1); %d of %d proved, the others at most %.2f %% from the bound; %.1f %% less cloth than longest first", name, runs.map(&:first).max,
+        runs.count { |run| run[1].proved }, runs.size, runs.map { |run| apart(run[1].length_used, run[1].bound) }.max, runs.sum { |run| apart(run[2], run[1].length_used) } / runs.size)
+    end
+    puts format("memory of the process: %.0f MB (wanted: under 500)", File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024.0)
+    solver
+  end
+
+  def planned(cloth, cuts)
+    start = clock
+    plan = C::Planner.new(cloth, cuts).plan
+    [clock - start, plan, C::LongestFirst.new(C::PlanTask.new(cloth, cuts)).pieces.sum(R::Length::ZERO, &:used)]
+  end
+
+  def apart(more, less) = ((more / less).to_f - 1) * 100
+
+  # Twelve kinds of cut in even numbers; ten flaws in all.
+  def stock(seed, repeat, count, pieces)
+    random = Random.new(seed)
+    kinds = Array.new(12) { [repeat.zero? ? nil : R::Length.mm(random.rand(repeat)), R::Length.mm(1500 + random.rand(1500))] }
+    cuts = Array.new(count) { |index| kinds[index % 12].then { |start, length| C::Cut.new(treatment: "t#{index % 12}", curtain: "left", number: index, phase: nil, start: start, length: length) } }
+    each = (cuts.sum { |cut| cut.length.mm } * 27 / 20 / pieces).to_i
+    flaws = Array.new(10) { [random.rand(pieces), random.rand(each - 200)] }.group_by(&:first)
+    raw = {"id" => "c", "use" => "face", "width" => 1400, "vertical_repeat" => repeat, "square_off" => 50, "pieces" => Array.new(pieces) { |index|
+      {"id" => "p#{index}", "length" => (each * (80 + random.rand(40)) / 100).to_i, "pattern_start" => repeat.zero? ? 0 : random.rand(repeat), "flaws" => []}.then { |piece| piece.merge("flaws" => flaws.fetch(index, []).map { |_, from| {"from" => from * 3 / 4, "to" => from * 3 / 4 + 40} }) }
+    }}
+    problems = R::Problems.new
+    [R::Cloth.build(R::Cloth::FIELDS.read(raw, R::Units::MM, problems), problems), cuts]
+  end
+
+  # The proof of one plain case beside an exact solver on the same case; only where the test gems are there.
+  def solver
+    require_relative "../test/laws/stretches_model"
+    cloth, cuts = stock(0, 0, 60, 6)
+    own, plan, = planned(cloth, cuts)
+    task = C::PlanTask.new(cloth, cuts)
+    start = clock
+    found = StretchesModel.new(task).least(time_limit: 60)
+    puts format("the proof of a plain case: %.2f s; an exact solver on the same case: %.2f s%s", own, clock - start, (found && task.length(found) == plan.length_used) ? ", the same answer" : ", no answer in that time")
+  rescue LoadError
+    puts "no solver here: bundle install with the test group"
   end
 
   # The command line on one document, beside a Ruby that only loads the same gems.

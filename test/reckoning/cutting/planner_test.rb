@@ -18,18 +18,77 @@ class PlannerTest < EarnestFoldTest
     end
   end
 
-  def test_a_large_case_still_gives_a_valid_plan_and_says_it_is_not_proved
-    random = Random.new(4)
-    kinds = Array.new(12) { [random.rand(640), 1500 + random.rand(1500)] }
-    cuts = Array.new(60) { |index| kinds[index % 12].then { |start, length| cut("t#{index % 8}", start, length, index) } }
-    cloth = cloth(640, Array.new(6) { |index| {"id" => "p#{index}", "length" => 30_000, "flaws" => [{"from" => 5000, "to" => 5100}]} })
+  def test_a_large_plain_case_is_proved
+    cloth, cuts = large(0, 60)
+    plan = C::Planner.new(cloth, cuts).plan
+    assert_predicate plan, :proved
+    assert_valid(plan, cloth, cuts, "large and plain")
+    assert_operator plan.length_used, :<, thumb(cloth, cuts)
+  end
+
+  def test_a_plain_job_of_300_cuts_is_proved
+    cloth, cuts = large(0, 300, pieces: 20)
+    plan = C::Planner.new(cloth, cuts).plan
+    assert_predicate plan, :proved
+    assert_valid(plan, cloth, cuts, "300 cuts")
+  end
+
+  # The proof isn't promised here, but the bound and the gap are.
+  def test_a_large_patterned_case_says_how_near_it_comes
+    cloth, cuts = large(640, 60)
+    plan = C::Planner.new(cloth, cuts).plan
+    assert_valid(plan, cloth, cuts, "large and patterned")
+    assert_operator plan.bound, :<=, plan.length_used
+    assert_operator plan.length_used, :<, thumb(cloth, cuts)
+    assert_operator plan.length_used.mm, :<, plan.bound.mm * 102 / 100
+    assert_equal plan.length_used <= plan.bound, plan.proved
+  end
+
+  def test_where_the_stock_is_short_the_rule_of_thumb_still_plans_and_says_so
+    cloth, cuts = large(640, 60, stock: 1/2r)
     plan = C::Planner.new(cloth, cuts).plan
     refute_predicate plan, :proved
-    assert_operator plan.bound, :<=, plan.length_used
-    assert_valid(plan, cloth, cuts, "large")
+    assert_operator plan.uncut_count, :>, 0
+    assert_valid(plan, cloth, cuts, "short")
+  end
+
+  # The search for many cuts, tried on few, beside the search that weighs every way: its bound is never above the best there
+  # is, and its plan never below it.
+  def test_the_bound_of_the_search_never_lies
+    random = Random.new(77)
+    found = 0
+    150.times do |seed|
+      cloth, cuts = example(random)
+      best = C::Planner.new(cloth, cuts).plan
+      next if best.uncut.any?
+
+      task = C::PlanTask.new(cloth, cuts)
+      large = C::LargePlan.new(task, C::LongestFirst.new(task))
+      assert_operator task.length(large.bound), :<=, best.length_used, "seed #{seed}"
+      next unless large.pieces
+
+      found += 1
+      assert_operator large.pieces.sum(mm(0), &:used), :>=, best.length_used, "seed #{seed}"
+      assert_valid(C::Plan.new(pieces: large.pieces, uncut: [], proved: false, bound: mm(0)), cloth, cuts, seed)
+    end
+    assert_operator found, :>, 40
   end
 
   private
+
+  # Twelve kinds of cut in even numbers, on pieces with ten flaws.
+  def large(repeat, count, pieces: 6, stock: 27/20r)
+    random = Random.new(4)
+    kinds = Array.new(12) { [repeat.zero? ? nil : random.rand(repeat), 1500 + random.rand(1500)] }
+    cuts = Array.new(count) { |index| kinds[index % 12].then { |start, length| cut("t#{index % 12}", start, length, index) } }
+    each = (cuts.sum { |one| one.length.mm } * stock / pieces).to_i
+    flaws = Array.new(10) { [random.rand(pieces), random.rand(each - 200)] }.group_by(&:first)
+    [cloth(repeat, Array.new(pieces) { |index|
+      {"id" => "p#{index}", "length" => each, "pattern_start" => random.rand([repeat, 1].max), "flaws" => flaws.fetch(index, []).map { |_, from| {"from" => from, "to" => from + 40} }}
+    }), cuts]
+  end
+
+  def thumb(cloth, cuts) = C::LongestFirst.new(C::PlanTask.new(cloth, cuts)).pieces.sum(mm(0), &:used)
 
   def mm(number) = R::Length.mm(number)
 

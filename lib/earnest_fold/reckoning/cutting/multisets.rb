@@ -13,7 +13,8 @@ module EarnestFold
         def initialize(most)
           widths = most.map { |count| count.bit_length + 1 }
           offsets = widths.each_with_object([0]) { |width, sums| sums << sums.last + width }
-          @units = offsets.first(most.size).map { |offset| 1 << offset }.freeze
+          @offsets, @masks = offsets.first(most.size).freeze, widths.map { |width| (1 << (width - 1)) - 1 }.freeze
+          @units = @offsets.map { |offset| 1 << offset }.freeze
           @guards = offsets.drop(1).sum { |offset| 1 << (offset - 1) }
           @limit = pack(most) | @guards
         end
@@ -21,6 +22,13 @@ module EarnestFold
         # @param counts [Array<Integer>] each at most what there is of its kind
         # @return [Integer]
         def pack(counts) = counts.each_with_index.sum { |count, kind| count * @units[kind] }
+
+        # @param set [Integer] packed
+        # @return [Integer] how many of a kind are in it
+        def count(set, kind) = (set >> @offsets[kind]) & @masks[kind]
+
+        # @return [Array<Integer>] of each kind
+        def counts(set) = @offsets.each_index.map { |kind| count(set, kind) }
 
         # @param sum [Integer] of two that fit
         # @return [Boolean] whether it holds no more of any kind than there is

@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Cutting
+      # Plans for many cuts, with what no plan can go under. Treatments are shared out among batches in a few ways (all from one
+      # batch where it is enough; else as the rule of thumb shares them), and each batch is searched by itself.
+      class LargePlan
+        ROUNDS = 6
+        # Treatments by batch, what they use, and how they lie.
+        Shared = Struct.new(:ids, :used, :pieces)
+
+        # @return [Array<PiecePlan>, nil] the best plan found that leaves nothing uncut; nil where none was
+        attr_reader :pieces
+        # @return [Integer] no plan of all treatments uses less
+        attr_reader :bound
+
+        # @param task [PlanTask]
+        # @param thumb [LongestFirst]
+        def initialize(task, thumb)
+          @task = task
+          @counts = task.counts(task.treatments.keys)
+          @likely = @counts.zip(task.kinds).sum { |count, kind| count * kind.length } * 21 / 20
+          @whole = search(task.batches.flatten, @counts)
+          @bound = @whole.bound
+          best = shares(thumb).filter_map { |ids| planned(ids) }.min_by(&:used)
+          @pieces = (task.plain? ? bettered(best) : best)&.pieces
+          @bound = @whole.bound
+        end
+
+        private
+
+        def shares(thumb)
+          all = @task.treatments.keys
+          alone = @task.batches.each_index.map { |index| @task.batches.each_index.map { |one| (one == index) ? all : [] } }
+          alone << thumb.shares if @task.batches.size > 1 && thumb.shares.sum(&:size) == all.size
+          alone
+        end
+
+        # One treatment at a time is given to another batch, as long as that takes less.
+        def bettered(best)
+          ROUNDS.times do
+            return best if best.nil? || best.used <= @bound
+
+            better = neighbours(best.ids).filter_map { |ids| planned(ids) }.min_by(&:used)
+            return best if better.nil? || better.used >= best.used
+
+            best = better
+          end
+          best
+        end
+
+        def neighbours(ids)
+          ids.each_index.flat_map do |from|
+            ids[from].flat_map do |id|
+              (ids.each_index.to_a - [from]).map { |to| ids.each_with_index.map { |own, index| {from => own - [id], to => own + [id]}.fetch(index, own) } }
+            end
+          end
+        end
+
+        # @return [Shared, nil]
+        def planned(ids)
+          laid = ids.each_with_index.map { |own, index| own.empty? ? [0, @task.laid(@task.batches[index], @task.batches[index].map { [] }, [])] : batch_planned(index, own) }
+          laid.include?(nil) ? nil : Shared.new(ids, laid.sum(&:first), laid.flat_map(&:last))
+        end
+
+        def batch_planned(index, ids)
+          batch = @task.batches[index]
+          counts = @task.counts(ids)
+          return if batch.sum { |piece| @task.whole(piece.length) } < counts.zip(@task.kinds).sum { |count, kind| count * kind.length }
+
+          # Where there is one batch, what it is searched by is what the bound comes from.
+          found = ((@task.batches.size == 1) ? @whole : search(batch, counts)).best or return
+          [found.used, @task.laid(batch, found.placed, ids)]
+        end
+
+        def search(pieces, counts) = @task.plain? ? plain(pieces, counts) : PricedSearch.new(@task, pieces, counts, @likely)
+
+        def plain(pieces, counts)
+          cut = Stretches.new(pieces.map { |piece| Stretches::Piece.new(@task.whole(piece.length), @task.flaws(piece)) }, @task.square_off, @task.kinds.map(&:length).min)
+          LargeSearch.new(cut, @task.kinds, counts)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Cutting
+      # What is to be planned, on one scale of whole numbers: the kinds of cut, the treatments that need them, and the pieces by
+      # batch.
+      class PlanTask
+        # @return [Cloth]
+        attr_reader :cloth
+        # @return [Array<Cut>]
+        attr_reader :cuts
+        # @return [Hash{String => Array<Cut>}] by treatment
+        attr_reader :treatments
+        # @return [Array<Array<Piece>>]
+        attr_reader :batches
+        # @return [Array<PieceFill::Kind>]
+        attr_reader :kinds
+
+        # @param cloth [Cloth] with pieces
+        # @param cuts [Array<Cut>]
+        def initialize(cloth, cuts)
+          @cloth, @cuts = cloth, cuts
+          @scale = lengths.map { |length| length.mm.denominator }.reduce(1, :lcm)
+          @keys = cuts.map { |cut| key(cut) }.uniq
+          @kinds = @keys.map { |start, length| PieceFill::Kind.new(start && whole(start), whole(length)) }
+          @treatments = cuts.group_by(&:treatment)
+          @batches = cloth.pieces.group_by(&:batch).values
+        end
+
+        # @return [Integer] 0 for plain cloth, and where all cuts may begin anywhere
+        def repeat = plain? ? 0 : whole(cloth.vertical_repeat)
+
+        # @return [Boolean] whether no cut has to begin in a phase
+        def plain? = @kinds.none?(&:start)
+
+        # @return [Boolean] whether some cuts have to and some needn't
+        def mixed? = !plain? && !@kinds.all?(&:start)
+
+        def square_off = whole(cloth.square_off)
+
+        # @param length [Length]
+        # @return [Integer]
+        def whole(length) = (length.mm * @scale).numerator
+
+        # @param number [Integer]
+        # @return [Length]
+        def length(number) = Length.new(Rational(number, @scale))
+
+        # @param ids [Array<String>] treatments
+        # @return [Array<Integer>] how many cuts of each kind they need
+        def counts(ids)
+          tally = ids.flat_map { |id| treatments.fetch(id) }.map { |cut| key(cut) }.tally
+          @keys.map { |one| tally.fetch(one, 0) }
+        end
+
+        # @param piece [Piece]
+        # @return [PieceFill]
+        def fill(piece)
+          PieceFill.new(length: whole(piece.length), pattern_start: whole(piece.pattern_start), repeat: whole(cloth.vertical_repeat), square_off: square_off, flaws: flaws(piece), kinds: kinds)
+        end
+
+        # @return [Array<Array(Integer, Integer)>] in order
+        def flaws(piece) = piece.flaws.map { |flaw| [whole(flaw.from), whole(flaw.to)] }.sort
+
+        # @param pieces [Array<Piece>]
+        # @param placed [Array<Array<Array(Integer, Integer, Integer)>>] for each piece: kind, from and to of its cuts
+        # @param ids [Array<String>] the treatments that are cut from them
+        # @return [Array<PiecePlan>]
+        def laid(pieces, placed, ids)
+          waiting = ids.flat_map { |id| treatments.fetch(id) }.group_by { |cut| @keys.index(key(cut)) }
+          pieces.zip(placed).map do |piece, cuts|
+            PiecePlan.new(id: piece.id, batch: piece.batch, length: piece.length, placed: cuts.map { |kind, from, to| Placed.new(cut: waiting.fetch(kind).shift, from: length(from), to: length(to)) })
+          end
+        end
+
+        private
+
+        def key(cut) = [cut.start, cut.length]
+
+        def lengths
+          pieces = cloth.pieces.flat_map { |piece| [piece.length, piece.pattern_start, *piece.flaws.flat_map { |flaw| [flaw.from, flaw.to] }] }
+          [cloth.vertical_repeat, cloth.square_off, *pieces, *cuts.flat_map { |cut| [cut.length, cut.start].compact }]
+        end
+      end
+    end
+  end
+end

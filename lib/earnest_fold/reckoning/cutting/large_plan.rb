@@ -20,7 +20,6 @@ module EarnestFold
         def initialize(task, thumb)
           @task = task
           @counts = task.counts(task.treatments.keys)
-          @likely = @counts.zip(task.kinds).sum { |count, kind| count * kind.length } * 21 / 20
           @whole = search(task.batches.flatten, @counts)
           @bound = @whole.bound
           best = shares(thumb).filter_map { |ids| planned(ids) }.min_by(&:used)
@@ -74,7 +73,7 @@ module EarnestFold
           [found.used, @task.laid(batch, found.placed, ids)]
         end
 
-        def search(pieces, counts) = @task.plain? ? plain(pieces, counts) : PricedSearch.new(@task, pieces, counts, @likely)
+        def search(pieces, counts) = @task.plain? ? plain(pieces, counts) : PricedSearch.new(@task, pieces, counts)
 
         def plain(pieces, counts)
           cut = Stretches.new(pieces.map { |piece| Stretches::Piece.new(@task.whole(piece.length), @task.flaws(piece)) }, @task.square_off, @task.kinds.map(&:length).min)

@@ -7,8 +7,14 @@ module EarnestFold
       # step the prices say what the rest takes at least; only the most promising beginnings are followed (a beam), and then, as
       # far as the time allows, every other beginning that could still take less than the best plan found.
       class PricedSearch
-        BEAM = 70
+        BEAM = 25
+        # The same search once more at prices a little aside, in parts of NUDGED: which beginning looks best hangs on little.
+        NUDGES = [[0, 1], [1, 4], [2, 4], [3, 6]].freeze
+        NUDGED = 2500
+        # What is left is looked at in full only where it can come to an end: few multisets, or a plan close to the bound.
         MOST_VISITED = 12_000
+        FEW = 300_000
+        CLOSE = 5_000
         # How many pieces on from the one being cut the next cut may begin: those between are left alone.
         ON = 2
         # A beginning: the piece and the place from which to go on, what is still to be cut (packed), what finished pieces use,
@@ -23,28 +29,29 @@ module EarnestFold
         # @param task [PlanTask]
         # @param pieces [Array<Piece>]
         # @param counts [Array<Integer>] of each kind
-        # @param likely [Integer] about what a good plan uses
-        def initialize(task, pieces, counts, likely)
+        def initialize(task, pieces, counts)
           @kinds, @sets = task.kinds, Multisets.new(counts)
-          places = pieces.map { |piece| Places.new(task.fill(piece), @kinds) }
-          priced = Prices.new(places, counts, @kinds.map(&:length), likely)
-          @counts, @prices, @bound = counts, priced.prices, priced.bound
-          begin_with(places)
+          @places = pieces.map { |piece| Places.new(task.fill(piece), @kinds) }
+          priced = Prices.new(@places, counts, @kinds.map { |kind| kind.length * 21 / 20 })
+          @counts, @bound = counts, priced.bound
+          begin_with(priced.prices)
         end
 
         # @return [Laid, nil] the best found; nil where none was
         def best
-          found = follow
-          found = exhaust(found)
-          found && Laid.new(placed(found), found.used + found.ended)
+          settled = @prices
+          found = NUDGES.filter_map { |by, round| followed(nudged(settled, by, round)) }.min_by(&:used)
+          begin_with(settled)
+          worth_looking?(found) ? exhaust(found) : found
         end
 
         private
 
         # The pieces that gain most come first: what is left alone should be left at the end.
-        def begin_with(places)
-          @order = places.each_index.sort_by { |piece| [places[piece].worth(@prices).last.first || 0, piece] }
-          @pieces = places.values_at(*@order)
+        def begin_with(prices)
+          @prices, @values = prices, {}
+          @order = @places.each_index.sort_by { |piece| [@places[piece].worth(prices).last.first || 0, piece] }
+          @pieces = @places.values_at(*@order)
           @most = @pieces.map { |one| one.most(@prices) }
           @room = (0..@pieces.size).map { |piece| @most.drop(piece).sum(&:first) }
           @worth = @pieces.map { |one| one.worth(@prices).last }
@@ -70,17 +77,31 @@ module EarnestFold
           going[key] = one if there.nil? || one.bound < there.bound
         end
 
+        def nudged(prices, by, round) = prices.each_with_index.map { |price, kind| price + price * by * ((kind * 7 + by) % round - round / 2) / NUDGED }
+
+        # @return [Laid, nil]
+        def followed(prices)
+          begin_with(prices)
+          follow&.then { |found| Laid.new(placed(found), found.used + found.ended) }
+        end
+
+        def worth_looking?(found)
+          states = @counts.reduce(1) { |product, count| product * (count + 1) }
+          states <= FEW || (found && (found.used - bound) * CLOSE <= bound)
+        end
+
         # Whatever could still use less than what was found, the most promising first; where all of it has been looked at, what
         # was found is the best there is.
         def exhaust(found)
-          most = found ? found.used + found.ended : nil
+          most = found&.used
           waiting, seen = [start], {}
           while (begun = waiting.pop)
             return found if seen.size > MOST_VISITED
             next if most && begun.bound >= most
 
             if begun.left.zero?
-              found, most = begun, begun.used + begun.ended
+              most = begun.used + begun.ended
+              found = Laid.new(placed(begun), most)
               next
             end
             waiting.concat(unseen(begun, seen).select { |one| most.nil? || one.bound < most }.sort_by { |one| -one.bound })
@@ -124,7 +145,7 @@ module EarnestFold
         end
 
         # What is still to be cut, at its prices.
-        def value(left) = (@values ||= {})[left] ||= @sets.counts(left).each_with_index.sum { |count, kind| count * @prices[kind] }
+        def value(left) = @values[left] ||= @sets.counts(left).each_with_index.sum { |count, kind| count * @prices[kind] }
 
         def left?(left, kind) = @sets.count(left, kind).positive?
 

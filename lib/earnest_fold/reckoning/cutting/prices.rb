@@ -18,20 +18,20 @@ module EarnestFold
 
         # @param pieces [Array<Places>]
         # @param counts [Array<Integer>] of each kind
-        # @param lengths [Array<Integer>] of each kind
-        # @param likely [Integer] about what a good plan uses
-        def initialize(pieces, counts, lengths, likely)
+        # @param prices [Array<Integer>] of each kind, to begin with
+        # @param steps [Integer]
+        def initialize(pieces, counts, prices, steps: STEPS)
           @pieces, @counts = pieces, counts
           @prices = @bound = nil
-          climb(lengths.map { |length| length * likely / [lengths.zip(counts).sum { |one, count| one * count }, 1].max }, likely)
+          climb(prices, steps)
         end
 
         private
 
         # Each step aims a little above the best bound so far; where the aim isn't come nearer to, it is lowered.
-        def climb(prices, likely)
-          above, waited = likely / 20, 0
-          STEPS.times do
+        def climb(prices, steps)
+          above, waited = prices.zip(@counts).sum { |price, count| price * count } / 20, 0
+          steps.times do
             bound, cut = at(prices)
             better = @bound.nil? || bound > @bound
             waited = better ? 0 : waited + 1

@@ -102,9 +102,16 @@ module Bench
     task = C::PlanTask.new(cloth, cuts)
     start = clock
     found = StretchesModel.new(task).least(time_limit: 60)
-    puts format("the proof of a plain case: %.2f s; an exact solver on the same case: %.2f s%s", own, clock - start, (found && task.length(found) == plan.length_used) ? ", the same answer" : ", no answer in that time")
+    puts format("the proof of a plain case: %.2f s; an exact solver on the same case: %.2f s%s", own, clock - start, told(found && task.length(found), plan.length_used))
   rescue LoadError
     puts "no solver here: bundle install with the test group"
+  end
+
+  # The solver stops within a ten-thousandth of its own bound.
+  def told(found, used)
+    return ", no answer in that time" unless found
+
+    (found == used) ? ", the same answer" : format(", %.4f %% more cloth", apart(found, used))
   end
 
   # The command line on one document, beside a Ruby that only loads the same gems.

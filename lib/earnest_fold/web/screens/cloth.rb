@@ -28,9 +28,9 @@ module EarnestFold
         def interlinings = field("interlining.cloth", options: cloths("interlining", "fields.no_interlining"))
 
         # @return [Array<Field>] the allowances and habits of this treatment
-        def making_fields = chosen(MAKING)
+        def making_fields = @making_fields ||= chosen(MAKING)
 
-        def lining_fields = spec["lining"] ? chosen(LINING) : []
+        def lining_fields = @lining_fields ||= spec["lining"] ? chosen(LINING) : []
 
         def pattern_fields = patterned? ? chosen(PATTERN) : []
 

@@ -16,7 +16,7 @@ module EarnestFold
         def kinds = field("heading.kind", options: R::Headings.names.to_h { |kind| [kind, Words.say("headings.#{kind}")] })
 
         # @return [Array<Field>] those of the kind, then what of the support matters to it
-        def fields = (Forms::SpecFields.heading_paths(spec) + support_paths).map { |path| field(path, options: options(path)) }
+        def fields = @fields ||= (Forms::SpecFields.heading_paths(spec) + support_paths).map { |path| field(path, options: options(path)) }
 
         # The heading rules the cloth, so it is drawn before there is any: then at the fullness asked.
         # @return [Reckoning::Curtain, nil]

@@ -26,6 +26,10 @@ module EarnestFold
       # @return [Mark, nil] nil where the set says nothing of the field
       def mark(path) = @marks.fetch(path) { @marks[path] = held(path) }
 
+      # @param paths [Array<String>]
+      # @return [Integer] how many of these fields depart
+      def departures(paths) = paths.count { |path| mark(path)&.departs }
+
       # @param line [Reckoning::Line]
       # @return [Mark, nil] of the field that a line of the working speaks of
       def line_mark(line) = (path = LINES[line.name]) && mark(path)

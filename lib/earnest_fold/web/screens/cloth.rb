@@ -34,6 +34,9 @@ module EarnestFold
 
         def pattern_fields = patterned? ? chosen(PATTERN) : []
 
+        # @return [Integer] figures here that depart from the house's rules
+        def departures = ruled.departures(MAKING + (spec["lining"] ? LINING : []))
+
         def patterned? = face&.repeats?
 
         def lining? = part == "lining"

@@ -49,6 +49,10 @@ module EarnestFold
         # @yieldreturn [String] the working as it is shown
         def shown_working(&block) = once(:working, sheet.rule_set(entry)&.id, sheet.rule_set(entry)&.version, &block)
 
+        # Fields as they are shown while nothing typed was refused.
+        # @yieldreturn [String]
+        def shown_fields(name, &block) = form ? block.call : once(:fields, station, name, sheet.rule_set(entry)&.id, sheet.rule_set(entry)&.version, &block)
+
         # @param key [Array] what something depends on besides the treatment and its cloths
         # @return [Object] what the block makes of it, made once
         def once(*key, &block) = entry.reckoned.once(*key, &block)

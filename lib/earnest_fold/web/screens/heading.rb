@@ -18,6 +18,9 @@ module EarnestFold
         # @return [Array<Field>] those of the kind, then what of the support matters to it
         def fields = @fields ||= (Forms::SpecFields.heading_paths(spec) + support_paths).map { |path| field(path, options: options(path)) }
 
+        # @return [Integer] figures here that depart from the house's rules
+        def departures = ruled.departures(Forms::SpecFields.heading_paths(spec))
+
         # The heading rules the cloth, so it is drawn before there is any: then at the fullness asked.
         # @return [Reckoning::Curtain, nil]
         def curtain = @curtain ||= super || (treatment && R::Curtain.asked(treatment, treatment.spans.first))

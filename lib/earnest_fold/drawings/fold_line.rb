@@ -48,7 +48,7 @@ module EarnestFold
       # From the leading edge towards the return.
       def way = (@curtain.leads == :right) ? -1 : 1
 
-      def folds(room) = @heading.is_a?(Reckoning::HandPleat) ? pleats(room) : waves(room, depth)
+      def folds(room) = @heading.pleated? ? pleats(room) : waves(room, depth)
 
       def waves(room, deep)
         wide = room / @folds * way
@@ -62,12 +62,17 @@ module EarnestFold
       end
 
       def pleat(side)
-        case @heading.style
+        case style
         when "box" then ["l", -6 * side, 0, "l", 0, depth, "l", 12 * side, 0, "l", 0, -depth, "l", -6 * side, 0]
         when "goblet", "cartridge" then ["q", -depth * side, depth * 1.4, 0, depth * 1.4, "q", depth * side, 0, 0, -depth * 1.4]
-        else Array.new(FINGERS.fetch(@heading.style)) { |index| finger((index - (FINGERS.fetch(@heading.style) - 1) / 2.0) * 4 * side) }.flatten
+        else Array.new(fingers) { |index| finger((index - (fingers - 1) / 2.0) * 4 * side) }.flatten
         end
       end
+
+      def style = @heading.is_a?(Reckoning::HandPleat) ? @heading.style : nil
+
+      # A hook's pleat has a finger for each skip between its prongs; any other kind one for each of its layers.
+      def fingers = @heading.is_a?(Reckoning::PleaterHook) ? @heading.skips.size : FINGERS.fetch(style, 1)
 
       def finger(aside) = ["l", aside, depth, "l", -aside, -depth]
 

@@ -2,10 +2,10 @@
 
 module EarnestFold
   module Drawings
-    # A gathered heading to scale: in elevation with its hooks, and in plan with its folds.
+    # A gathered heading to scale: in elevation with its hooks.
     class Gathers
       R = Reckoning
-      WIDTH, HEIGHT = 700, 320
+      WIDTH, HEIGHT = 700, 210
       SIDE = 46
       # One gather takes about this much of the heading as it hangs.
       GATHER = R::Length.mm(25)

@@ -13,7 +13,7 @@ module EarnestFold
       # @param house [Reckoning::HouseRules]
       def initialize(treatment, curtain, unit, house:)
         @curtain, @unit = curtain, unit
-        @forward = treatment.heading.is_a?(R::HandPleat) ? "_pleats" : ""
+        @forward = treatment.heading.pleated? ? "_pleats" : ""
         @stack = R::Folds.stacked(treatment, curtain, house)
         @deep = treatment.heading.fold_depth(curtain.task, curtain.heading)
         @off = treatment.support.projection || @deep + R::Length.mm(30)

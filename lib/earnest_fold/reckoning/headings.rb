@@ -94,6 +94,9 @@ module EarnestFold
       # @return [Array<Line>] how the figures came about
       def working(_task, _figures) = []
 
+      # @return [Boolean] whether it is drawn into pleats, flat between them, rather than into waves
+      def pleated? = false
+
       # @param task [HeadingTask]
       # @param figures [Hash]
       # @return [Integer] folds the curtain makes when it hangs, at least one

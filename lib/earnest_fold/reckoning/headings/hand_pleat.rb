@@ -70,6 +70,8 @@ module EarnestFold
 
       def with_count(count, _span) = with(pleats: count)
 
+      def pleated? = true
+
       def folds(_task, figures) = [figures[:pleats], 1].max
 
       # A pleat stands forward by its share of the take-up: one fold of it, as its style lays them.

@@ -20,7 +20,12 @@ module EarnestFold
 
       def carriers(figures) = figures[:hooks]
 
+      def pleated? = true
+
       def folds(_task, figures) = figures[:hooks]
+
+      # Each skip between prongs makes one finger of the pleat, folded in two.
+      def fold_depth(_task, _figures) = (pocket_pitch * taken / (2 * skips.size)).ceil_to(Length.mm(1))
 
       # Each hook's first and last prong, by pocket.
       def marks(_task, figures)

@@ -18,7 +18,12 @@ module EarnestFold
         Counting.evenly(figures[:eyelets], task.span.finished_width).map { |at| Mark.new(kind: :eyelet, along: :hung, at: at, to: nil) }
       end
 
-      def folds(_task, figures) = [figures[:eyelets] - 1, 1].max
+      def pleated? = true
+
+      def folds(_task, figures) = figures[:eyelets]
+
+      # A pleat behind each grommet, folded in two and laid open.
+      def fold_depth(task, figures) = ([task.flat - task.span.finished_width, Length::ZERO].max / (4 * figures[:eyelets])).ceil_to(Length.mm(1))
 
       def working(task, figures)
         [Line.of(:grommets, figures[:eyelets], [task.span.finished_width, "÷", eyelet_spacing, "↑", "+", 1])]

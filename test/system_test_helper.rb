@@ -49,6 +49,14 @@ class SystemTest < EarnestFoldTest
 
   def working(label) = find(".working li", text: label, match: :first).find("b").text
 
+  # A station of the first window of a job.
+  def go(title, station)
+    visit "/jobs"
+    click_link title
+    find(".stages a", text: station, match: :first).click
+    assert_selector ".tape a[aria-current]", text: station
+  end
+
   # What the accessibility rules find on this page.
   def findings
     run = Axe::API::Run.new

@@ -105,11 +105,12 @@ class DeskTest < SystemTest
 
   def test_every_view_is_accessible
     ["/jobs", "/cloths", "/cloths/new", "/keys", "/find?q=e", "/measure-sheet", "/nowhere"].each { |path| accessible_at(path) }
+    accessible_at("/cloths/#{workroom.cloths.all.first.id}")
     job = workroom.jobs.list.find { |line| line.title == "Upper landing" }
     treatment = workroom.jobs.find(job.id).treatments.first.id
     accessible_at("/jobs/#{job.id}")
     accessible_at("/jobs/#{job.id}/read-back")
-    %w[measure heading cloth cutting ticket changes].each { |station| accessible_at("/jobs/#{job.id}/treatments/#{treatment}/#{station}") }
+    %w[measure heading cloth compare cutting ticket changes].each { |station| accessible_at("/jobs/#{job.id}/treatments/#{treatment}/#{station}") }
   end
 
   private
@@ -117,12 +118,5 @@ class DeskTest < SystemTest
   def accessible_at(path)
     visit path
     assert_empty findings, path
-  end
-
-  def go(title, station)
-    visit "/jobs"
-    click_link title
-    find(".stages a", text: station, match: :first).click
-    assert_selector ".tape a[aria-current]", text: station
   end
 end

@@ -112,11 +112,4 @@ class HouseRulesTest < SystemTest
     assert_selector ".results p", text: /finished drop\s*#{[left, right].map(&:to_f).min}/
     click_link "Attic rooms", match: :first
   end
-
-  def go(title, station)
-    visit "/jobs"
-    click_link title
-    find(".stages a", text: station, match: :first).click
-    assert_selector ".tape a[aria-current]", text: station
-  end
 end

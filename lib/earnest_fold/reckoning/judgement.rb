@@ -23,7 +23,7 @@ module EarnestFold
       def likely_curtains = reckoning ? curtains : treatment.spans.map { |span| Curtain.asked(treatment, span) }
     end
 
-    # The judgement: one rule a file in judgement/, a module with `CODE`, `STATION`, `MANNER` and `call(case)`, which gives the
+    # The judgement: one rule a file in judgement/, a module with `CODE`, `STATION` (or several), `MANNER` and `call(case)`, which gives the
     # facts (a Hash) where it is raised and nil where it stays silent. A question is asked once: when it is answered, it is
     # silent too.
     module Judgement
@@ -42,7 +42,7 @@ module EarnestFold
       # @return [Array<Remark>] cautions first, then questions, then the rest
       def of(treatment, reckoning, answers = [], station: nil, behind: nil, house: HouseRules::USUAL, counted: nil)
         looked_at = JudgementCase.new(treatment: treatment, reckoning: reckoning, behind: behind, house: house, counted: counted)
-        rules = station ? Rules.select { |rule| station == rule::STATION } : Rules
+        rules = station ? Rules.select { |rule| Array(rule::STATION).include?(station) } : Rules
         rules.filter_map { |rule| remark(rule, looked_at, answers) }.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
       end
 
@@ -50,7 +50,7 @@ module EarnestFold
         return if rule::MANNER == :ask && answers.include?(rule::CODE)
 
         data = rule.call(looked_at)
-        data && Remark.new(code: rule::CODE, station: rule::STATION, manner: rule::MANNER, data: data)
+        data && Remark.new(code: rule::CODE, station: Array(rule::STATION).first, manner: rule::MANNER, data: data)
       end
     end
   end

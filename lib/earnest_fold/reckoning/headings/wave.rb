@@ -47,6 +47,9 @@ module EarnestFold
 
       def folds(_task, figures) = figures[:gliders] / 2
 
+      # By the spacing of the gliders, as the rules have it, however far the last of them can go.
+      def fold_depth(task, figures) = Folds.depth(task.flat, figures[:covers], folds(task, figures))
+
       # Compared by squares, so that no root is rounded: half depth = ½·√(pitch² − spacing²).
       # @param projection [Length]
       # @return [Boolean] whether the wave with its clearance reaches further back than the support stands off

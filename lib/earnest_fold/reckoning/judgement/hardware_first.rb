@@ -6,7 +6,7 @@ module EarnestFold
       # Hanging waits for the smallest part: count it now.
       module HardwareFirst
         CODE = "hardware_first"
-        STATION = "heading"
+        STATION = %w[heading cloth].freeze
         MANNER = :say
         PARTS = %i[hooks gliders rings eyelets].freeze
         # What rides on the support, whose count may be given with it.

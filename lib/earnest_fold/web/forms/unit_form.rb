@@ -5,7 +5,7 @@ module EarnestFold
     module Forms
       # The other tape: which unit to show, and which page of the application to go back to.
       class UnitForm
-        BACK = %r{\A/jobs/\d+(/treatments/\d+/(measure|heading|cloth|cutting|ticket))?\z}
+        BACK = %r{\A/jobs/\d+(/treatments/\d+/(measure|heading|cloth|compare|cutting|ticket|changes))?\z}
 
         def initialize(params)
           @params = params

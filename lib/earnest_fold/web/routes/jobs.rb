@@ -6,6 +6,11 @@ module EarnestFold
       # The jobs, and a job's first screen.
       module Jobs
         def self.registered(app)
+          lists(app)
+          one(app)
+        end
+
+        def self.lists(app)
           app.get("/jobs") { page(:jobs, Screens::Jobs.new(workroom.jobs.list(page: page_asked), unit: house.unit, page: page_asked)) }
           app.get("/jobs/archive") { page(:archive, Screens::Archive.new(workroom.jobs.list(archived: true, page: page_asked), page: page_asked)) }
 
@@ -15,7 +20,9 @@ module EarnestFold
 
             redirect to("/jobs/#{workroom.jobs.create(**form.values)}"), 303
           end
+        end
 
+        def self.one(app)
           app.get("/jobs/:id") { |id| page(:job, Screens::Job.new(sheet(id))) }
 
           app.post("/jobs/:id/windows") do |id|

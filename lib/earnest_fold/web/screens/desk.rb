@@ -133,7 +133,7 @@ module EarnestFold
         def said_here
           return [] unless treatment
 
-          R::Judgement.of(treatment, reckoning, spec.fetch("answers", {}).keys, station: station, behind: sheet.behind(entry), house: house, counted: (hardware if station == "heading"))
+          R::Judgement.of(treatment, reckoning, spec.fetch("answers", {}).keys, station: station, behind: sheet.behind(entry), house: house, counted: hardware)
         end
 
         # A length typed in another unit than the one shown says how it was typed.

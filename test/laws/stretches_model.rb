@@ -52,8 +52,7 @@ class StretchesModel
   private
 
   def cut
-    pieces = @task.batches.flatten.map { |piece| C::Stretches::Piece.new(@task.whole(piece.length), @task.flaws(piece)) }
-    C::Stretches.new(pieces, @task.square_off, @task.kinds.map(&:length).min)
+    @task.stretches(@task.batches.flatten)
   end
 
   def piece(stretches)

@@ -6,11 +6,12 @@ module EarnestFold
     Flaw = Value.define(:from, :to)
     Flaw::FIELDS = Fields.new(from: Declare.length, to: Declare.length)
 
-    # A piece of cloth on the shelf: its batch (dye lot), where its first repeat line falls, and its flaws.
-    class Piece < Value.define(:id, :length, :batch, :pattern_start, :flaws)
+    # A piece of cloth on the shelf: its batch (dye lot), where its first repeat line falls, and its flaws; `squared` where its
+    # end is cut square already, as it is after the first cut.
+    class Piece < Value.define(:id, :length, :batch, :pattern_start, :flaws, :squared)
       FIELDS = Fields.new(
         id: Declare.id, length: Declare.length(least: :over_zero), batch: Declare.text, pattern_start: Declare.length(Length::ZERO, least: :any),
-        flaws: Declare.list(Declare.record(Flaw::FIELDS) { |values, problems| Piece.flaw(values, problems) }.first)
+        flaws: Declare.list(Declare.record(Flaw::FIELDS) { |values, problems| Piece.flaw(values, problems) }.first), squared: Declare.flag(false)
       )
 
       def self.flaw(values, problems)

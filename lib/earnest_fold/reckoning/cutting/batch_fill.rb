@@ -12,12 +12,14 @@ module EarnestFold
           def rank = [used, pieces, -remnant]
         end
 
-        # @param pieces [Array<PieceFill>]
-        # @param lengths [Array<Integer>] of the pieces
+        # A piece: what can be cut from it, how long it is, and up to where its cloth costs nothing more.
+        Piece = Struct.new(:fill, :length, :paid)
+
+        # @param pieces [Array<Piece>]
         # @param sets [Multisets] what there is of each kind
-        def initialize(pieces, lengths, sets)
-          @pieces, @lengths, @sets = pieces, lengths, sets
-          @reaches = pieces.map { |piece| piece.reaches(sets) }
+        def initialize(pieces, sets)
+          @pieces, @sets = pieces, sets
+          @reaches = pieces.map { |piece| piece.fill.reaches(sets) }
         end
 
         # @param states [Integer] multisets in all
@@ -26,7 +28,7 @@ module EarnestFold
 
         # @return [Hash{Integer => Way}]
         def ways
-          @ways ||= @reaches.each_with_index.reduce({0 => Way.new(0, 0, 0, nil, nil)}) { |ways, (reaches, index)| joined(ways, reaches, @lengths[index]) }
+          @ways ||= @reaches.each_with_index.reduce({0 => Way.new(0, 0, 0, nil, nil)}) { |ways, (reaches, index)| joined(ways, reaches, @pieces[index]) }
         end
 
         # @param multiset [Integer] one of {#ways}
@@ -34,7 +36,7 @@ module EarnestFold
         def layout(multiset)
           way = ways.fetch(multiset)
           @pieces.each_index.to_a.reverse.map { |index|
-            cuts = @pieces[index].sequence(way.share, @reaches[index], @sets)
+            cuts = @pieces[index].fill.sequence(way.share, @reaches[index], @sets)
             way = way.before
             cuts
           }.reverse
@@ -42,25 +44,25 @@ module EarnestFold
 
         private
 
-        def joined(ways, reaches, length)
+        def joined(ways, reaches, piece)
           ways.each_with_object({}) do |(multiset, way), following|
             reaches.each do |share, reach|
               sum = multiset + share
               next unless @sets.fits?(sum)
 
               best = following[sum]
-              next if best && best.used < way.used + reach.end
+              next if best && best.used < way.used + [reach.end - piece.paid, 0].max
 
-              better = with(way, share, reach, length)
+              better = with(way, share, reach, piece)
               following[sum] = better unless best && (best.rank <=> better.rank) <= 0
             end
           end
         end
 
-        def with(way, share, reach, length)
+        def with(way, share, reach, piece)
           return Way.new(way.used, way.pieces, way.remnant, share, way) if reach.last.nil?
 
-          Way.new(way.used + reach.end, way.pieces + 1, [way.remnant, length - reach.end].max, share, way)
+          Way.new(way.used + [reach.end - piece.paid, 0].max, way.pieces + 1, [way.remnant, piece.length - [reach.end, piece.paid].max].max, share, way)
         end
       end
     end

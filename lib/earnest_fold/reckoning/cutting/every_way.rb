@@ -35,7 +35,7 @@ module EarnestFold
 
         def sets = @sets ||= Multisets.new(@counts)
 
-        def fills = @fills ||= @task.batches.map { |batch| BatchFill.new(batch.map { |piece| @task.fill(piece) }, batch.map { |piece| @task.whole(piece.length) }, sets) }
+        def fills = @fills ||= @task.batches.map { |batch| BatchFill.new(batch.map { |piece| BatchFill::Piece.new(@task.fill(piece), @task.whole(piece.length), @task.paid(piece)) }, sets) }
 
         # @return [Integer] the cuts of these treatments, packed
         def packed(ids)
@@ -50,8 +50,9 @@ module EarnestFold
         end
 
         def with_batch(choices, fill)
+          here = @task.treatments.keys.select { |id| @task.allowed?(id, fills.index(fill)) }
           choices.each_with_object({}) do |(served, choice), following|
-            subsets(@task.treatments.keys - served).each do |ids|
+            subsets(here - served).each do |ids|
               way = fill.ways[packed(ids)] or next
               better = added(choice, way, ids)
               key = (served + ids).sort

@@ -33,15 +33,17 @@ module EarnestFold
           all = @task.treatments.keys
           alone = @task.batches.each_index.map { |index| @task.batches.each_index.map { |one| (one == index) ? all : [] } }
           alone << thumb.shares if @task.batches.size > 1 && thumb.shares.sum(&:size) == all.size
-          alone
+          alone.select { |ids| allowed?(ids) }
         end
+
+        def allowed?(shares) = shares.each_with_index.all? { |ids, index| ids.all? { |id| @task.allowed?(id, index) } }
 
         # One treatment at a time is given to another batch, as long as that takes less.
         def bettered(best)
           ROUNDS.times do
             return best if best.nil? || best.used <= @bound
 
-            better = neighbours(best.ids).filter_map { |ids| planned(ids) }.min_by(&:used)
+            better = neighbours(best.ids).select { |ids| allowed?(ids) }.filter_map { |ids| planned(ids) }.min_by(&:used)
             return best if better.nil? || better.used >= best.used
 
             best = better
@@ -76,8 +78,7 @@ module EarnestFold
         def search(pieces, counts) = @task.plain? ? plain(pieces, counts) : PricedSearch.new(@task, pieces, counts)
 
         def plain(pieces, counts)
-          cut = Stretches.new(pieces.map { |piece| Stretches::Piece.new(@task.whole(piece.length), @task.flaws(piece)) }, @task.square_off, @task.kinds.map(&:length).min)
-          LargeSearch.new(cut, @task.kinds, counts)
+          LargeSearch.new(@task.stretches(pieces), @task.kinds, counts)
         end
       end
     end

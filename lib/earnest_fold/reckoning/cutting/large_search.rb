@@ -34,7 +34,7 @@ module EarnestFold
           @laying = LayPlain.new(stretches, kinds)
           @reach = @laying.reaches(counts)
           @total = kinds.zip(counts).sum { |kind, count| kind.length * count }
-          @ways = stretches.by_piece.map { |one| ways(one) }
+          @ways = stretches.by_piece.each_index.map { |piece| ways(piece) }
           @roomiest = (0..@ways.size).map { |piece| @ways.drop(piece).sum { |one| one.map(&:room).max } }
           price_room
           @choices = cheapest
@@ -79,13 +79,13 @@ module EarnestFold
         end
 
         # What the room that is still wanted costs at least: at one price for room, whatever pieces it comes from.
-        def still(piece, room) = [((@total - room) * @price + @spared[piece]).ceil, 0].max
+        def still(piece, room) = [((@total - room) * @price + @spared[piece]).ceil, @spared_at_least[piece]].max
 
         # The price for room at which that says most of all pieces together.
         def price_room
           priced = @ways.flatten.select(&:last).map { |way| Rational(way.cost, way.room) }.uniq.map { |price| [@total * price + spared(price).first, price] }
           @price = priced.max&.last || 0r
-          @spared = spared(@price)
+          @spared, @spared_at_least = spared(@price), spared(0r)
         end
 
         # @return [Array<Rational>] from each piece on, what its best use costs less than its room would at the price
@@ -94,19 +94,22 @@ module EarnestFold
           sums.reverse.each_with_object([0r]) { |one, all| all << all.last + one }.reverse
         end
 
-        # What a piece can be used for: not at all, or up to one of its stretches; the cheapest first.
-        def ways(stretches)
-          reached = Way.new(nil, 0, 0)
-          before, room = 0, 0
-          [reached, *stretches.map { |stretch|
-            way = Way.new(stretch, stretch.from - before, room += stretch.room)
+        # What a piece can be used for: no further than is paid for, or up to one of its stretches; the cheapest first.
+        def ways(piece)
+          free = @stretches.free[piece]
+          before, room = free.sum { |stretch| @reach[stretch.index] }, free.sum(&:room)
+          [Way.new(nil, -before, room), *(@stretches.by_piece[piece] - free).map { |stretch|
+            way = Way.new(stretch, stretch.from - @stretches.pieces[piece].paid - before, room += stretch.room)
             before += @reach[stretch.index]
             way
           }].sort_by(&:cost)
         end
 
         def lasts(open, cost)
-          before = open.flat_map { |last| @stretches.by_piece[last.piece].take_while { |stretch| stretch.index != last.index } }
+          before = @stretches.by_piece.each_with_index.flat_map do |stretches, piece|
+            last = open.find { |one| one.piece == piece }
+            last ? stretches.take_while { |stretch| stretch.index != last.index } : @stretches.free[piece]
+          end
           Lasts.new(open, before, @total + cost)
         end
 
@@ -125,10 +128,10 @@ module EarnestFold
 
         def without_all(counts, sequence) = counts.dup.tap { |left| sequence.each { |kind| left[kind] -= 1 } }
 
-        # A piece is used up to the end of its last cut.
+        # A piece is used up to the end of its last cut; what is paid for counts for nothing.
         def placed(kinds)
           cuts = @stretches.by_piece.map { |stretches| stretches.flat_map { |stretch| @stretches.placed(stretch, kinds.fetch(stretch.index, []), @kinds) } }
-          Laid.new(cuts, cuts.sum { |one| one.empty? ? 0 : one.last.last })
+          Laid.new(cuts, cuts.zip(@stretches.pieces).sum { |one, piece| [one.empty? ? 0 : one.last.last - piece.paid, 0].max })
         end
       end
     end

@@ -14,7 +14,7 @@ module EarnestFold
         # @return [Array<Array<String>>] the treatments cut from each batch; each where it takes least beside what is there
         def shares
           @shares ||= by_size.each_with_object(Array.new(@task.batches.size) { [] }) do |id, sets|
-            best = sets.each_index.filter_map { |index| (used = used(index, sets[index] + [id])) && [used - used(index, sets[index]), index] }.min
+            best = sets.each_index.select { |index| @task.allowed?(id, index) }.filter_map { |index| (used = used(index, sets[index] + [id])) && [used - used(index, sets[index]), index] }.min
             sets[best.last] << id if best
           end
         end

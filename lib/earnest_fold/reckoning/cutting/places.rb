@@ -8,16 +8,20 @@ module EarnestFold
       class Places
         # @return [Array<Integer>] by place: the kind, and where a cut of it ends
         attr_reader :kinds, :ends
+        # @return [Array<Integer>] by place: what the piece costs when a cut there is its last
+        attr_reader :spent
         # @return [Array<Integer>] by place: the first place at or after its end
         attr_reader :following
 
         # @param fill [PieceFill]
         # @param kinds [Array<PieceFill::Kind>]
-        def initialize(fill, kinds)
+        # @param paid [Integer] up to where the piece costs nothing
+        def initialize(fill, kinds, paid = 0)
           places = kinds.each_index.flat_map { |kind| all_of(fill, kinds[kind], kind) }.sort
           @starts = places.map(&:first)
           @kinds = places.map { |_, kind| kind }
           @ends = places.map { |from, kind| from + kinds[kind].length }
+          @spent = @ends.map { |ended| [ended - paid, 0].max }
           @following = @ends.map { |ended| @starts.bsearch_index { |from| from >= ended } || size }
           @next_of = next_places(kinds.size)
         end
@@ -42,7 +46,7 @@ module EarnestFold
           least = nil
           (size - 1).downto(0) do |place|
             going = from_here[@following[place]]
-            ended = @ends[place]
+            ended = @spent[place]
             at[place] = ((going && going < ended) ? going : ended) - prices[@kinds[place]]
             least = at[place] if least.nil? || at[place] < least
             from_here[place] = least

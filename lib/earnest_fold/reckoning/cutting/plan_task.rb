@@ -17,10 +17,14 @@ module EarnestFold
         # @return [Array<PieceFill::Kind>]
         attr_reader :kinds
 
+        # @return [Wishes]
+        attr_reader :wishes
+
         # @param cloth [Cloth] with pieces
-        # @param cuts [Array<Cut>]
-        def initialize(cloth, cuts)
-          @cloth, @cuts = cloth, cuts
+        # @param cuts [Array<Cut>] those that aren't pinned
+        # @param wishes [Wishes]
+        def initialize(cloth, cuts, wishes = Wishes::NONE)
+          @cloth, @cuts, @wishes = cloth, cuts, wishes
           @scale = lengths.map { |length| length.mm.denominator }.reduce(1, :lcm)
           @keys = cuts.map { |cut| key(cut) }.uniq
           @kinds = @keys.map { |start, length| PieceFill::Kind.new(start && whole(start), whole(length)) }
@@ -37,7 +41,17 @@ module EarnestFold
         # @return [Boolean] whether some cuts have to and some needn't
         def mixed? = !plain? && !@kinds.all?(&:start)
 
-        def square_off = whole(cloth.square_off)
+        # @param piece [Piece]
+        # @return [Integer] before which nothing starts
+        def square_off(piece) = piece.squared ? 0 : whole(cloth.square_off)
+
+        # @param piece [Piece]
+        # @return [Integer] up to where its cloth costs nothing more
+        def paid(piece) = whole(wishes.paid(piece))
+
+        # @param treatment [String]
+        # @param index [Integer] of a batch
+        def allowed?(treatment, index) = wishes.allowed?(treatment, batches[index].first.batch)
 
         # @param length [Length]
         # @return [Integer]
@@ -57,8 +71,22 @@ module EarnestFold
         # @param piece [Piece]
         # @return [PieceFill]
         def fill(piece)
-          PieceFill.new(length: whole(piece.length), pattern_start: whole(piece.pattern_start), repeat: whole(cloth.vertical_repeat), square_off: square_off, flaws: flaws(piece), kinds: kinds)
+          PieceFill.new(length: whole(piece.length), pattern_start: whole(piece.pattern_start), repeat: whole(cloth.vertical_repeat), square_off: square_off(piece), flaws: flaws(piece), kinds: kinds)
         end
+
+        # @param pieces [Array<Piece>] of plain cloth
+        # @return [Stretches]
+        def stretches(pieces)
+          Stretches.new(pieces.map { |piece| Stretches::Piece.new(whole(piece.length), flaws(piece), square_off(piece), paid(piece)) }, kinds.map(&:length).min)
+        end
+
+        # @param pieces [Array<PiecePlan>]
+        # @return [Length] what a plan takes that isn't paid for
+        def cost(pieces)
+          pieces.sum(Length::ZERO) { |made| [made.used - paid_lengths.fetch(made.id), Length::ZERO].max }
+        end
+
+        def paid_lengths = @paid_lengths ||= cloth.pieces.to_h { |piece| [piece.id, wishes.paid(piece)] }
 
         # @return [Array<Array(Integer, Integer)>] in order
         def flaws(piece) = piece.flaws.map { |flaw| [whole(flaw.from), whole(flaw.to)] }.sort

@@ -10,13 +10,16 @@ module EarnestFold
       class Planner
         # @param cloth [Cloth] with pieces
         # @param cuts [Array<Cut>]
-        def initialize(cloth, cuts)
-          @cloth = cloth
-          @task = PlanTask.new(cloth, cuts)
+        # @param wishes [Wishes]
+        def initialize(cloth, cuts, wishes = Wishes::NONE)
+          @cloth, @wishes = cloth, wishes
+          @task = PlanTask.new(wishes.left_of(cloth), cuts - wishes.pins.map(&:cut), wishes)
         end
 
         # @return [Plan]
         def plan
+          return made([], nil) if @task.cuts.empty? || @task.cloth.pieces.empty?
+
           every = EveryWay.new(@task)
           return made(every.pieces, nil) if every.few_enough?
 
@@ -30,14 +33,22 @@ module EarnestFold
 
         # @param bound [Integer, nil] no plan that cuts everything uses less; nil: none does at all
         def made(pieces, bound)
-          plan = Plan.new(pieces: pieces.sort_by { |piece| order.fetch(piece.id) }, uncut: uncut(pieces), proved: bound.nil?, bound: Length::ZERO)
+          plan = Plan.new(pieces: with_pins(pieces), uncut: uncut(pieces), proved: bound.nil?, bound: Length::ZERO)
           return plan.with(bound: plan.length_used) if bound.nil?
 
-          least = plan.uncut.empty? ? @task.length(bound) : Length::ZERO
+          paid_for = plan.length_used - @task.cost(plan.pieces.select { |piece| @task.paid_lengths.key?(piece.id) })
+          least = plan.uncut.empty? ? @task.length(bound) + paid_for : Length::ZERO
           plan.with(bound: [least, cuts_themselves(pieces)].max, proved: plan.uncut.empty? && plan.length_used <= least)
         end
 
-        def order = @order ||= @cloth.pieces.each_with_index.to_h { |piece, index| [piece.id, index] }
+        # Every piece of the cloth in its order, with what is pinned to it.
+        def with_pins(pieces)
+          @cloth.pieces.map do |piece|
+            placed = pieces.find { |made| made.id == piece.id }&.placed || []
+            pinned = @wishes.pins_on(piece).map { |pin| Placed.new(cut: pin.cut, from: pin.from, to: pin.to) }
+            PiecePlan.new(id: piece.id, batch: piece.batch, length: piece.length, placed: (placed + pinned).sort_by(&:from))
+          end
+        end
 
         def uncut(pieces)
           served = pieces.flat_map { |piece| piece.placed.map { |placed| placed.cut.treatment } }

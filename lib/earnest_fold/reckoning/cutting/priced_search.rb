@@ -18,8 +18,8 @@ module EarnestFold
         # How many pieces on from the one being cut the next cut may begin: those between are left alone.
         ON = 2
         # A beginning: the piece and the place from which to go on, what is still to be cut (packed), what finished pieces use,
-        # where the last cut on this piece ends, the bound of any plan that begins so, and the step that led here.
-        Begun = Struct.new(:piece, :place, :left, :used, :ended, :bound, :kind, :before)
+        # what this piece costs up to its last cut, the bound of any plan that begins so, and the step that led here.
+        Begun = Struct.new(:piece, :place, :left, :used, :ended, :bound, :cut, :before)
         # For each piece: kind, from and to of its cuts; and what is used.
         Laid = Struct.new(:placed, :used)
 
@@ -31,7 +31,7 @@ module EarnestFold
         # @param counts [Array<Integer>] of each kind
         def initialize(task, pieces, counts)
           @kinds, @sets = task.kinds, Multisets.new(counts)
-          @places = pieces.map { |piece| Places.new(task.fill(piece), @kinds) }
+          @places = pieces.map { |piece| Places.new(task.fill(piece), @kinds, task.paid(piece)) }
           priced = Prices.new(@places, counts, @kinds.map { |kind| kind.length * 21 / 20 })
           @counts, @bound = counts, priced.bound
           begin_with(priced.prices)
@@ -136,12 +136,12 @@ module EarnestFold
           same = piece == begun.piece
           place = @pieces[piece].of_kind(kind, same ? begun.place : 0) or return
           used = same ? begun.used : begun.used + begun.ended
-          following, ended, left = @pieces[piece].following[place], @pieces[piece].ends[place], begun.left - @sets.units[kind]
+          following, ended, left = @pieces[piece].following[place], @pieces[piece].spent[place], begun.left - @sets.units[kind]
           return if value(left) > @most[piece][following] + @room[piece + 1]
 
           going = @worth[piece][following]
           going = ended if going.nil? || going > ended
-          yield Begun.new(piece, following, left, used, ended, used + going + value(left) + @later[piece + 1], kind, begun)
+          yield Begun.new(piece, following, left, used, ended, used + going + value(left) + @later[piece + 1], place, begun)
         end
 
         # What is still to be cut, at its prices.
@@ -152,8 +152,9 @@ module EarnestFold
         # The way back from the last step.
         def placed(begun)
           cuts = Array.new(@pieces.size) { [] }
-          while begun.kind
-            cuts[@order[begun.piece]].unshift([begun.kind, begun.ended - @kinds[begun.kind].length, begun.ended])
+          while begun.cut
+            places = @pieces[begun.piece]
+            cuts[@order[begun.piece]].unshift([places.kinds[begun.cut], places.start(begun.cut), places.ends[begun.cut]])
             begun = begun.before
           end
           cuts

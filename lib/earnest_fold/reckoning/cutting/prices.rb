@@ -69,7 +69,7 @@ module EarnestFold
             place += 1 while at[place] != from_here[place]
             cut[places.kinds[place]] += 1
             going = from_here[places.following[place]]
-            return if going.nil? || going >= places.ends[place]
+            return if going.nil? || going >= places.spent[place]
 
             place = places.following[place]
           end

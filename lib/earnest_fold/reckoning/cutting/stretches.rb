@@ -10,8 +10,11 @@ module EarnestFold
 
       # The pieces of one or several batches cut up by their flaws.
       class Stretches
-        # A piece as whole numbers.
-        Piece = Struct.new(:length, :flaws)
+        # A piece as whole numbers: where cutting may begin, and up to where its cloth costs nothing more.
+        Piece = Struct.new(:length, :flaws, :begins, :paid)
+
+        # @return [Array<Piece>]
+        attr_reader :pieces
 
         # @return [Array<Stretch>]
         attr_reader :all
@@ -19,12 +22,14 @@ module EarnestFold
         attr_reader :by_piece
 
         # @param pieces [Array<Piece>]
-        # @param square_off [Integer]
         # @param least [Integer] the shortest cut: a shorter stretch holds nothing
-        def initialize(pieces, square_off, least)
-          @all = []
-          @by_piece = pieces.each_with_index.map { |piece, index| clear(piece, index, square_off, least) }
+        def initialize(pieces, least)
+          @pieces, @all = pieces, []
+          @by_piece = pieces.each_with_index.map { |piece, index| clear(piece, index, least) }
         end
+
+        # @return [Array<Array<Stretch>>] by piece, those whose cloth costs nothing
+        def free = @free ||= by_piece.zip(pieces).map { |stretches, piece| stretches.select { |stretch| stretch.to <= piece.paid } }
 
         # @param sequence [Array<Integer>] kinds in order, which fit
         # @param kinds [Array<PieceFill::Kind>]
@@ -36,8 +41,8 @@ module EarnestFold
 
         private
 
-        def clear(piece, index, square_off, least)
-          at = square_off
+        def clear(piece, index, least)
+          at = piece.begins
           ends = [*piece.flaws, [piece.length, piece.length]]
           ends.filter_map do |from, to|
             stretch = Stretch.new(@all.size, index, at, from) if from - at >= least

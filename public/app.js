@@ -60,6 +60,47 @@
     if (event.target.closest("[data-print]")) window.print();
   });
 
+  // A flaw is told by touching the cloth where it begins, and moved by drawing it along; the form beside takes the figures.
+  function along(ground, event) {
+    var svg = ground.ownerSVGElement, point = svg.createSVGPoint();
+    point.x = event.clientX; point.y = event.clientY;
+    var at = point.matrixTransform(svg.getScreenCTM().inverse());
+    return Number(ground.dataset.from) + (at.x - Number(ground.getAttribute("x"))) * Number(ground.dataset.each);
+  }
+
+  function groundAt(box, event) {
+    var under = document.elementsFromPoint(event.clientX, event.clientY).find(function (one) { return one.classList.contains("ground") && box.contains(one); });
+    return under || box.querySelector(".ground");
+  }
+
+  var drawn = null;
+  document.addEventListener("pointerdown", function (event) {
+    var box = event.target.closest(".flawing"), flaw = event.target.closest(".flaw");
+    if (!box) return;
+    drawn = { box: box, flaw: flaw, from: along(groundAt(box, event), event) };
+    if (flaw) event.preventDefault();
+  });
+  document.addEventListener("pointerup", function (event) {
+    if (!drawn) return;
+    var was = drawn, form = document.getElementById(was.box.dataset.flawForm);
+    drawn = null;
+    if (!form || !was.box.contains(event.target)) return;
+    var to = along(groundAt(was.box, event), event);
+    if (was.flaw) {
+      if (Math.abs(to - was.from) < 3) return;
+      form.elements.flaw.value = was.flaw.dataset.flaw;
+      form.elements.from.value = Math.max(0, Math.round(Number(was.flaw.dataset.from) + to - was.from)) + " mm";
+      form.elements.to.value = Math.max(1, Math.round(Number(was.flaw.dataset.to) + to - was.from)) + " mm";
+      form.requestSubmit();
+    } else {
+      var ends = [was.from, to].sort(function (a, b) { return a - b; });
+      form.elements.flaw.value = "";
+      form.elements.from.value = Math.max(0, Math.round(ends[0])) + " mm";
+      form.elements.to.value = Math.round(Math.max(ends[1], ends[0] + 20)) + " mm";
+      form.elements.what.focus();
+    }
+  });
+
   // On a phone the working is folded away until it is asked for.
   function fold() {
     if (window.matchMedia("(max-width: 60rem)").matches) {

@@ -31,7 +31,7 @@ class DrawingsTest < EarnestFoldTest
 
   def test_cuts_on_the_bolt_stand_at_their_distances
     made = reckoned(document(cloth: {"vertical_repeat" => 32})).cloths.first
-    svg = parse(W::Bolt.new(made, R::Units::CM, colour: "#ffffff").to_s)
+    svg = parse(W::Bolt.endless(made, R::Units::CM, colour: "#ffffff").to_s)
     cuts = svg.css("rect.cut").map { |rect| [rect["x"].to_f, rect["width"].to_f] }
     placed = made.endless.placed
     assert_operator cuts.size, :>=, placed.size
@@ -62,7 +62,7 @@ class DrawingsTest < EarnestFoldTest
   private
 
   def drawings(job)
-    bolts = job.cloths.reject { |made| made.endless.placed.empty? }.map { |made| W::Bolt.new(made, job.job.unit, colour: "#ffffff").to_s }
+    bolts = job.cloths.reject { |made| made.endless.placed.empty? }.map { |made| W::Bolt.endless(made, job.job.unit, colour: "#ffffff").to_s }
     bolts + job.treatments.flat_map do |made|
       made.curtains.flat_map do |curtain|
         [W::FlatCurtain.new(made, curtain, job.job.unit, colour: "#ffffff", lining: true).to_s, W::HeadingMarks.new(made.treatment.heading, curtain, job.job.unit, colour: "#ffffff").to_s]

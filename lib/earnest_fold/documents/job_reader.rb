@@ -68,7 +68,9 @@ module EarnestFold
 
       def small_part(raw, place)
         id, made = of_kind(R::SmallParts, :small_part, raw, place)
-        id && made && R::SmallPartOfJob.new(id: id, part: made)
+        cloth = raw["cloth"] if raw.is_a?(Hash)
+        place.within(:cloth).add(:no_such_cloth, id: cloth) unless cloth.nil? || @ids[:cloth].include?(cloth)
+        id && made && R::SmallPartOfJob.new(id: id, part: made, cloth: cloth)
       end
 
       # Reads something with an id by the fields of the kind it names.

@@ -4,11 +4,9 @@ require "csv"
 
 module EarnestFold
   module Documents
-    # What a job needs, for a spreadsheet: cloth by cloth, then the sundries. Cells that a spreadsheet would take for a formula
-    # are guarded.
+    # What a job needs, for a spreadsheet: cloth by cloth, then the sundries.
     class NeedsCsv
       R = Reckoning
-      FORMULA = /\A[=+\-@\t\r]/
 
       # @param treatments [Array<Reckoning::TreatmentReckoning>]
       # @param cloths [Array<Reckoning::ClothReckoning>]
@@ -31,14 +29,12 @@ module EarnestFold
       def row(*keys) = keys.map { |key| Words.say(key) }
 
       def cloth(made)
-        [guarded(made.cloth.name), Words.say("uses.#{made.cloth.use}"), *amount_cells(made.length_needed), Words.metres(made.length_to_order), made.cost ? Words.money(made.cost) : ""]
+        [Cells.guarded(made.cloth.name), Words.say("uses.#{made.cloth.use}"), *amount_cells(made.length_needed), Words.metres(made.length_to_order), made.cost ? Words.money(made.cost) : ""]
       end
 
       def amount_cells(amount) = amount.is_a?(R::Length) ? [Words.length(amount, @unit), @unit.name] : [amount.to_s, ""]
 
       def sundries = R::HardwareCount.total(@treatments)
-
-      def guarded(text) = FORMULA.match?(text) ? "'#{text}" : text
     end
   end
 end

@@ -28,7 +28,7 @@ module EarnestFold
       def properties
         head = K.record_schema(JobFormat::HEAD)["properties"]
         head.merge("cloths" => list(K.record_schema(R::Cloth::FIELDS)), "windows" => list(window), "alterations" => list(of_kinds(R::Alterations)),
-          "small_parts" => list(of_kinds(R::SmallParts)))
+          "small_parts" => list(with_cloth(of_kinds(R::SmallParts))))
       end
 
       def window
@@ -40,6 +40,9 @@ module EarnestFold
         record = K.kinds_schema(registry)
         record.merge("properties" => {"id" => K::TextKind.new(least: 1, most: 200).schema}.merge(record["properties"]), "required" => %w[id kind])
       end
+
+      # A small part may say which cloth it is cut from.
+      def with_cloth(record) = record.merge("properties" => record["properties"].merge("cloth" => {"type" => %w[string null]}))
 
       def list(items) = {"type" => "array", "items" => items}
 

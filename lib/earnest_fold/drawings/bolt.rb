@@ -2,97 +2,174 @@
 
 module EarnestFold
   module Drawings
-    # The cuts on one piece of cloth, unrolled from left to right, to scale. Running distances are from the piece's end.
+    # One piece of cloth unrolled from left to right, to scale: its repeat lines and motif, its flaws, the cuts, what is wasted and
+    # what is left. A long piece stands in rows. Running distances are from the piece's end.
     class Bolt
       R = Reckoning
       SIDE, ABOVE, BELOW = 16, 44, 34
       WIDTH = 900
-      # A long piece is drawn in rows of about this much.
+      # How much cloth a row shows, once for every time it is enlarged.
       ROW = R::Length.mm(9_000)
+      # Lines of repeats closer than this are left out.
+      LEAST_REPEAT = 7
+      # How a cut is shown besides where it lies: `states` :done, :next, :chosen, :aside or :pinned, `links` where touching it leads, both
+      # by the placed cut; `titles` the windows by treatment, where there are several.
+      Marks = R::Value.define(:states, :links, :titles)
+      PLAIN = Marks.new(states: {}, links: {}, titles: {})
 
       # @param made [Reckoning::ClothReckoning]
+      # @return [Bolt] its cuts on one endless piece, as far as it is to be ordered
+      def self.endless(made, unit, colour:, marks: PLAIN)
+        piece = R::Piece.new(id: made.cloth.id, length: made.length_to_order, batch: "", pattern_start: R::Length::ZERO, flaws: [], squared: false)
+        new(made.cloth, piece, made.endless.placed, unit, colour: colour, marks: marks)
+      end
+
+      # @param cloth [Reckoning::Cloth]
+      # @param piece [Reckoning::Piece] its distances from the end that cutting begins at
+      # @param placed [Array<Reckoning::Cutting::Placed>] in order along it
       # @param unit [Reckoning::Unit]
       # @param colour [String]
-      def initialize(made, unit, colour:)
-        @made, @unit, @colour = made, unit, colour
-        @cloth, @placed = made.cloth, made.endless.placed
-        @length = made.length_to_order
-        @rows = [(@length / ROW).round, 1].max
-        @scale = Scale.new((WIDTH - 2 * SIDE) / (@length / @rows).mm.to_f)
-        @svg = Svg.new(WIDTH, rows.size * row_height, says: says, css: "drawing bolt")
+      # @param marks [Marks]
+      # @param zoom [Integer] how many times enlarged; 0 shows the whole piece in one row
+      def initialize(cloth, piece, placed, unit, colour:, marks: PLAIN, zoom: 1)
+        @cloth, @piece, @placed, @unit, @colour, @marks = cloth, piece, placed, unit, colour, marks
+        @extent = zoom.zero? ? piece.length : extent
+        @row = [zoom.zero? ? @extent : ROW / zoom, @extent].min
+        @scale = Scale.new((WIDTH - 2 * SIDE) / @row.mm.to_f)
+        @name = "#{cloth.id}-#{piece.id}".gsub(/[^\w-]/, "-")
+        @svg = Svg.new(WIDTH, rows.size * row_height, says: says, css: "drawing bolt", role: marks.links.empty? ? "img" : "group")
       end
 
       # @return [String]
       def to_s
-        @svg.hatch("waste-#{@cloth.id}", [:forward, :back])
+        @svg.hatch("waste-#{@name}", [:forward, :back])
         rows.each_with_index { |from, index| row(from, index) }
         @svg.to_s
       end
 
       private
 
-      def says = Words.say("drawings.bolt", cloth: @cloth.name, cuts: @placed.size, length: @length, unit: @unit)
+      def says = Words.say("drawings.bolt", cloth: [@cloth.name, @piece.id].reject { |part| part == @cloth.id }.join(", "), cuts: @placed.size, length: @piece.length, unit: @unit)
 
-      def rows = Array.new(@rows) { |index| @length * index / @rows }
+      # As far as there is anything to be seen: past the last cut and the last flaw.
+      def extent
+        last = [R::Length::ZERO, *@placed.map(&:to), *@piece.flaws.map(&:to)].max
+        [@piece.length, [last + R::Length.mm(1500), ROW].max].min
+      end
+
+      def rows = Array.new([(@extent / @row).ceil, 1].max) { |index| @row * index }
 
       def row_height = ABOVE + tall + BELOW
 
-      def tall = [@scale[@cloth.width], 60].max
+      def tall = @scale[@cloth.width].clamp(60, 420)
 
       def row(from, index)
-        to = from + @length / @rows
+        to = [from + @row, @extent].min
         y = index * row_height + ABOVE
-        @svg.clip("row-#{@cloth.id}-#{index}", SIDE - 1, y - ABOVE, WIDTH - 2 * SIDE + 2, row_height) do
-          @svg.rect(SIDE, y, @scale[to - from], tall, fill: @colour)
+        @svg.clip("row-#{@name}-#{index}", SIDE - 1, y - ABOVE, WIDTH - 2 * SIDE + 2, row_height) do
+          ground(from, to, y)
           waste(from, to, y)
-          repeat_lines(from, to, y) if @cloth.repeats?
           within(from, to).each { |placed| cut(placed, from, y) }
+          @piece.flaws.each_with_index { |flaw, number| flaw(flaw, number, from, y) if flaw.to >= from && flaw.from <= to }
           @svg.rect(SIDE, y, @scale[to - from], tall, class: "outline")
         end
-        within(from, to).each { |placed| distances(placed, from, to, y) }
+        running_distances(from, to, y)
         ruler(from, to, y)
+      end
+
+      # Touching the cloth tells how far along it is.
+      def ground(from, to, y)
+        @svg.rect(SIDE, y, @scale[to - from], tall, :fill => @colour, :class => "ground", "data-from" => from.mm.round, "data-each" => format("%.5f", 1 / @scale[R::Length.mm(1)]))
+        pattern(from, to, y) if @cloth.repeats? && @scale[@cloth.vertical_repeat] >= LEAST_REPEAT
+        left_over(from, to, y)
       end
 
       def within(from, to) = @placed.select { |placed| placed.to > from && placed.from < to }
 
-      # What no cut takes is crossed.
+      def used = @placed.empty? ? R::Length::ZERO : @placed.last.to
+
+      # What no cut takes is crossed; what lies after the last cut is left.
       def waste(from, to, y)
-        ends = [R::Length::ZERO, *@placed.flat_map { |placed| [placed.from, placed.to] }, @length]
-        ends.each_slice(2) do |start, stop|
+        ends = [R::Length::ZERO, *@placed.flat_map { |placed| [placed.from, placed.to] }]
+        ends.first(ends.size - 1).each_slice(2) do |start, stop|
           next if stop <= start || stop <= from || start >= to
 
-          @svg.rect(x(start, from), y, @scale[stop - start], tall, fill: "url(#waste-#{@cloth.id})", class: "waste")
+          @svg.rect(x(start, from), y, @scale[stop - start], tall, fill: "url(#waste-#{@name})", class: "waste")
         end
       end
 
-      def repeat_lines(from, to, y)
-        first = (from / @cloth.vertical_repeat).ceil
-        last = (to / @cloth.vertical_repeat).floor
-        @svg.path((first..last).flat_map { |count| ["M", x(@cloth.vertical_repeat * count, from), y, "v", tall] }, class: "repeat")
+      def left_over(from, to, y)
+        at = [used, from].max
+        return if @placed.empty? || at >= to || to < @extent || @scale[to - at] < 60
+
+        @svg.text((x(at, from) + x(to, from)) / 2, y + tall / 2 + 5, Words.say("drawings.left", length: @piece.length - used, unit: @unit), class: "edge", text_anchor: "middle")
+      end
+
+      def pattern(from, to, y)
+        repeat = @cloth.vertical_repeat
+        first = ((from - @piece.pattern_start) / repeat).ceil
+        last = ((to - @piece.pattern_start) / repeat).floor
+        lines = (first..last).map { |count| x(@piece.pattern_start + repeat * count, from) }
+        @svg.path(lines.flat_map { |at| ["M", at, y, "v", tall] }, class: "repeat")
+        motifs([first - 1, *first..last].map { |count| x(@piece.pattern_start + repeat * count, from) }, y) if @scale[repeat] > 24
+      end
+
+      # A sprig in each repeat, its tip towards the curtain's top.
+      def motifs(starts, y)
+        step = @scale[@cloth.vertical_repeat]
+        shapes = starts.product([0.25, 0.75]).flat_map { |at, across| ["M", at + step * 0.8, y + tall * across, "h", -step * 0.5, "m", step * 0.16, -step * 0.12, "q", -step * 0.03, step * 0.1, -step * 0.16, step * 0.12] }
+        @svg.path(shapes, class: "motif")
       end
 
       def cut(placed, from, y)
         x1, x2 = x(placed.from, from), x(placed.to, from)
-        @svg.rect(x1, y + 3, x2 - x1, tall - 6, class: "cut")
-        middle = ([x1, SIDE].max + [x2, WIDTH - SIDE].min) / 2
-        @svg.text(middle, y + tall / 2 - 4, name(placed.cut), class: "label", text_anchor: "middle")
-        @svg.text(middle, y + tall / 2 + 14, Words.length(placed.cut.length, @unit), class: "figure", text_anchor: "middle")
-        @svg.path(["M", x1 + 7, y + tall / 2 - 5, "l", -4, 5, "l", 4, 5], class: "top-mark")
+        @svg.group(class: ["cut-of", @marks.states[placed]].compact.join(" ")) do
+          @svg.link(@marks.links[placed], says: spoken(placed)) do
+            @svg.rect(x1, y + 3, x2 - x1, tall - 6, class: "cut")
+            @svg.path(["M", x1 + 7, y + tall / 2 - 5, "l", -4, 5, "l", 4, 5], class: "top-mark")
+            words(placed, [x1, SIDE].max, [x2, WIDTH - SIDE].min, y + tall / 2)
+          end
+        end
       end
+
+      def words(placed, x1, x2, y)
+        lines = [[name(placed.cut), "label"], [Words.length(placed.cut.length, @unit), "figure"]]
+        title = @marks.titles[placed.cut.treatment]
+        lines.unshift([(title.size * 6.6 > x2 - x1) ? "#{title[0, [((x2 - x1) / 6.6).floor - 1, 1].max]}…" : title, "edge"]) if title && x2 - x1 > 40
+        lines.unshift([nil, "tick"]) if @marks.states[placed] == :done
+        lines.each_with_index do |(text, css), index|
+          at = y + 5 + (index - (lines.size - 1) / 2.0) * 18
+          text ? @svg.text((x1 + x2) / 2, at, text, class: css, text_anchor: "middle") : @svg.path(["M", (x1 + x2) / 2 - 8, at - 5, "l", 6, 6, "l", 11, -13], class: "tick")
+        end
+      end
+
+      def spoken(placed) = Words.say("drawings.cut", name: name(placed.cut), from: placed.from, to: placed.to, unit: @unit)
 
       def name(cut)
         short = cut.curtain.split(", ").map { |hand| Words.say("drawings.hand_#{hand.split.first}", number: hand[/\d+/], default: hand) }.join("+")
         [short, cut.number, (cut.phase && @cloth.half_drop?) ? cut.phase : nil].compact.join(" ")
       end
 
-      def distances(placed, from, to, y)
-        running(x(placed.from, from), y, placed.from) if placed.from >= from
-        running(x(placed.to, from), y, placed.to) if placed.equal?(@placed.last) && placed.to <= to
+      # A notch at both edges, and the stretch between them marked.
+      def flaw(flaw, number, from, y)
+        x1, x2 = x(flaw.from, from), [x(flaw.to, from), x(flaw.from, from) + 4].max
+        @svg.group(:class => "flaw", "data-flaw" => number, "data-from" => flaw.from.mm.round, "data-to" => flaw.to.mm.round) do
+          @svg.rect(x1, y, x2 - x1, tall, class: "flawed")
+          @svg.path(["M", x1 - 5, y, "L", x2 + 5, y, "L", (x1 + x2) / 2, y + 13, "Z", "M", x1 - 5, y + tall, "L", x2 + 5, y + tall, "L", (x1 + x2) / 2, y + tall - 13, "Z"], class: "notch")
+        end
       end
 
-      def running(x, y, distance)
-        @svg.line(x, y - 12, x, y, class: "dim")
-        @svg.text(x.clamp(SIDE, WIDTH - SIDE), y - 17, distance.zero? ? "0" : Words.length(distance, @unit), class: "figure", text_anchor: anchor(x))
+      # Each cut's beginning, unless the one before ends there, and each cut's end.
+      def running_distances(from, to, y)
+        marks = @placed.flat_map { |placed| [placed.from, placed.to] }.uniq.select { |at| at >= from && (at < to || at == @extent || (at == to && at == used)) }
+        last = nil
+        marks.each do |distance|
+          at = x(distance, from)
+          high = last && at - last < 52
+          @svg.line(at, y - (high ? 26 : 12), at, y, class: "dim")
+          @svg.text(at.clamp(SIDE, WIDTH - SIDE), y - (high ? 30 : 16), distance.zero? ? "0" : Words.length(distance, @unit), class: "figure", text_anchor: anchor(at))
+          last = high ? nil : at
+        end
       end
 
       def anchor(x)
@@ -106,10 +183,11 @@ module EarnestFold
         step = @unit.inches? ? R::Length.inches(12) : R::Length.mm(1000)
         foot = y + tall + 8
         @svg.line(SIDE, foot, SIDE + @scale[to - from], foot, class: "dim")
+        each = [(36 / @scale[step]).ceil, @unit.inches? ? 3 : 1].max
         ((from / step).ceil..(to / step).floor).each do |count|
           at = x(step * count, from)
           @svg.line(at, foot - 4, at, foot + 4, class: "dim")
-          @svg.text(at, foot + 18, "#{count} #{@unit.inches? ? "ft" : "m"}", class: "ruler", text_anchor: count.zero? ? "start" : "middle") if !@unit.inches? || (count % 3).zero?
+          @svg.text(at, foot + 18, "#{count} #{@unit.inches? ? "ft" : "m"}", class: "ruler", text_anchor: anchor(at)) if (count % each).zero?
         end
       end
 

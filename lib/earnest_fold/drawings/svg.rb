@@ -15,8 +15,9 @@ module EarnestFold
       # @param height [Numeric]
       # @param says [String] what the drawing shows, for those who can't see it
       # @param css [String] its class
-      def initialize(width, height, says:, css: "drawing")
-        @open = %(<svg viewBox="0 0 #{number(width)} #{number(height)}" class="#{escape(css)}" role="img" aria-label="#{escape(says)}" xmlns="http://www.w3.org/2000/svg">)
+      # @param role [String] "img", or "group" where parts of it can be touched
+      def initialize(width, height, says:, css: "drawing", role: "img")
+        @open = %(<svg viewBox="0 0 #{number(width)} #{number(height)}" class="#{escape(css)}" role="#{role}" aria-label="#{escape(says)}" xmlns="http://www.w3.org/2000/svg">)
         @parts = []
       end
 
@@ -38,6 +39,18 @@ module EarnestFold
         @parts << "<g#{attributes_text(**attributes)}>"
         yield
         @parts << "</g>"
+        self
+      end
+
+      # What touching leads somewhere; nothing but what the block draws where it leads nowhere.
+      # @param href [String, nil]
+      # @param says [String] for those who can't see it
+      def link(href, says:)
+        return yield unless href
+
+        @parts << %(<a href="#{escape(href)}" aria-label="#{escape(says)}">)
+        yield
+        @parts << "</a>"
         self
       end
 

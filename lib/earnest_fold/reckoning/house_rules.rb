@@ -4,14 +4,20 @@ module EarnestFold
   module Reckoning
     # What a workroom decides once for all its work, beside the allowances of its sets: how far layers hang apart, what stays clear
     # of worktops and heat, how thick a fold is when the curtain is drawn back, how finely inches are shown,
-    # and what it does with selvedges where nothing else is said of a cloth.
-    class HouseRules < Value.define(:layer_gap, :clearance, :heat_gap, :fold_unlined, :fold_lined, :fold_interlined, :inch_fraction, :selvedges)
+    # what it does with selvedges where nothing else is said of a cloth, how large its table is, from what length an offcut is kept,
+    # and with what and on what it cuts.
+    class HouseRules < Value.define(:layer_gap, :clearance, :heat_gap, :fold_unlined, :fold_lined, :fold_interlined, :inch_fraction, :selvedges,
+      :table_length, :table_width, :offcut_least, :cutter, :cut_on)
       FRACTIONS = %w[8 16].freeze
       SELVEDGES = %w[cut_off in_seam].freeze
+      CUTTERS = %w[shears rotary heat].freeze
+      CUT_ON = %w[table floor].freeze
       FIELDS = Fields.new(
         layer_gap: Declare.length(Length.mm(20)), clearance: Declare.length(Length.mm(15)), heat_gap: Declare.length(Length.mm(150)),
         fold_unlined: Declare.length(Length.mm(15), least: :over_zero), fold_lined: Declare.length(Length.mm(22), least: :over_zero),
-        fold_interlined: Declare.length(Length.mm(32), least: :over_zero), inch_fraction: Declare.choice(FRACTIONS, "16"), selvedges: Declare.choice(SELVEDGES, "cut_off")
+        fold_interlined: Declare.length(Length.mm(32), least: :over_zero), inch_fraction: Declare.choice(FRACTIONS, "16"), selvedges: Declare.choice(SELVEDGES, "cut_off"),
+        table_length: Declare.length(Length.mm(3000), least: :over_zero), table_width: Declare.length(Length.mm(1500), least: :over_zero), offcut_least: Declare.length(Length.mm(300)),
+        cutter: Declare.choice(CUTTERS, "shears"), cut_on: Declare.choice(CUT_ON, "table")
       )
 
       # @param raw [Hash] plain values

@@ -8,8 +8,8 @@ module EarnestFold
 
     # What the judgement looks at. `reckoning` is nil before the cloth is chosen; `behind` is the next layer towards the glass at
     # the same window, nil where there is none; `house` is what the workroom decides once; `counted` the small parts held
-    # against what is on hand, nil where nobody holds any.
-    JudgementCase = Value.define(:treatment, :reckoning, :behind, :house, :counted) do
+    # against what is on hand, nil where nobody holds any; `cutting` the cut that is about to be made, nil away from the table.
+    JudgementCase = Value.define(:treatment, :reckoning, :behind, :house, :counted, :cutting) do
       def heading = treatment.heading
 
       def lined? = !treatment.lining.nil?
@@ -22,6 +22,11 @@ module EarnestFold
       # @return [Array<Curtain>] as asked for, where no cloth is chosen yet
       def likely_curtains = reckoning ? curtains : treatment.spans.map { |span| Curtain.asked(treatment, span) }
     end
+
+    # A cut about to be made, for the judgement: its cloth, its length, whether the piece was measured when it came (nil where there
+    # is no piece), from which batches the job is cut, whether it is the first of its piece, of its treatment, of its cloth, and
+    # what comes off or stays behind when it is made (a {Cutting::Leftover}, or nil).
+    CutCase = Value.define(:cloth, :length, :measured, :batches, :first_on_piece, :first_of_treatment, :first_on_cloth, :leftover)
 
     # The judgement: one rule a file in judgement/, a module with `CODE`, `STATION` (or several), `MANNER` and `call(case)`, which gives the
     # facts (a Hash) where it is raised and nil where it stays silent. A question is asked once: when it is answered, it is
@@ -38,10 +43,11 @@ module EarnestFold
       # @param behind [Treatment, nil] the next layer towards the glass
       # @param house [HouseRules]
       # @param counted [Array<Hardware>, nil]
+      # @param cutting [CutCase, nil]
       # @param station [String, nil] only what speaks there
       # @return [Array<Remark>] cautions first, then questions, then the rest
-      def of(treatment, reckoning, answers = [], station: nil, behind: nil, house: HouseRules::USUAL, counted: nil)
-        looked_at = JudgementCase.new(treatment: treatment, reckoning: reckoning, behind: behind, house: house, counted: counted)
+      def of(treatment, reckoning, answers = [], station: nil, behind: nil, house: HouseRules::USUAL, counted: nil, cutting: nil)
+        looked_at = JudgementCase.new(treatment: treatment, reckoning: reckoning, behind: behind, house: house, counted: counted, cutting: cutting)
         rules = station ? Rules.select { |rule| Array(rule::STATION).include?(station) } : Rules
         rules.filter_map { |rule| remark(rule, looked_at, answers) }.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
       end

@@ -28,7 +28,7 @@ module EarnestFold
     # The kinds of small part.
     SmallParts = Registry.new(:kind, :fields, :example, :build)
 
-    # A small part of a job, under its id.
-    SmallPartOfJob = Value.define(:id, :part)
+    # A small part of a job, under its id; `cloth` is the id of the cloth that it is cut from, nil for the job's first face.
+    SmallPartOfJob = Value.define(:id, :part, :cloth)
   end
 end

@@ -66,6 +66,7 @@ module EarnestFold
         sets = @workroom.house.read.sets.to_h { |set| [set.name, set.id.to_s] }
         Rooms::JOBS.each { |job| room(job, cloths, sets) }
         @workroom.house.update(version: @workroom.house.read.version, on_hand: ON_HAND)
+        Pieces::ALL.each { |key, pieces| pieces.each { |label, spec| @workroom.shelf.receive(cloths[key].to_i, label, spec) } }
         ["Ida Marram", "Joss Teal"].each { |name| @workroom.people.add(name) }
         landing = @workroom.jobs.create(title: "Upper landing", unit: "in")
         @workroom.jobs.add_window(landing, room: "Upper landing", name: "Stair window",

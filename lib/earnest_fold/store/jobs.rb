@@ -38,6 +38,19 @@ module EarnestFold
         end
       end
 
+      # @param cloth_id [Integer]
+      # @return [Array<Records::Job>] those at work (not in the archive) that use the cloth, the last changed first, at most
+      #   MOST_LISTED, in one question
+      def using(cloth_id)
+        Store.guard do
+          uses = %w[spec->>'face' spec#>>'{lining,cloth}' spec#>>'{interlining,cloth}'].map { |place| Sequel.lit("#{place} = ?", cloth_id.to_s) }.reduce(:|)
+          windows = @workroom.rows(:treatments).where(uses).select(:window_id)
+          ids = @workroom.rows(:jobs).where(archived: false, id: @workroom.rows(:windows).where(id: windows).select(:job_id)).order(Sequel.desc(:updated_at)).limit(MOST_LISTED).select(:id)
+          rows = joined(@workroom.rows(:jobs).where(Sequel[:jobs][:id] => ids)).order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel[:jobs][:id], *IN_ORDER).all
+          rows.chunk_while { |one, other| one[:job_id] == other[:job_id] }.map { |of_job| record(of_job) }
+        end
+      end
+
       # @param words [String]
       # @return [Array<Array(Integer, String, String)>] jobs whose title, rooms or windows have the words in them: id, title, and
       #   where they were found
@@ -60,6 +73,18 @@ module EarnestFold
       # @param notes [String]
       # @raise [Missing]
       def set_notes(id, notes) = change(id, notes: notes)
+
+      # The small parts that are to be cut beside the curtains, changed.
+      # @yieldparam parts [Array<Hash>] as they are kept
+      # @yieldreturn [Array<Hash>]
+      # @raise [Missing]
+      def set_small_parts(id)
+        @workroom.transaction do
+          row = @workroom.rows(:jobs).where(id: id).for_update.first or raise Missing, "no job #{id}"
+          extras = Records.plain(row[:extras])
+          change(id, extras: Sequel.pg_jsonb(extras.merge("small_parts" => yield(extras.fetch("small_parts", [])))))
+        end
+      end
 
       # Into the archive, or out of it.
       # @raise [Missing]
@@ -117,8 +142,8 @@ module EarnestFold
       # @return [Integer] the job's id
       def bring_in(title:, unit:, extras:, cloths:, windows:)
         @workroom.transaction do
-          ids = cloths.transform_values { |spec| @workroom.cloths.like(spec).to_s }
-          job = @workroom.insert(:jobs, title: title, unit: unit, extras: Sequel.pg_jsonb(extras))[:id]
+          ids = cloths.transform_values { |spec| bring_cloth(spec).to_s }
+          job = @workroom.insert(:jobs, title: title, unit: unit, extras: Sequel.pg_jsonb(renamed_parts(extras, ids)))[:id]
           windows.each_with_index { |(room, name, specs), index| bring_window(job, index + 1, room, name, specs.map { |spec| ids.empty? ? spec : renamed(spec, ids) }) }
           job
         end
@@ -128,10 +153,24 @@ module EarnestFold
 
       # A job with its windows and their treatments, in one question.
       def whole_job
-        Store.db[:jobs].where(Sequel[:jobs][:workroom_id] => :$workroom, Sequel[:jobs][:id] => :$job)
-          .left_join(:windows, workroom_id: Sequel[:jobs][:workroom_id], job_id: Sequel[:jobs][:id])
-          .left_join(:treatments, workroom_id: Sequel[:jobs][:workroom_id], window_id: Sequel[:windows][:id])
-          .select(*JOINED).order(*IN_ORDER)
+        joined(Store.db[:jobs].where(Sequel[:jobs][:workroom_id] => :$workroom, Sequel[:jobs][:id] => :$job)).order(*IN_ORDER)
+      end
+
+      def joined(jobs)
+        jobs.left_join(:windows, workroom_id: Sequel[:jobs][:workroom_id], job_id: Sequel[:jobs][:id])
+          .left_join(:treatments, workroom_id: Sequel[:jobs][:workroom_id], window_id: Sequel[:windows][:id]).select(*JOINED)
+      end
+
+      # A cloth with its pieces: those go on the shelf.
+      def bring_cloth(spec)
+        id = @workroom.cloths.like(spec.except("pieces"))
+        @workroom.shelf.bring_in(id, spec.fetch("pieces", []))
+        id
+      end
+
+      def renamed_parts(extras, ids)
+        parts = extras["small_parts"] or return extras
+        extras.merge("small_parts" => parts.map { |part| part["cloth"] ? part.merge("cloth" => ids.fetch(part["cloth"])) : part })
       end
 
       def bring_window(job, position, room, name, specs)

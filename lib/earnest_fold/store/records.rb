@@ -18,6 +18,49 @@ module EarnestFold
       # One line of the jobs list.
       JobLine = Reckoning::Value.define(:id, :title, :unit, :windows, :rooms, :updated_at)
 
+      # A piece on the shelf. `piece` is the core's; `reserved` what plans at the table have set aside of it.
+      Piece = Reckoning::Value.define(:id, :cloth_id, :spec, :piece, :parent_id, :used_up, :version, :reserved) do
+        def label = piece.label
+
+        # @param job_id [Integer, nil]
+        # @return [Reckoning::Length] up to where it is cut or kept for other jobs
+        def begins(job_id = nil) = [piece.ended, *reserved.reject { |one| one.job_id == job_id }.map(&:to)].max
+      end
+      # A stretch of a piece that a job's plan has set aside.
+      Reserved = Reckoning::Value.define(:job_id, :title, :from, :to)
+      # What happened to a piece.
+      Event = Reckoning::Value.define(:kind, :data, :by, :at)
+      # A plan at the table.
+      Plan = Reckoning::Value.define(:id, :job_id, :cloth_id, :proved, :used, :bound, :by, :at)
+      # What lies at the table for a job: the open plans by cloth, and all its cuts by cloth in the order in which they are made: those
+      # planned, and those made whenever.
+      AtTable = Reckoning::Value.define(:open, :cuts) do
+        # @return [Array<PlanCut>]
+        def of(cloth_id) = cuts.fetch(cloth_id, [])
+      end
+      # One cut of it: `from` and `to` are distances from `datum`, itself a distance from the piece's first end. `state` is "planned",
+      # "cut" or "wrong".
+      PlanCut = Reckoning::Value.define(:id, :piece_id, :label, :datum, :from, :to, :cut, :state, :by, :done_at) do
+        def done? = state != "planned"
+
+        # @return [Reckoning::Length] from the piece's first end
+        def begins = datum + from
+
+        def ends = datum + to
+      end
+
+      # @param length [Reckoning::Length]
+      # @return [String] exact millimetres, to be kept
+      def self.exact(length) = length.mm.to_s
+
+      # @param text [String] as {exact} writes it
+      # @return [Reckoning::Length]
+      def self.length(text) = Reckoning::Length.new(Rational(text))
+
+      # @param length [Reckoning::Length]
+      # @return [String] as a person could have typed it, exactly
+      def self.typed(length) = "#{(length.mm.denominator == 1) ? length.mm.numerator : length.mm} mm"
+
       # Reading the same text again costs more than all the rest of a page.
       READ = Remembered.new(4000)
       private_constant :READ

@@ -28,6 +28,15 @@ module EarnestFold
       # @return [House]
       def house = House.new(self)
 
+      # @return [Shelf]
+      def shelf = Shelf.new(self)
+
+      # @return [Plans]
+      def plans = Plans.new(self)
+
+      # @return [CuttingWishes]
+      def cutting_wishes = CuttingWishes.new(self)
+
       # @return [People]
       def people = People.new(self)
 

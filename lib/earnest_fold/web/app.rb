@@ -47,6 +47,9 @@ module EarnestFold
       register Routes::Windows
       register Routes::Papers
       register Routes::Treatments
+      register Routes::Cutting
+      register Routes::Table
+      register Routes::Shelf
       register Routes::Cloths
       register Routes::Failures
     end

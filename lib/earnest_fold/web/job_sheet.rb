@@ -6,8 +6,12 @@ module EarnestFold
     # needs of each cloth. Made once a request.
     class JobSheet
       # A treatment as stored, with its window, and its reckoning where it has one; else the problems that stand in the way.
-      Entry = Reckoning::Value.define(:record, :window, :reckoned) do
+      # `made` is how many of its cuts were made.
+      Entry = Reckoning::Value.define(:record, :window, :reckoned, :made) do
         def id = record.id
+
+        # @return [Boolean] whether everything is cut
+        def cut? = reckoning && made >= Reckoning::Cutting::Demand.by_cloth([reckoning]).sum { |_, cuts| cuts.size }
 
         # @return [Reckoning::TreatmentReckoning, nil]
         def reckoning = reckoned.reckoning
@@ -34,8 +38,9 @@ module EarnestFold
       # @param job [Store::Records::Job]
       # @param cloth_records [Array<Store::Records::Cloth>]
       # @param settled [Store::House::Record] what the house has decided
-      def initialize(job, cloth_records, settled)
-        @job, @settled = job, settled
+      # @param made [Hash{String => Integer}] cuts made, by treatment
+      def initialize(job, cloth_records, settled, made = {})
+        @job, @settled, @made = job, settled, made
         @unit = house.unit(job.unit)
         @cloth_records = cloth_records
         @records = cloth_records.to_h { |record| [record.id.to_s, record] }
@@ -51,6 +56,15 @@ module EarnestFold
         end
       end
 
+      # @return [Array<Reckoning::SmallPartOfJob>] that are to be cut beside the curtains
+      def small_parts
+        @small_parts ||= job.extras.fetch("small_parts", []).filter_map do |kept|
+          kind, problems = Reckoning::SmallParts[kept["kind"]], Reckoning::Problems.new
+          values = kind&.fields&.read(kept, unit, problems)
+          values && Reckoning::SmallPartOfJob.new(id: kept["id"], part: kind.build(values, problems), cloth: kept["cloth"])
+        end
+      end
+
       # @return [Reckoning::HouseRules]
       def house = settled.rules
 
@@ -61,7 +75,7 @@ module EarnestFold
 
       # @return [Array<Entry>] what is put away, unreckoned
       def put_away
-        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoned: Reckoned.new([], nil)) } }
+        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoned: Reckoned.new([], nil), made: 0) } }
       end
 
       # @return [Array<Entry>] the layers of an entry's window, from the glass to the room
@@ -144,7 +158,7 @@ module EarnestFold
 
       def entry(window, record)
         key = [record.id, record.source, unit, *sources_of_cloths(record.spec)]
-        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) })
+        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, made: @made.fetch(record.id.to_s, 0))
       end
 
       def sources_of_cloths(spec)

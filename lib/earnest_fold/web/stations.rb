@@ -14,7 +14,7 @@ module EarnestFold
 
       # @param entry [JobSheet::Entry]
       # @return [Symbol] :done, :open, :warned or :stopped
-      def state(station, entry) = entry.reckoned.once(:state, station) { reckon_state(station, entry) }
+      def state(station, entry) = entry.reckoned.once(:state, station, (station == "cutting") ? entry.made : 0) { reckon_state(station, entry) }
 
       def reckon_state(station, entry)
         return :open if open?(station, entry)
@@ -36,7 +36,7 @@ module EarnestFold
       def behind(entry) = NAMES.take_while { |station| %i[done warned].include?(state(station, entry)) }.size
 
       def open?(station, entry)
-        return entry.reckoning.nil? if station == "cutting"
+        return !entry.cut? if station == "cutting"
         return true if NAMES.index(station).positive? && open?(NAMES[NAMES.index(station) - 1], entry)
 
         entry.problems.any? { |problem| PLACES.fetch(station).match?(problem.at) }

@@ -24,6 +24,24 @@ module EarnestFold
         # @return [Array<Cut>] of that cloth alone
         def of(reckonings, cloth) = by_cloth(reckonings).fetch(cloth.id, [])
 
+        # @param cloth [Cloth]
+        # @return [Array<Cut>] those that are slit for one curtain alone, so that their other half is left over
+        def slit(reckonings, cloth)
+          of(reckonings, cloth).select do |cut|
+            made = reckonings.find { |one| one.id == cut.treatment }
+            counts(made, cloth).any? { |hand, count| cut.curtain == hand && count.denominator != 1 && cut.number == count.ceil }
+          end
+        end
+
+        # @return [Hash{String => Rational}] widths by curtain of the part that is made of the cloth; none run sideways
+        def counts(reckoning, cloth)
+          inner = [reckoning.lining, reckoning.interlining].compact.find { |one| one.cloth.id == cloth.id }
+          face = reckoning.treatment.face.id == cloth.id
+          return {} if face ? reckoning.treatment.sideways? : inner.sideways?
+
+          reckoning.curtains.map(&:hand).zip(face ? reckoning.curtains.map(&:widths) : inner.counts).to_h
+        end
+
         def face(reckoning)
           return sideways(reckoning, reckoning.lengths_along) if reckoning.treatment.sideways?
 

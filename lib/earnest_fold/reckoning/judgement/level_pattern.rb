@@ -6,7 +6,7 @@ module EarnestFold
       # Which fold is level across the room: hem or top?
       module LevelPattern
         CODE = "level_pattern"
-        STATION = "cloth"
+        STATION = %w[cloth cutting].freeze
         MANNER = :ask
 
         # @param seen [JudgementCase]

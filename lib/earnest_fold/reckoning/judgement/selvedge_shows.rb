@@ -6,7 +6,7 @@ module EarnestFold
       # A printed selvedge shows against the light and draws the side up.
       module SelvedgeShows
         CODE = "selvedge_shows"
-        STATION = "cloth"
+        STATION = %w[cloth cutting].freeze
         MANNER = :say
 
         # @param seen [JudgementCase]

@@ -26,23 +26,16 @@ module EarnestFold
         end
 
         def self.stations(app)
-          app.get("/jobs/:id/treatments/:treatment/ticket") do |id, treatment|
-            job = sheet(id)
-            page(:ticket, Screens::Cutting.new(job, job.fetch(number(treatment))))
-          end
-
           app.get("/jobs/:id/treatments/:treatment/compare") do |id, treatment|
             job = sheet(id)
             page(:desk, Screens::Compare.new(job, job.fetch(number(treatment))))
           end
 
-          SCREENS.each do |station, screen|
+          SCREENS.except("cutting").each do |station, screen|
             app.get("/jobs/:id/treatments/:treatment/#{station}") do |id, treatment|
               job = sheet(id)
               page(:desk, screen.new(job, job.fetch(number(treatment)), part: params["part"]))
             end
-
-            next if screen.paths({}).empty?
 
             app.post("/jobs/:id/treatments/:treatment/#{station}") { |id, treatment| save(screen, id, number(treatment)) }
           end
@@ -100,16 +93,22 @@ module EarnestFold
           # @param form [Forms::TreatmentForm, nil] with what could not be taken
           def shown_again(screen, id, treatment, form = nil)
             taken = form.nil? || form.valid?
-            return redirect(to("/jobs/#{number(id)}/treatments/#{treatment}/#{screen::STATION}"), 303) if taken && !htmx?
+            return redirect(to("/jobs/#{number(id)}/treatments/#{treatment}/#{screen::STATION}"), 303) if taken && (!htmx? || screen == Screens::Cutting)
 
             job = sheet(id)
-            page(:desk, screen.new(job, job.fetch(treatment), form: form, part: params["part"]), status: taken ? 200 : 422)
+            page(:desk, screen_of(screen, job, job.fetch(treatment), form: form), status: taken ? 200 : 422)
           end
 
           def stale(screen, job, entry)
             shown = params["version"].to_s.match?(/\A\d{1,9}\z/) ? workroom.treatments.at_version(entry.id, Integer(params["version"], 10)) : nil
             versions = Forms::Versions.new(entry.record.spec, shown, screen.paths(entry.record.spec), params, unit_shown(job))
-            page(:desk, screen.new(job, entry, notice: :changed_elsewhere, part: params["part"], versions: versions), status: 409)
+            page(:desk, screen_of(screen, job, entry, notice: :changed_elsewhere, versions: versions), status: 409)
+          end
+
+          # The Cutting station looks at more than the treatment.
+          def screen_of(screen, job, entry, **shown)
+            cutting = (screen == Screens::Cutting) ? {cutting: CuttingSheet.of(job, workroom)} : {}
+            screen.new(job, entry, part: params["part"], **cutting, **shown)
           end
 
           def station_shown = SCREENS.fetch(params["station"], Screens::Measure)

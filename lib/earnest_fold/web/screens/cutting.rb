@@ -3,15 +3,37 @@
 module EarnestFold
   module Web
     module Screens
-      # The Cutting station: the cuts of one treatment on each of its cloths, drawn and listed; also the cut ticket on paper.
+      # The Cutting station: the plan of the job's cuts on the pieces there are of each of the treatment's cloths; also the cut
+      # ticket on paper.
       class Cutting < Desk
         STATION = "cutting"
+        ZOOMS = [0, 1, 2, 4].freeze
 
-        # @return [Array<Reckoning::ClothReckoning>] face first
-        def cloths = @cloths ||= reckoning ? reckoning.treatment.cloths.uniq.map { |cloth| entry.reckoned.alone(cloth) } : []
+        # @param cutting [CuttingSheet]
+        # @param asked [Hash] what else was asked for: "cut" the cut that was touched, "zoom"
+        def initialize(sheet, entry, cutting: nil, asked: {}, **shown)
+          super(sheet, entry, **shown)
+          @cutting, @asked = cutting, asked
+        end
 
-        # @return [String] SVG
-        def bolt(made) = sheet.colour(made.cloth).then { |colour| once(:bolt, made.cloth.id, colour) { Drawings::Bolt.new(made, unit, colour: colour).to_s } }
+        # @return [Array<ClothPlan>] of the treatment's cloths, face first
+        def cloths = @cloths ||= reckoning ? @cutting.of_treatment(reckoning).map { |cloth| ClothPlan.new(self, cloth) } : []
+
+        # @return [Integer] how many times the drawings are enlarged; 0 for a piece in one row
+        def zoom = ZOOMS.find { |one| one.to_s == @asked["zoom"] } || 1
+
+        # @return [String, nil] the cut that was touched
+        def touched = @asked["cut"].is_a?(String) ? @asked["cut"] : nil
+
+        # @return [Array<JobSheet::Entry>] windows of the job that can't be planned yet
+        def unready = sheet.entries.reject(&:reckoning)
+
+        # @param with [Hash]
+        # @return [String] this page with other things asked for
+        def here(**with)
+          query = {"zoom" => (zoom == 1) ? nil : zoom, "cut" => touched}.merge(with.transform_keys(&:to_s)).compact
+          query.empty? ? path : "#{path}?#{query.map { |name, value| "#{name}=#{CGI.escape(value.to_s)}" }.join("&")}"
+        end
 
         # @return [String] "left, width 2"
         def cut_name(cut)
@@ -19,9 +41,22 @@ module EarnestFold
           (cut.phase == "B") ? "#{words} · B" : words
         end
 
-        def use(made) = Words.say("uses.#{made.cloth.use}")
+        # @param id [String] of a treatment
+        # @return [String]
+        def title_of(id) = sheet.entries.find { |other| other.id.to_s == id }&.title || Words.say("cuts.gone")
+
+        # @return [Boolean] whether other windows' cuts lie among this one's
+        def shared? = sheet.entries.count(&:reckoning) > 1
 
         def page_title = Words.say("cuts.ticket", title: entry.title)
+
+        private
+
+        def said_here
+          return [] unless reckoning
+
+          R::Judgement.of(treatment, reckoning, spec.fetch("answers", {}).keys, station: station, behind: sheet.behind(entry), house: house, counted: hardware, cutting: cloths.first.first_cut)
+        end
       end
     end
   end

@@ -113,7 +113,7 @@ module EarnestFold
 
         # @return [Array<Array(String, String)>] the questions answered here: code and answer
         def answers
-          spec.fetch("answers", {}).select { |code, _| R::Judgement::Rules[code]&.const_get(:STATION) == station }.to_a
+          spec.fetch("answers", {}).select { |code, _| Array(R::Judgement::Rules[code]&.const_get(:STATION)).include?(station) }.to_a
         end
 
         # @return [Array<Reckoning::Line>]

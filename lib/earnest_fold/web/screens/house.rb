@@ -5,7 +5,8 @@ module EarnestFold
     module Screens
       # The house rules: what the workroom decides once, its sets, and what it has on hand.
       class House
-        CHOICES = {inch_fraction: {"8" => "house.eighths", "16" => "house.sixteenths"}, selvedges: {"cut_off" => "house.cut_off", "in_seam" => "house.in_seam"}}.freeze
+        CHOICES = {inch_fraction: {"8" => "house.eighths", "16" => "house.sixteenths"}, selvedges: {"cut_off" => "house.cut_off", "in_seam" => "house.in_seam"},
+                   cutter: {"shears" => "house.shears", "rotary" => "house.rotary", "heat" => "house.heat"}, cut_on: {"table" => "house.table", "floor" => "house.floor"}}.freeze
 
         attr_reader :record, :notice
 

@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+require "csv"
+
+module EarnestFold
+  module Documents
+    # The shelf as a table, out and in: one piece a line. Lengths are written with their unit, flaws as "3.2 m – 3.25 m slub; …".
+    class ShelfCsv
+      R = Reckoning
+      COLUMNS = %w[cloth label batch delivered measured width repeat pattern_start place flaws left].freeze
+      LENGTHS = %w[delivered measured width repeat pattern_start].freeze
+      MOST_LINES = 2000
+      FLAW = /\A(?<from>.+?)\s*[–—]\s*(?<to>.+?(?:mm|cm|in|m|"|ft))(?:\s+(?<what>.+))?\z/
+      # What was read: each piece as [cloth id, label, spec], and what stands in the way, in words.
+      Read = R::Value.define(:pieces, :problems)
+
+      # @param pieces [Array<Array(String, Hash, Reckoning::Cutting::ShelfPiece)>] the cloth's name, the spec as kept, the piece
+      # @return [String]
+      def self.text(pieces)
+        CSV.generate do |csv|
+          csv << COLUMNS.map { |column| Words.say("shelf_csv.#{column}") }
+          pieces.each { |name, spec, piece| csv << line(name, spec, piece) }
+        end
+      end
+
+      def self.line(name, spec, piece)
+        [Cells.guarded(name), Cells.guarded(piece.label), Cells.guarded(piece.batch), *LENGTHS.map { |field| spec[field].to_s.then { |text| Cells.guarded(text) } }, Cells.guarded(piece.place),
+          spec.fetch("flaws", []).map { |flaw| "#{flaw["from"]} – #{flaw["to"]} #{flaw["what"]}".strip }.join("; "), "#{Plain.decimal(piece.left.mm, 3)} mm"]
+      end
+      private_class_method :line
+
+      # @param text [String]
+      # @param cloths [Hash{String => Integer}] ids by name
+      # @param unit [Reckoning::Unit] of lengths that name none
+      def initialize(text, cloths, unit)
+        @text, @cloths, @unit = text, cloths, unit
+      end
+
+      # @return [Read]
+      def read
+        utf8 = @text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
+        table = utf8.valid_encoding? ? CSV.parse(utf8, headers: true) : nil
+        return refused(:not_csv) unless table && wanted?(table.headers)
+        return refused(:too_many_lines, most: MOST_LINES) if table.size > MOST_LINES
+
+        lines = table.each_with_index.map { |row, index| line(row, index + 2) }
+        Read.new(pieces: lines.map(&:first).compact, problems: lines.flat_map(&:last))
+      rescue CSV::MalformedCSVError
+        refused(:not_csv)
+      end
+
+      private
+
+      def refused(code, **data) = Read.new(pieces: [], problems: [Words.say("shelf_csv.#{code}", **data)])
+
+      def wanted?(headers) = %w[cloth label delivered].all? { |column| headers.include?(Words.say("shelf_csv.#{column}")) }
+
+      def cell(row, column) = Cells.bare(row[Words.say("shelf_csv.#{column}")])
+
+      # @return [Array(Array, Array<String>)] the piece, or nil; and its problems in words
+      def line(row, number)
+        spec, problems = spec(row), R::Problems.new
+        label, cloth = cell(row, "label"), @cloths[cell(row, "cloth")]
+        problems.within(:cloth).add(:no_such_cloth, id: cell(row, "cloth")) unless cloth
+        problems.within(:label).add(:empty) if label.empty?
+        R::Cutting::ShelfPiece.read(spec, label, [], problems, unit: @unit)
+        [problems.any? ? nil : [cloth, label, spec], problems.to_a.map { |problem| Words.say("shelf_csv.line", number: number, at: problem.at.delete_prefix("/"), says: Words.problem(problem, @unit)) }]
+      end
+
+      def spec(row)
+        lengths = LENGTHS.to_h { |field| [field, with_unit(cell(row, field))] }.reject { |_, text| text.empty? }
+        lengths.merge("batch" => cell(row, "batch"), "place" => cell(row, "place"), "flaws" => flaws(cell(row, "flaws"))).reject { |_, value| value.empty? }
+      end
+
+      def with_unit(text) = (text.empty? || R::LengthReader.unit_named?(text)) ? text : "#{text} #{@unit.name}"
+
+      def flaws(text)
+        text.split(";").map(&:strip).reject(&:empty?).map { |one| (found = FLAW.match(one)) ? {"from" => with_unit(found[:from].strip), "to" => with_unit(found[:to].strip), "what" => found[:what].to_s.strip} : {"from" => one, "to" => one} }
+      end
+    end
+  end
+end

@@ -1,0 +1,96 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Cutting
+      # A small part to be cut: its size as it hangs (`across` the cloth by `along` it, so that a pattern stands upright).
+      SmallCut = Value.define(:id, :kind, :across, :along)
+      # Where one lies: in which leftover, how far along and across it, and whether it is turned on its side.
+      SmallPlaced = Value.define(:cut, :leftover, :from, :aside, :turned)
+
+      # Fits small parts (tiebacks, frills, tabs, patches) into what a plan leaves over: the largest first, each into the smallest
+      # place that holds it; what is left of a place is parted in two and used again.
+      class SmallCuts
+        # A free rectangle of a leftover.
+        Place = Struct.new(:leftover, :from, :aside, :along, :across)
+
+        # @return [Array<SmallPlaced>]
+        attr_reader :placed
+        # @return [Array<SmallCut>] those that find no place
+        attr_reader :unplaced
+
+        # @param parts [Array<SmallPartOfJob>]
+        # @return [Array<SmallCut>] each cut alone
+        def self.of(parts)
+          parts.flat_map { |one| Array.new(one.part.count) { SmallCut.new(id: one.id, kind: one.part.class::KIND, across: one.part.length, along: one.part.depth) } }
+        end
+
+        # @param cuts [Array<SmallCut>]
+        # @param leftovers [Array<Leftover>]
+        def initialize(cuts, leftovers)
+          @places = leftovers.each_with_index.map { |one, index| Place.new(index, Length::ZERO, Length::ZERO, one.along, one.across) }
+          @placed, @unplaced = [], []
+          cuts.sort_by { |cut| [-[cut.across, cut.along].max.mm, -cut.along.mm] }.each { |cut| place(cut) }
+        end
+
+        # What must be bought for those that find no place: rows across an endless cloth, each part the way that takes less.
+        # @param cloth [Cloth]
+        # @return [Length] zero where all find one
+        def to_buy(cloth) = unplaced.group_by { |cut| [cut.across, cut.along] }.sum(Length::ZERO) { |size, same| rows(*size, same.size, cloth.usable_width) }
+
+        private
+
+        def place(cut)
+          fitting = @places.flat_map { |place|
+            [false, true].filter_map { |turned|
+              if fits?(place, *size(cut, turned))
+                [place.along * (place.across.mm / 1000), turned ? 1 : 0, place, turned]
+              end
+            }
+          }
+          _, _, place, turned = fitting.min_by { |area, side, _, _| [area, side] }
+          return @unplaced << cut unless place
+
+          @placed << SmallPlaced.new(cut: cut, leftover: place.leftover, from: place.from, aside: place.aside, turned: turned)
+          @places.delete_if { |one| one.equal?(place) }
+          @places.concat(rest(place, *size(cut, turned)))
+        end
+
+        def size(cut, turned) = turned ? [cut.across, cut.along] : [cut.along, cut.across]
+
+        def fits?(place, along, across) = along <= place.along && across <= place.across
+
+        # The longer of the two places keeps the corner.
+        def rest(place, along, across)
+          beyond, beside = place.along - along, place.across - across
+          whole_beyond = beyond >= beside
+          [Place.new(place.leftover, place.from + along, place.aside, beyond, whole_beyond ? place.across : across),
+            Place.new(place.leftover, place.from, place.aside + across, whole_beyond ? along : place.along, beside)].select { |one| one.along.positive? && one.across.positive? }
+        end
+
+        def rows(across, along, count, width)
+          [[across, along], [along, across]].filter_map { |wide, long| (wide <= width) ? long * Rational(count, (width / wide).floor).ceil : nil }.min || across * count
+        end
+      end
+
+      # What small things a leftover still makes: for each kind of small part how many of its usual size, all alike.
+      module Uses
+        # The usual sizes: each kind's own example.
+        def self.usual
+          @usual ||= SmallParts.map { |kind|
+            problems = Problems.new
+            part = kind.build(kind.fields.read(kind.example.except("kind"), Units::MM, problems), problems)
+            SmallCut.new(id: kind.kind, kind: kind.kind, across: part.length, along: part.depth)
+          }.freeze
+        end
+
+        # @param leftover [Leftover]
+        # @param cuts [Array<SmallCut>] the sizes to try
+        # @return [Hash{String => Integer}] by kind, those that it makes at least one of
+        def self.of(leftover, cuts = usual)
+          cuts.to_h { |cut| [cut.kind, [[cut.along, cut.across], [cut.across, cut.along]].map { |along, across| (leftover.along / along).floor * (leftover.across / across).floor }.max] }.select { |_, count| count.positive? }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Judgement
+      # A piece's first cut makes its end square.
+      module SquareEnd
+        CODE = "square_end"
+        STATION = "cutting"
+        MANNER = :say
+
+        # @param seen [JudgementCase]
+        # @return [Hash, nil]
+        def self.call(seen)
+          square(seen.cutting) if seen.cutting&.first_on_piece
+        end
+
+        def self.square(cut) = cut.cloth.repeats? ? {form: :printed, square_off: cut.cloth.square_off} : {form: :plain, square_off: cut.cloth.square_off}
+      end
+
+      Rules.register(SquareEnd::CODE, SquareEnd)
+    end
+  end
+end

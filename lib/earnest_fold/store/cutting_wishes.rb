@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Store
+    # What a maker wants of a job's plan on a cloth: {"forbidden" => [labels], "preferred" => [labels], "pins" => [{"piece", "treatment",
+    # "curtain", "number", "from"}]}.
+    class CuttingWishes
+      def initialize(workroom)
+        @workroom = workroom
+      end
+
+      # @return [Hash{Integer => Hash}] by cloth
+      def of(job_id) = Store.guard { @workroom.rows(:cutting_wishes).where(job_id: job_id).to_h { |row| [row[:cloth_id], Records.plain(row[:spec])] } }
+
+      # @param spec [Hash]
+      def keep(job_id, cloth_id, spec)
+        Store.guard do
+          Store.db[:cutting_wishes].insert_conflict(target: [:workroom_id, :job_id, :cloth_id], update: {spec: Sequel[:excluded][:spec]})
+            .insert(workroom_id: @workroom.id, job_id: job_id, cloth_id: cloth_id, spec: Sequel.pg_jsonb(spec))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,174 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Store
+    # The plans that were taken to the table: one for each cloth of a job. A cut that was made stays made, whoever plans the rest
+    # again; every step is one transaction, and people ticking at once wait for each other at the piece.
+    class Plans
+      C = Reckoning::Cutting
+      # One cut to be kept with a plan.
+      Line = Reckoning::Value.define(:piece_id, :datum, :from, :to, :cut)
+
+      def initialize(workroom)
+        @workroom = workroom
+      end
+
+      # @param job_id [Integer]
+      # @return [Records::AtTable]
+      def of(job_id)
+        Store.guard do
+          open = @workroom.rows(:plans).where(job_id: job_id, open: true).to_h { |row| [row[:cloth_id], record(row)] }
+          Records::AtTable.new(open: open, cuts: cuts_of(job_id))
+        end
+      end
+
+      # @return [Hash{String => Integer}] how many cuts were made, by treatment
+      def made(job_id)
+        Store.guard do
+          rows = Store.prepared(:cuts_made, workroom: @workroom.id, job: job_id) { Store.db[:plan_cuts].where(workroom_id: :$workroom, job_id: :$job, state: "cut").select(Sequel.lit("cut->>'treatment' AS treatment")) }
+          rows.map { |row| row[:treatment] }.tally
+        end
+      end
+
+      # Takes a plan to the table in place of the one that lies there.
+      # @param facts [Hash] proved, used, bound
+      # @param lines [Array<Line>] in cutting order
+      # @param seen [Hash{Integer => Integer}] the versions of the pieces that it was planned with
+      # @return [Integer] its id
+      # @raise [Stale] where a piece was changed since, [Missing]
+      def take(job_id, cloth_id, facts, lines, seen:)
+        @workroom.transaction do
+          @workroom.rows(:jobs).where(id: job_id).for_update.first or raise Missing, "no job #{job_id}"
+          check(lines, seen)
+          clear(job_id, cloth_id)
+          id = @workroom.insert(:plans, job_id: job_id, cloth_id: cloth_id, proved: facts.fetch(:proved), used: Records.exact(facts.fetch(:used)), bound: Records.exact(facts.fetch(:bound)), by: @workroom.by)[:id]
+          lines.each_with_index { |line, index| keep(id, job_id, cloth_id, line, index) }
+          reserve(job_id, lines.map(&:piece_id).uniq, "reserved")
+          id
+        end
+      end
+
+      # Leaves what isn't cut yet on the shelf for others.
+      def release(job_id, cloth_id) = @workroom.transaction { clear(job_id, cloth_id) }
+
+      # A cut is made.
+      # @param id [Integer] of the cut
+      # @return [Boolean] false where somebody else has said so already
+      # @raise [Missing] where it isn't planned any more, [Reckoning::Invalid] where that cloth is gone
+      def tick(id, least:)
+        @workroom.transaction do
+          row = locked(id)
+          next false if row[:state] == "cut"
+
+          took(row, :cut, Records.length(row[:from]), Records.length(row[:to]), least)
+          done(row, "cut")
+          true
+        end
+      end
+
+      # A cut that was ticked wasn't made.
+      # @return [Boolean] false where it isn't ticked
+      def put_back(id, least:)
+        @workroom.transaction do
+          row = locked(id)
+          next false if row[:state] == "planned"
+
+          shelf.put_back(id, least: least, data: told(row))
+          to_be_made(row)
+          true
+        end
+      end
+
+      # A cut went wrong: the stretch that came off is no use for what it was meant for, and the cut has still to be made.
+      # @param from [Reckoning::Length] as cut, from the datum
+      # @param to [Reckoning::Length]
+      # @param why [String]
+      def wrong(id, from, to, least:, why:)
+        @workroom.transaction do
+          row = locked(id)
+          shelf.put_back(id, least: least) if row[:state] == "cut"
+          took(row, :wrong, from, to, least, why: why)
+          done(row, "wrong", from: Records.exact(from), to: Records.exact(to))
+        end
+      end
+
+      private
+
+      def shelf = @workroom.shelf
+
+      # Where the plan that it was made by is open still, it is planned as before; else the next plan will place it.
+      def to_be_made(row)
+        rows = @workroom.rows(:plan_cuts).where(id: row[:id])
+        open = @workroom.rows(:plans).where(id: row[:plan_id], open: true).any?
+        open ? rows.update(state: "planned", done_at: nil, by: "") : rows.delete
+      end
+
+      def locked(id)
+        @workroom.rows(:plan_cuts).where(id: id).for_update.first || raise(Missing, "no cut #{id}")
+      end
+
+      def took(row, kind, from, to, least, **more)
+        datum = Records.length(row[:datum])
+        shelf.take(row[:piece_id], kind, datum + from, datum + to, least: least, plan_cut: row[:id], data: told(row).merge(more))
+      end
+
+      def told(row) = Records.plain(row[:cut]).slice("treatment", "curtain", "number").merge("job" => title(row[:job_id]))
+
+      # As it is called now: a history keeps the words of its day.
+      def title(job_id) = @workroom.rows(:jobs).where(id: job_id).get(:title)
+
+      def done(row, state, **values) = @workroom.rows(:plan_cuts).where(id: row[:id]).update(state: state, by: @workroom.by, done_at: Sequel::CURRENT_TIMESTAMP, **values)
+
+      # The open plan is closed; of its cuts only those that were made stay.
+      def clear(job_id, cloth_id)
+        planned = @workroom.rows(:plan_cuts).where(job_id: job_id, cloth_id: cloth_id, state: "planned")
+        reserve(job_id, planned.distinct.select_map(:piece_id), "released")
+        planned.delete
+        @workroom.rows(:plans).where(job_id: job_id, cloth_id: cloth_id, open: true).update(open: false)
+      end
+
+      # In the order of their ids, so that two who take plans at once wait for each other and don't stand in each other's way.
+      def check(lines, seen)
+        lines.map(&:piece_id).uniq.sort.each do |piece|
+          raise Stale, "piece #{piece}" unless shelf.locked(piece)[:version] == seen.fetch(piece)
+        end
+      end
+
+      def reserve(job_id, pieces, kind)
+        pieces.sort.each do |piece|
+          shelf.locked(piece)
+          shelf.change(piece)
+          shelf.tell(piece, kind, {"job" => title(job_id)})
+        end
+      end
+
+      def keep(plan, job_id, cloth_id, line, position)
+        @workroom.insert(:plan_cuts, plan_id: plan, job_id: job_id, cloth_id: cloth_id, piece_id: line.piece_id, position: position, datum: Records.exact(line.datum), from: Records.exact(line.from),
+          to: Records.exact(line.to), cut: Sequel.pg_jsonb(kept(line.cut)))
+      end
+
+      def kept(cut)
+        {"treatment" => cut.treatment, "curtain" => cut.curtain, "number" => cut.number, "phase" => cut.phase, "start" => cut.start && Records.exact(cut.start), "length" => Records.exact(cut.length)}
+      end
+
+      def cuts_of(job_id)
+        rows = @workroom.rows(:plan_cuts).where(job_id: job_id).join(:pieces, workroom_id: Sequel[:plan_cuts][:workroom_id], id: Sequel[:plan_cuts][:piece_id])
+          .select_all(:plan_cuts).select_append(:label).order(Sequel[:plan_cuts][:plan_id], :position)
+        rows.all.group_by { |row| row[:cloth_id] }.transform_values { |of_cloth| of_cloth.map { |row| cut_record(row) } }
+      end
+
+      def cut_record(row)
+        Records::PlanCut.new(id: row[:id], piece_id: row[:piece_id], label: row[:label], datum: Records.length(row[:datum]), from: Records.length(row[:from]), to: Records.length(row[:to]),
+          cut: cut(Records.plain(row[:cut])), state: row[:state], by: row[:by], done_at: row[:done_at])
+      end
+
+      def cut(kept)
+        C::Cut.new(treatment: kept["treatment"], curtain: kept["curtain"], number: kept["number"], phase: kept["phase"], start: kept["start"] && Records.length(kept["start"]), length: Records.length(kept["length"]))
+      end
+
+      def record(row)
+        Records::Plan.new(id: row[:id], job_id: row[:job_id], cloth_id: row[:cloth_id], proved: row[:proved], used: Records.length(row[:used]), bound: Records.length(row[:bound]), by: row[:by], at: row[:at])
+      end
+    end
+  end
+end

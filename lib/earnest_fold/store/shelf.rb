@@ -1,0 +1,208 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Store
+    # The shelf: pieces of cloth, and what happened to each. Whatever changes a piece locks its row first, so that no two people
+    # take the same cloth, and its takings lie end to end whenever anybody looks.
+    class Shelf
+      C = Reckoning::Cutting
+      MOST_EVENTS = 200
+      COLUMNS = [:id, :cloth_id, :label, Records.text(:spec, :spec), :parent_id, :used_up, :version].freeze
+      private_constant :COLUMNS
+
+      def initialize(workroom)
+        @workroom = workroom
+      end
+
+      # @param cloths [Array<Integer>, nil] of these cloths alone
+      # @param used_up [Boolean] also those of which nothing is left
+      # @return [Array<Records::Piece>] by cloth and label
+      def all(cloths: nil, used_up: false)
+        Store.guard do
+          rows = @workroom.rows(:pieces).select(*COLUMNS)
+          rows = rows.where(cloth_id: cloths) if cloths
+          rows = rows.where(used_up: false) unless used_up
+          records(rows.order(:cloth_id, :id).all)
+        end
+      end
+
+      # @return [Records::Piece]
+      # @raise [Missing]
+      def find(id) = Store.guard { records([@workroom.rows(:pieces).select(*COLUMNS).first(id: id) || raise(Missing, "no piece #{id}")]).first }
+
+      # @param spec [Hash] as {Reckoning::Cutting::ShelfPiece} reads it
+      # @return [Integer] its id
+      # @raise [Taken] where another piece is called so
+      def receive(cloth_id, label, spec)
+        named { add(cloth_id, label, spec, nil, "received") }
+      end
+
+      # Several pieces at once, all of them or none.
+      # @param pieces [Array<Array(Integer, String, Hash)>] cloth, label, spec
+      # @raise [Taken]
+      def receive_all(pieces) = named { pieces.each { |cloth_id, label, spec| add(cloth_id, label, spec, nil, "received") } }
+
+      # Pieces that a job document brings: what isn't on the shelf yet is put there. A name that another cloth's piece has already
+      # gets a number behind it.
+      # @param pieces [Array<Hash>] as the job format writes them
+      def bring_in(cloth_id, pieces)
+        pieces.each do |piece|
+          there = @workroom.rows(:pieces).where(label: piece["id"]).get(:cloth_id)
+          next if there == cloth_id
+
+          spec = piece.slice("batch", "pattern_start", "flaws", "squared").compact.merge("delivered" => piece.fetch("length"))
+          add(cloth_id, there ? free_label(piece["id"]) : piece["id"], spec, nil, "received")
+        end
+      end
+
+      # @param spec [Hash]
+      # @param kind [String] what is told of it in the piece's history
+      # @param data [Hash]
+      # @raise [Stale, Missing, Taken]
+      def update(id, spec, version:, label: nil, kind: "measured", data: {})
+        named do
+          row = locked(id)
+          raise Stale, "piece #{id}" unless row[:version] == version
+
+          change(id, spec: Sequel.pg_jsonb(spec), **(label ? {label: label} : {}))
+          tell(id, kind, data)
+        end
+      end
+
+      # Off the shelf: what is left of it is no use, or it is gone.
+      # @raise [Missing]
+      def use_up(id, used_up)
+        @workroom.transaction do
+          locked(id)
+          change(id, used_up: used_up)
+          tell(id, used_up ? "used_up" : "brought_back", {})
+        end
+      end
+
+      # @return [Array<Records::Event>] the last first
+      def history(id)
+        Store.guard do
+          @workroom.rows(:piece_events).where(piece_id: id).order(Sequel.desc(:id)).limit(MOST_EVENTS)
+            .map { |row| Records::Event.new(kind: row[:kind], data: Records.plain(row[:data]), by: row[:by], at: row[:at]) }
+        end
+      end
+
+      # @return [String] a label nobody has used yet: "P12"
+      def next_label
+        Store.guard do
+          numbers = @workroom.rows(:pieces).where(Sequel.lit("label ~ '^P[0-9]{1,6}$'")).select_map(:label).map { |label| Integer(label.delete_prefix("P"), 10) }
+          "P#{(numbers.max || 0) + 1}"
+        end
+      end
+
+      # Takes a stretch of a piece, inside a transaction: what comes off with it, and where an offcut becomes a piece of its own.
+      # @param id [Integer] the piece; where the stretch lies on one of its offcuts by now, that one is taken from
+      # @param kind [Symbol] :cut or :wrong
+      # @param plan_cut [Integer, nil]
+      # @return [Integer] the piece that it was taken from
+      # @raise [Reckoning::Invalid] where that cloth is taken already
+      def take(id, kind, from, to, least:, plan_cut: nil, data: {})
+        piece = locked_piece(id)
+        offcut = on_offcut(piece, from, to)
+        return take(offcut.key[:offcut_id], kind, from - offcut.from, to - offcut.from, least: least, plan_cut: plan_cut, data: data) if offcut
+
+        apply(piece, piece.piece.life.take(kind, from, to, least: least), plan_cut)
+        tell(id, kind.to_s, data.merge(from: Records.exact(from), to: Records.exact(to)))
+        id
+      end
+
+      # What was taken for a cut is put back, inside a transaction.
+      # @param plan_cut [Integer]
+      def put_back(plan_cut, least:, data: {})
+        row = @workroom.rows(:takings).where(plan_cut_id: plan_cut).first or raise Missing, "nothing taken for cut #{plan_cut}"
+        piece = locked_piece(row[:piece_id])
+        taking = piece.piece.life.takings.find { |one| one.key[:id] == row[:id] }
+        apply(piece, piece.piece.life.put_back(taking, least: least), nil)
+        tell(piece.id, "put_back", data.merge(from: row[:from], to: row[:to]))
+      end
+
+      # One line more in a piece's history, inside a transaction.
+      def tell(id, kind, data) = @workroom.insert(:piece_events, piece_id: id, kind: kind, data: Sequel.pg_jsonb(data), by: @workroom.by)
+
+      # @return [Hash] the row, kept from others until the transaction ends
+      def locked(id) = @workroom.rows(:pieces).where(id: id).for_update.first || raise(Missing, "no piece #{id}")
+
+      # Whoever planned with the piece as it was must look again.
+      def change(id, **values) = @workroom.rows(:pieces).where(id: id).update(**values, version: Sequel[:version] + 1)
+
+      private
+
+      def free_label(label) = (2..).lazy.map { |number| "#{label} (#{number})" }.find { |name| @workroom.rows(:pieces).where(label: name).empty? }
+
+      def locked_piece(id)
+        locked(id)
+        find(id)
+      end
+
+      def on_offcut(piece, from, to) = piece.piece.life.takings.find { |taking| taking.kind == :offcut && taking.from <= from && taking.to >= to }
+
+      def apply(piece, change, plan_cut)
+        change.removed.each { |taking| @workroom.rows(:takings).where(id: taking.key[:id]).delete }
+        change.added.each do |taking|
+          offcut = (taking.kind == :offcut) ? offcut(piece, taking) : nil
+          of_cut = %i[cut wrong].include?(taking.kind) ? plan_cut : nil
+          @workroom.insert(:takings, piece_id: piece.id, kind: taking.kind.to_s, from: Records.exact(taking.from), to: Records.exact(taking.to), plan_cut_id: of_cut, offcut_id: offcut)
+        end
+        change(piece.id)
+      end
+
+      # An offcut that is long enough to be kept is a piece of its own, beside the one it came off.
+      def offcut(piece, taking)
+        number = @workroom.rows(:pieces).where(parent_id: piece.id).count + 1
+        inside = piece.piece.from(taking.from)
+        flaws = piece.piece.flaws.select { |flaw| flaw.to > taking.from && flaw.from < taking.to }
+        spec = {"delivered" => Records.typed(taking.length), "measured" => Records.typed(taking.length), "batch" => piece.piece.batch, "pattern_start" => Records.typed(inside.pattern_start), "place" => piece.piece.place, "squared" => true,
+                "flaws" => flaws.map { |flaw| {"from" => Records.typed([flaw.from - taking.from, Reckoning::Length::ZERO].max), "to" => Records.typed([flaw.to - taking.from, taking.length].min), "what" => flaw.what} }}
+        add(piece.cloth_id, "#{piece.label}/#{number}", spec.merge(piece.spec.slice("width", "repeat", "accepted")), piece.id, "came_off")
+      end
+
+      def add(cloth_id, label, spec, parent, kind)
+        id = @workroom.insert(:pieces, cloth_id: cloth_id, label: label, spec: Sequel.pg_jsonb(spec), parent_id: parent)[:id]
+        tell(id, kind, {})
+        id
+      end
+
+      def named(&block)
+        @workroom.transaction(&block)
+      rescue Sequel::UniqueConstraintViolation
+        raise Taken, "a piece of that name"
+      end
+
+      # The takings and reservations of all of them in two questions.
+      def records(rows)
+        ids = rows.map { |row| row[:id] }
+        takings, reserved = ids.empty? ? [{}, {}] : [takings_of(ids), reserved_of(ids)]
+        rows.map { |row| record(row, takings.fetch(row[:id], []), reserved.fetch(row[:id], [])) }
+      end
+
+      def takings_of(ids)
+        rows = @workroom.rows(:takings).where(piece_id: ids).all.group_by { |row| row[:piece_id] }
+        rows.transform_values do |of_piece|
+          of_piece.map { |row| C::Taking.new(kind: row[:kind].to_sym, from: Records.length(row[:from]), to: Records.length(row[:to]), key: row.slice(:id, :plan_cut_id, :offcut_id)) }.sort_by(&:from)
+        end
+      end
+
+      def reserved_of(ids)
+        rows = @workroom.rows(:plan_cuts).where(Sequel[:plan_cuts][:piece_id] => ids, :state => "planned").join(:jobs, workroom_id: Sequel[:plan_cuts][:workroom_id], id: Sequel[:plan_cuts][:job_id])
+          .select(:piece_id, :job_id, :title, :datum, :from, :to).all
+        rows.group_by { |row| row[:piece_id] }.transform_values do |of_piece|
+          of_piece.group_by { |row| [row[:job_id], row[:title]] }.map { |(job, title), cuts| Records::Reserved.new(job_id: job, title: title, from: ends(cuts, :from).min, to: ends(cuts, :to).max) }
+        end
+      end
+
+      def ends(cuts, side) = cuts.map { |row| Records.length(row[:datum]) + Records.length(row[side]) }
+
+      def record(row, takings, reserved)
+        spec = Records.parsed(row[:spec])
+        problems = Reckoning::Problems.new
+        piece = C::ShelfPiece.read(spec, row[:label], takings, problems) || problems.raise_any
+        Records::Piece.new(id: row[:id], cloth_id: row[:cloth_id], spec: spec, piece: piece, parent_id: row[:parent_id], used_up: row[:used_up], version: row[:version], reserved: reserved)
+      end
+    end
+  end
+end

@@ -1,0 +1,172 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # One cloth of a job as it is to be cut.
+    class ClothCutting
+      R = Reckoning
+      C = R::Cutting
+      PLANS = Store::Remembered.new(200)
+      private_constant :PLANS
+
+      # A piece with its cuts as it is shown: distances from where this job begins on it (`origin`, from the piece's first end).
+      # `made` are the cuts that are cut, `kept` the stored cut behind each placed one where there is a plan at the table.
+      Shown = R::Value.define(:record, :origin, :piece, :placed, :made, :kept, :wasted) do
+        def used = placed.empty? ? R::Length::ZERO : placed.last.to
+      end
+
+      attr_reader :sheet, :reckoned, :records, :taken, :kept_cuts, :wanted
+
+      # @param sheet [JobSheet]
+      # @param reckoned [Reckoning::ClothReckoning] what the job needs of it
+      # @param records [Array<Store::Records::Piece>] of this cloth, used up ones too
+      # @param plan [Store::Records::Plan, nil] that lies at the table
+      # @param cuts [Array<Store::Records::PlanCut>]
+      # @param wanted [Hash] what the maker wants of the plan, as it is kept
+      def initialize(sheet, reckoned, records, plan:, cuts:, wanted:)
+        @sheet, @reckoned, @records, @taken, @kept_cuts, @wanted = sheet, reckoned, records, plan, cuts, wanted
+      end
+
+      def cloth = reckoned.cloth
+
+      def id = Integer(cloth.id, 10)
+
+      # @return [Array<Reckoning::TreatmentReckoning>] every treatment of the job that is reckoned
+      def reckonings = @reckonings ||= sheet.entries.filter_map(&:reckoning)
+
+      # @return [Array<Cutting::Cut>] every cut that the job wants of the cloth
+      def cuts = @cuts ||= C::Demand.of(reckonings, cloth)
+
+      # @return [Array<Store::Records::PlanCut>]
+      def made = kept_cuts.select { |cut| cut.state == "cut" }
+
+      # @return [Array<Store::Records::PlanCut>]
+      def spoiled = kept_cuts.select { |cut| cut.state == "wrong" }
+
+      # @return [Array<Cutting::Cut>] what is still to be cut
+      def left
+        @left ||= made.reduce(cuts) do |wanted, done|
+          gone = wanted.index(done.cut) || wanted.index { |cut| same?(cut, done.cut) }
+          gone ? wanted[0...gone] + wanted.drop(gone + 1) : wanted
+        end
+      end
+
+      # @return [Array<Store::Records::Piece>] those that can be planned on
+      def pieces = @pieces ||= on_shelf.select { |record| record.piece.usable?(cloth) && record.piece.length > record.begins(sheet.job.id) }
+
+      # @return [Array<Store::Records::Piece>] those that differ too much from what was reckoned with
+      def held_back = on_shelf.reject { |record| record.piece.usable?(cloth) }
+
+      # @return [Reckoning::Cloth] with what there is of it
+      def stock = cloth.with(pieces: pieces.map { |record| record.piece.from(record.begins(sheet.job.id)) })
+
+      def stock? = pieces.any?
+
+      # @return [Cutting::Plan, nil] of what is still to be cut; nil where there is nothing to cut it from
+      def plan = stock? ? planned(wishes) : nil
+
+      # @return [Cutting::Plan, nil] the same without pins and preferences
+      def best = (stock? && !wishes.none?) ? planned(C::Wishes.of(batches: wishes.batches)) : plan
+
+      # @return [Cutting::Wishes] as far as they still make sense
+      def wishes
+        labels = pieces.map(&:label)
+        @wishes ||= C::Wishes.of(pins: pins, forbidden: wanted.fetch("forbidden", []) & labels, preferred: wanted.fetch("preferred", []) & labels, batches: batches)
+      end
+
+      # @return [Boolean] whether the plan at the table is for other figures than those that hold now, or lies over a flaw
+      def outdated?
+        return false unless taken
+
+        planned_now.map(&:cut).tally != left.tally || planned_now.any? { |cut| flawed?(cut) }
+      end
+
+      # @return [Array<Store::Records::PlanCut>] planned at the table, still to be made
+      def planned_now = taken ? kept_cuts.reject(&:done?) : []
+
+      # @return [Array<Store::Records::PlanCut>] made at another length than is wanted now
+      def made_otherwise = made.reject { |done| cuts.include?(done.cut) }
+
+      # @return [Array<Shown>] every piece of the plan at the table, or of the one that could be taken there
+      def shown = @shown ||= records.filter_map { |record| taken ? at_table(record) : proposed(record) }
+
+      # @return [Array<Store::Plans::Line>] the plan, to be taken to the table
+      def lines
+        plan.pieces.flat_map do |piece|
+          record = pieces.find { |one| one.label == piece.id }
+          piece.placed.map { |placed| Store::Plans::Line.new(piece_id: record.id, datum: record.begins(sheet.job.id), from: placed.from, to: placed.to, cut: placed.cut) }
+        end
+      end
+
+      # @return [Hash{Integer => Integer}] the versions of the pieces that are planned on
+      def seen = pieces.to_h { |record| [record.id, record.version] }
+
+      # @return [Array<Cutting::Leftover>] what the plan leaves over
+      def leftovers = @leftovers ||= plan ? C::Leftovers.of(stock, plan, slit: C::Demand.slit(reckonings, cloth)) : []
+
+      # @return [Array<Reckoning::SmallPartOfJob>] to be cut from it
+      def small_parts = C::PartsWanted.by_cloth(sheet.small_parts, reckonings).fetch(cloth.id, [])
+
+      # @return [Cutting::SmallCuts] where they find a place
+      def small_cuts = @small_cuts ||= C::SmallCuts.new(C::SmallCuts.of(small_parts), leftovers)
+
+      # @return [Hash{String => Rational}] widths by curtain of what a treatment has of this cloth
+      def counts(reckoning) = C::Demand.counts(reckoning, cloth)
+
+      private
+
+      def on_shelf = records.reject(&:used_up)
+
+      def same?(one, other) = [one.treatment, one.curtain, one.number] == [other.treatment, other.curtain, other.number]
+
+      def planned(wishes)
+        PLANS.fetch([sheet.entries.map { |entry| entry.reckoned.key }, cloth.id, sheet.unit, pieces.map { |one| [one.id, one.version, one.begins(sheet.job.id)] }, made.map(&:id), wishes]) do
+          C::Planner.new(stock, left, wishes).plan
+        end
+      end
+
+      # A treatment that was begun in one batch goes on in it.
+      def batches
+        made.to_h { |done| [done.cut.treatment, records.find { |record| record.id == done.piece_id }.piece.batch] }
+          .merge(pins.to_h { |pin| [pin.cut.treatment, pieces.find { |record| record.label == pin.piece }.piece.batch] })
+      end
+
+      # A pin is kept by its distance from the piece's first end.
+      def pins
+        @pins ||= wanted.fetch("pins", []).filter_map do |kept|
+          record = pieces.find { |one| one.label == kept["piece"] }
+          cut = left.find { |one| [one.treatment, one.curtain, one.number] == kept.values_at("treatment", "curtain", "number") }
+          pin = record && cut && C::Pin.new(piece: record.label, cut: cut, from: Store::Records.length(kept["from"]) - record.begins(sheet.job.id))
+          pin if pin && !pin.from.negative? && record.begins(sheet.job.id) + pin.to <= record.piece.length
+        end
+      end
+
+      def flawed?(cut)
+        record = records.find { |one| one.id == cut.piece_id }
+        cut.ends > record.piece.length || record.piece.flaws.any? { |flaw| flaw.from < cut.ends && flaw.to > cut.begins }
+      end
+
+      def at_table(record)
+        here = kept_cuts.select { |cut| cut.piece_id == record.id }
+        return if here.empty?
+
+        shown_with(record, here.map(&:datum).min, here.reject { |cut| cut.state == "wrong" }, [])
+      end
+
+      def proposed(record)
+        planned = plan&.pieces&.find { |piece| piece.id == record.label }&.placed || []
+        here = made.select { |cut| cut.piece_id == record.id }
+        return if planned.empty? && here.empty? && !pieces.include?(record)
+
+        shown_with(record, [record.begins(sheet.job.id), *here.map(&:datum)].min, here, planned)
+      end
+
+      def shown_with(record, origin, kept, planned)
+        stored = kept.to_h { |cut| [C::Placed.new(cut: cut.cut, from: cut.begins - origin, to: cut.ends - origin), cut] }
+        ahead = record.begins(sheet.job.id) - origin
+        placed = stored.keys + planned.map { |one| one.with(from: one.from + ahead, to: one.to + ahead) }
+        Shown.new(record: record, origin: origin, piece: record.piece.from(origin), placed: placed.sort_by(&:from), made: stored.select { |_, cut| cut.done? }.keys, kept: stored, wasted: spoiled.select { |cut| cut.piece_id == record.id })
+      end
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # The cloths of a job as they are to be cut: what is wanted of each, the pieces there are, what lies at the table and what is
+    # made. Everything that it needs of the store is asked for at once.
+    class CuttingSheet
+      # @return [JobSheet]
+      attr_reader :sheet
+
+      # @param sheet [JobSheet]
+      # @param workroom [Store::Workroom]
+      def self.of(sheet, workroom)
+        ids = sheet.cloths_needed.map { |made| Integer(made.cloth.id, 10) }
+        new(sheet, workroom.shelf.all(cloths: ids, used_up: true), workroom.plans.of(sheet.job.id), workroom.cutting_wishes.of(sheet.job.id))
+      end
+
+      # @param pieces [Array<Store::Records::Piece>]
+      # @param table [Store::Records::AtTable]
+      # @param wishes [Hash{Integer => Hash}] by cloth
+      def initialize(sheet, pieces, table, wishes)
+        @sheet, @pieces, @table, @wishes = sheet, pieces, table, wishes
+      end
+
+      # @return [Array<ClothCutting>] every cloth of the job
+      def cloths
+        @cloths ||= sheet.cloths_needed.map do |made|
+          id = Integer(made.cloth.id, 10)
+          ClothCutting.new(sheet, made, @pieces.select { |piece| piece.cloth_id == id }, plan: @table.open[id], cuts: @table.of(id), wanted: @wishes.fetch(id, {}))
+        end
+      end
+
+      # @param id [Integer]
+      # @return [ClothCutting]
+      # @raise [Store::Missing]
+      def cloth(id) = cloths.find { |one| one.id == id } || raise(Store::Missing, "no cloth #{id} in this job")
+
+      # @param reckoning [Reckoning::TreatmentReckoning]
+      # @return [Array<ClothCutting>] those that it is made of, face first
+      def of_treatment(reckoning) = reckoning.treatment.cloths.map(&:id).uniq.map { |id| cloth(Integer(id, 10)) }
+    end
+  end
+end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Forms
+      # What a maker wants of a plan, changed by one wish: a cut pinned or let go, or what is to be done with the pieces.
+      class WishForm
+        R = Reckoning
+        # @return [Hash] the wishes, to be kept
+        attr_reader :spec
+        # @return [Reckoning::Problem, nil]
+        attr_reader :problem
+
+        # @param cutting [ClothCutting]
+        # @param params [Hash]
+        def initialize(cutting, params)
+          @cutting, @params = cutting, params
+          @spec = params["cut"] ? pinned : pieces
+        end
+
+        def valid? = problem.nil?
+
+        private
+
+        def pieces
+          asked = @cutting.pieces.to_h { |record| [record.label, @params["piece-#{record.id}"].to_s] }
+          @cutting.wanted.merge("forbidden" => asked.select { |_, wish| wish == "leave" }.keys, "preferred" => asked.select { |_, wish| wish == "first" }.keys)
+        end
+
+        def pinned
+          treatment, curtain, number = @params["cut"].to_s.split("~")
+          others = @cutting.wanted.fetch("pins", []).reject { |pin| pin.values_at("treatment", "curtain") == [treatment, curtain] && pin["number"].to_s == number }
+          return @cutting.wanted.merge("pins" => others) if @params["pin"] == "no"
+
+          cut = @cutting.left.find { |one| [one.treatment, one.curtain, one.number.to_s] == [treatment, curtain, number] }
+          from = cut && placed(cut)
+          from ? @cutting.wanted.merge("pins" => others + [{"piece" => @record.label, "treatment" => treatment, "curtain" => curtain, "number" => cut.number, "from" => Store::Records.exact(from)}]) : @cutting.wanted
+        end
+
+        # @return [Reckoning::Length, nil] from the piece's first end
+        def placed(cut)
+          @record = @cutting.pieces.find { |one| one.id.to_s == @params["piece"] }
+          at = R::LengthReader.read(@params["from"].to_s, @cutting.sheet.unit)
+          return refuse(:not_a_length) if @record.nil? || at.nil? || at.negative?
+
+          fits?(cut, at) ? @record.begins(@cutting.sheet.job.id) + at : refuse(:no_place_there)
+        end
+
+        # Inside the piece, clear of its flaws, and in its phase.
+        def fits?(cut, at)
+          piece = @record.piece.from(@record.begins(@cutting.sheet.job.id))
+          inside = at + cut.length <= piece.length && piece.flaws.none? { |flaw| flaw.from < at + cut.length && flaw.to > at }
+          inside && (cut.start.nil? || ((at - piece.pattern_start - cut.start) % @cutting.cloth.vertical_repeat).zero?)
+        end
+
+        def refuse(code)
+          @problem = R::Problem.new(at: "from", code: code, data: {})
+          nil
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,131 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Routes
+      # The shelf and its pieces.
+      module Shelf
+        LARGEST_LIST = 1024 * 1024
+
+        def self.registered(app)
+          app.helpers(Receiving)
+          lists(app)
+          one(app)
+          changes(app)
+        end
+
+        def self.lists(app)
+          app.get("/shelf") { page(:shelf, shelf_screen) }
+
+          app.get("/shelf.csv") do
+            content_type "text/csv"
+            attachment "shelf.csv"
+            names = workroom.cloths.all.to_h { |cloth| [cloth.id, cloth.spec["name"].to_s] }
+            Documents::ShelfCsv.text(workroom.shelf.all.map { |record| [names.fetch(record.cloth_id), record.spec, record.piece] })
+          end
+
+          app.post("/shelf/bring-in") { bring_in(params["file"]) }
+        end
+
+        def self.one(app)
+          app.get("/shelf/new") { page(:piece, receiving(Forms::PieceForm.new({}, workroom.shelf.next_label, nil, workroom_unit))) }
+          app.post("/shelf") { receive(Forms::PieceForm.new({}, "", params, workroom_unit)) }
+          app.get("/shelf/:piece") { |id| page(:piece, piece_screen(workroom.shelf.find(number(id)))) }
+          app.post("/shelf/:piece") { |id| measure(workroom.shelf.find(number(id))) }
+        end
+
+        def self.changes(app)
+          app.post("/shelf/:piece/flaws") { |id| flaw_on(workroom.shelf.find(number(id))) }
+
+          app.post("/shelf/:piece/settle") { |id| settle(workroom.shelf.find(number(id))) }
+
+          app.post("/shelf/:piece/used-up") do |id|
+            workroom.shelf.use_up(number(id), params["used_up"] == "yes")
+            redirect to((params["used_up"] == "yes") ? "/shelf" : "/shelf/#{number(id)}"), 303
+          end
+        end
+
+        # Pieces received, measured and settled.
+        module Receiving
+          def shelf_screen(problems: []) = Screens::Shelf.new(workroom.shelf.all, workroom.cloths.all, workroom_unit, problems: problems)
+
+          # @return [Screens::Piece] for one that isn't on the shelf yet
+          def receiving(form) = Screens::Piece.new(nil, form, workroom_unit, cloths: workroom.cloths.all, cloth_record: workroom.cloths.all.find { |cloth| cloth.id.to_s == params["cloth"].to_s })
+
+          def piece_screen(record, form: nil, **more)
+            cloths = workroom.cloths.all
+            sheets = workroom.jobs.using(record.cloth_id).map { |job| JobSheet.new(job, cloths, house) }
+            Screens::Piece.new(record, form || piece_form(record, nil), workroom_unit, cloths: cloths, cloth_record: cloths.find { |cloth| cloth.id == record.cloth_id }, history: workroom.shelf.history(record.id), sheets: sheets,
+              batches: workroom.shelf.all(cloths: [record.cloth_id]).reject { |one| one.id == record.id }.map { |one| one.piece.batch }, **more)
+          end
+
+          def piece_form(record, typed) = Forms::PieceForm.new(record.spec, record.label, typed, workroom_unit, takings: record.piece.life.takings)
+
+          def receive(form)
+            cloth = workroom.cloths.find(number(params["cloth"].to_s))
+            return page(:piece, receiving(form), status: 422) unless form.valid?
+
+            redirect to("/shelf/#{workroom.shelf.receive(cloth.id, form.label, form.spec)}"), 303
+          rescue Store::Taken
+            form.taken
+            page(:piece, receiving(form), status: 422)
+          end
+
+          def measure(record)
+            form = piece_form(record, params)
+            return page(:piece, piece_screen(record, form: form), status: 422) unless form.valid?
+
+            change_piece(record) { workroom.shelf.update(record.id, form.spec, version: version_shown(record), label: form.label) }
+          rescue Store::Taken
+            form.taken
+            page(:piece, piece_screen(record, form: form), status: 422)
+          end
+
+          def flaw_on(record)
+            form = Forms::FlawForm.new(record, params, workroom_unit)
+            return page(:piece, piece_screen(record, flaw: form), status: 422) unless form.valid?
+
+            change_piece(record) { workroom.shelf.update(record.id, form.spec, version: version_shown(record), kind: form.kind, data: form.told) }
+          end
+
+          # What a piece differs in is taken over for the cloth, or the piece is cut all the same.
+          def settle(record)
+            change_piece(record) do
+              next workroom.shelf.update(record.id, record.spec.merge("accepted" => true), version: version_shown(record), kind: "accepted") unless params["how"] == "cloth"
+
+              cloth = workroom.cloths.find(record.cloth_id)
+              measured = {"width" => record.spec["width"], "vertical_repeat" => record.spec["repeat"]}.compact
+              workroom.cloths.update(cloth.id, cloth.spec.merge(measured), colour: cloth.colour, version: cloth.version)
+            end
+          end
+
+          # Where someone else was quicker, the piece is shown as it is now.
+          def change_piece(record)
+            yield
+            redirect to(back_from_piece(record)), 303
+          rescue Store::Stale
+            page(:piece, piece_screen(workroom.shelf.find(record.id), notice: :piece_changed), status: 409)
+          end
+
+          def version_shown(record) = (params["version"].to_s == record.version.to_s) ? record.version : -1
+
+          # A flaw may be told on the Cutting station; there one goes back to.
+          def back_from_piece(record)
+            params["back"].to_s.match?(%r{\A/jobs/\d{1,9}/treatments/\d{1,9}/cutting\z}) ? params["back"] : "/shelf/#{record.id}"
+          end
+
+          def bring_in(file)
+            text = (file.is_a?(Hash) && file[:tempfile].respond_to?(:read)) ? file[:tempfile].read(LARGEST_LIST) : ""
+            read = Documents::ShelfCsv.new(text.to_s, workroom.cloths.all.to_h { |cloth| [cloth.spec["name"].to_s, cloth.id] }, workroom_unit).read
+            return page(:shelf, shelf_screen(problems: read.problems), status: 422) if read.problems.any?
+
+            workroom.shelf.receive_all(read.pieces)
+            redirect to("/shelf"), 303
+          rescue Store::Taken
+            page(:shelf, shelf_screen(problems: [Words.say("shelf_csv.label_taken")]), status: 422)
+          end
+        end
+      end
+    end
+  end
+end

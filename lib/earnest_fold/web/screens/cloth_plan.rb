@@ -1,0 +1,152 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # One cloth's plan as the Cutting station shows it.
+      class ClothPlan
+        R = Reckoning
+        # One piece: its drawing and its cuts in order.
+        Row = R::Value.define(:number, :placed, :title, :name, :key, :mine, :done)
+        PARTS = {"tieback" => %w[girth ease finished_depth end_turn count], "frill" => %w[heading_length frill seam count], "tab" => %w[diameter drop tab_width seam count], "patch" => %w[width height count]}.freeze
+
+        # @param screen [Cutting]
+        # @param cutting [ClothCutting]
+        def initialize(screen, cutting)
+          @screen, @cutting = screen, cutting
+        end
+
+        attr_reader :cutting
+
+        def cloth = cutting.cloth
+
+        def unit = @screen.unit
+
+        def use = Words.say("uses.#{cloth.use}")
+
+        # @return [Array<Reckoning::Cutting::Cut>] of this treatment
+        def mine = @mine ||= cutting.cuts.select { |cut| cut.treatment == @screen.entry.id.to_s }
+
+        # @return [Reckoning::Length] of the longest of them
+        def each = mine.map(&:length).max
+
+        def plan = cutting.plan
+
+        def uncut = plan ? plan.uncut : []
+
+        # @return [Reckoning::Length]
+        def to_buy = uncut.sum(R::Length::ZERO, &:to_buy)
+
+        # @return [Symbol] how sure the plan is
+        def proof
+          return :endless unless plan
+          return :proved if plan.proved
+
+          plan.uncut.any? ? :short : :bound
+        end
+
+        # @return [String] by how much at most a better plan could be better
+        def gap = Words.number((plan.length_used / plan.bound - 1) * 100, 2)
+
+        # @return [Reckoning::Length] what the maker's wishes take beyond the best plan
+        def wishes_cost = plan.length_used - cutting.best.length_used
+
+        def wishes? = !cutting.wishes.none?
+
+        def wishes_uncut = plan.uncut_count - cutting.best.uncut_count
+
+        # @return [Array<ClothCutting::Shown>] the pieces that are cut from
+        def pieces = @pieces ||= cutting.shown.reject { |shown| shown.placed.empty? }
+
+        # @return [Array<Store::Records::Piece>] that the plan leaves alone
+        def untouched = cutting.pieces.reject { |record| pieces.any? { |shown| shown.record.id == record.id } }
+
+        # @return [String] SVG
+        def drawing(shown)
+          @screen.once(:piece, shown.record.id, shown.record.version, shown.origin, shown.placed, shown.made, colour, @screen.zoom, @screen.touched, titles) do
+            Drawings::Bolt.new(cloth, shown.piece, shown.placed, unit, colour: colour, zoom: @screen.zoom, marks: marks(shown.placed, shown.made)).to_s
+          end
+        end
+
+        # @return [String] SVG: the whole job on one endless piece
+        def endless
+          @screen.once(:endless, cutting.reckoned.cloth.id, cutting.cuts, colour, @screen.touched, titles) { Drawings::Bolt.endless(cutting.reckoned, unit, colour: colour, marks: marks(cutting.reckoned.endless.placed, [])).to_s }
+        end
+
+        # @param placed [Array<Reckoning::Cutting::Placed>]
+        # @return [Array<Row>]
+        def rows(placed, made = [])
+          placed.each_with_index.map do |one, index|
+            Row.new(number: index + 1, placed: one, title: @screen.title_of(one.cut.treatment), name: @screen.cut_name(one.cut), key: key(one.cut), mine: mine?(one.cut), done: made.include?(one))
+          end
+        end
+
+        # @return [Row, nil] the cut that was touched, on one of the pieces here
+        def touched = rows(placed_here).find { |row| row.key == @screen.touched }
+
+        # @return [ClothCutting::Shown, nil] the piece that it lies on
+        def touched_on = pieces.find { |shown| shown.placed.include?(touched.placed) }
+
+        # @return [Boolean] whether it is pinned to its place
+        def pinned? = cutting.wishes.pins.any? { |pin| pin.cut == touched.placed.cut }
+
+        # @return [String, nil] SVG: where the touched cut hangs
+        def hangs
+          made = @screen.sheet.entries.find { |entry| entry.id.to_s == touched.placed.cut.treatment }&.reckoning
+          made && Drawings::WhereItHangs.new(made, touched.placed.cut, colour, cutting.counts(made)).to_s
+        end
+
+        # @return [String] how the wish for a piece is kept: "", "first" or "leave"
+        def wish(record)
+          return "leave" if cutting.wanted.fetch("forbidden", []).include?(record.label)
+
+          cutting.wanted.fetch("preferred", []).include?(record.label) ? "first" : ""
+        end
+
+        # @param leftover [Reckoning::Cutting::Leftover]
+        # @return [String] what it still makes: "2 tiebacks, 14 patches"
+        def uses(leftover)
+          made = R::Cutting::Uses.of(leftover)
+          made.empty? ? Words.say("leftovers.nothing") : made.map { |kind, count| Words.say("leftovers.makes.#{kind}", count: count) }.join(", ")
+        end
+
+        # @return [Reckoning::CutCase, nil] the treatment's first cut, for what is said before it
+        def first_cut
+          cut = mine.first or return
+          R::CutCase.new(cloth: cloth, length: cut.length, measured: cutting.pieces.empty? ? nil : cutting.pieces.all? { |record| record.piece.measured }, batches: cutting.pieces.map { |record| record.piece.batch }.uniq, first_on_piece: true, first_of_treatment: true,
+            first_on_cloth: true, leftover: cutting.leftovers.first)
+        end
+
+        # @param to [String]
+        # @return [String] where something about this cloth is done
+        def path(to) = "/jobs/#{@screen.job.id}/cutting/#{cloth.id}/#{to}"
+
+        def table_path = "/jobs/#{@screen.job.id}/table/#{cloth.id}"
+
+        private
+
+        def colour = @screen.sheet.colour(cloth)
+
+        def titles = @screen.shared? ? cutting.cuts.map(&:treatment).uniq.to_h { |id| [id, @screen.title_of(id)] } : {}
+
+        def placed_here = (cutting.stock? || pieces.any?) ? pieces.flat_map(&:placed) : cutting.reckoned.endless.placed
+
+        def mine?(cut) = cut.treatment == @screen.entry.id.to_s
+
+        def key(cut) = [cut.treatment, cut.curtain, cut.number].join("~")
+
+        def marks(placed, made)
+          Drawings::Bolt::Marks.new(states: placed.to_h { |one| [one, state(one, made)] }.compact, links: placed.to_h { |one| [one, "#{@screen.here(cut: key(one.cut))}#touched-#{cloth.id}"] }, titles: titles)
+        end
+
+        def state(placed, made)
+          return :chosen if key(placed.cut) == @screen.touched
+          return :done if made.include?(placed)
+          return :pinned if cutting.wishes.pins.any? { |pin| pin.cut == placed.cut }
+
+          mine?(placed.cut) ? nil : :aside
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # One piece of cloth: what is left of it, where its flaws are, how it differs from what was reckoned with, and what happened
+      # to it; also the form by which a piece is received.
+      class Piece
+        R = Reckoning
+        # What a difference means for one job.
+        Meant = R::Value.define(:job, :effects, :needed)
+
+        attr_reader :record, :form, :unit, :cloth_record, :cloths, :flaw_typed, :flaw_problems
+
+        # @param record [Store::Records::Piece, nil] nil for one that is being received
+        # @param form [Forms::PieceForm]
+        # @param unit [Reckoning::Unit]
+        # @param cloths [Array<Store::Records::Cloth>]
+        # @param cloth_record [Store::Records::Cloth, nil]
+        # @param history [Array<Store::Records::Event>]
+        # @param sheets [Array<JobSheet>] the jobs that use the cloth
+        # @param batches [Array<String>] of its other pieces
+        # @param flaw [Forms::FlawForm, nil] one that could not be taken
+        def initialize(record, form, unit, cloths:, cloth_record: nil, history: [], sheets: [], batches: [], notice: nil, flaw: nil)
+          @record, @form, @unit, @cloths, @cloth_record, @history, @sheets, @batches, @notice = record, form, unit, cloths, cloth_record, history, sheets, batches, notice
+          @flaw_typed, @flaw_problems = flaw ? [flaw.typed, flaw.problems] : [{}, {}]
+        end
+
+        def page_title = record ? Words.say("piece.title", label: record.label) : Words.say("piece.new")
+
+        def notice = @notice && Words.say("notices.#{@notice}")
+
+        def path(to = nil) = record ? ["/shelf", record.id, to].compact.join("/") : "/shelf"
+
+        def cloth = cloth_record && JobSheet.cloth(cloth_record, unit)
+
+        # @return [Field]
+        def field(name)
+          problem = form.problems[name]
+          Field.new(path: name, label: Words.say("piece_fields.#{name}"), text: form.text(name), hint: hint(name), rule: nil, options: (name == "squared") ? {"no" => Words.say("piece_fields.squared_no"), "yes" => Words.say("piece_fields.squared_yes")} : nil,
+            problem: problem && Words.field_problem(problem, unit))
+        end
+
+        # @return [Hash{String => String}] cloths to choose from
+        def cloth_options = cloths.to_h { |one| [one.id.to_s, one.spec["name"]] }
+
+        # @return [String] SVG: from where it is cut to now
+        def drawing
+          Drawings::Bolt.new(cloth, record.piece.from(record.piece.ended), [], unit, colour: cloth_record.colour).to_s
+        end
+
+        # @return [Array<Reckoning::Cutting::KeptFlaw>] with their places in what is left
+        def flaws = record.piece.flaws
+
+        # @return [Hash{Symbol => Reckoning::Length}] what became of it; together its length
+        def sums = record.piece.life.sums.select { |kind, length| kind == :left || length.positive? }
+
+        # @return [Array<Reckoning::Cutting::Difference>]
+        def differences = @differences ||= cloth ? delivery.differences : []
+
+        def held_back? = !record.piece.usable?(cloth)
+
+        # @return [Array<Meant>] what the differences change for the jobs that use the cloth
+        def meant
+          return [] if differences.none?(&:stops) && differences.none? { |one| one.name == :width }
+
+          @meant ||= @sheets.filter_map do |sheet|
+            made = sheet.entries.filter_map(&:reckoning)
+            effects = delivery.effects(made)
+            Meant.new(job: sheet, effects: effects, needed: delivery.needed(made)) if effects.any?
+          end
+        end
+
+        # @return [String]
+        def difference(one) = Words.say("differences.#{one.name}", wanted: worded(one.wanted), got: worded(one.got))
+
+        # @return [Array<Array(String, String, Time)>] what happened, who told it, when
+        def history = @history.map { |event| [told(event), event.by, event.at] }
+
+        private
+
+        def delivery = @delivery ||= record.piece.delivery(cloth, @batches)
+
+        def worded(value) = if value.is_a?(R::Length)
+                              Words.with_unit(value, unit)
+                            else
+                              (value.empty? ? Words.say("piece.no_batch") : value)
+                            end
+
+        def hint(name) = Words.say?("piece_hints.#{name}") ? Words.say("piece_hints.#{name}") : nil
+
+        def told(event)
+          data = event.data
+          stretch = data["from"] ? {from: length(data["from"]), to: length(data["to"])} : {}
+          words = Words.say("piece_events.#{event.kind}", unit: unit, **stretch, job: data["job"].to_s, name: cut_name(data), what: data["what"].to_s)
+          data["why"].to_s.empty? ? words : "#{words} #{Words.say("table.why.#{data["why"]}")}."
+        end
+
+        def length(text) = text.include?("mm") ? R::LengthReader.read(text, unit) : Store::Records.length(text)
+
+        def cut_name(data) = data["curtain"] ? Words.say("cuts.name", hand: data["curtain"].split(", ").map { |hand| Words.hand(hand) }.join(" + "), number: data["number"]) : ""
+      end
+    end
+  end
+end

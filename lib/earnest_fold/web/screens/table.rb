@@ -1,0 +1,146 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # At the table: one cut after the other of a cloth's plan, its figure as large as can be.
+      class Table
+        R = Reckoning
+        WHYS = %w[too_short wrong_place wrong_way damaged].freeze
+        # A cut that went wrong, and what becomes of it: `again` the cut that is to replace it, nil where there is no cloth for it;
+        # `hem` the hem that it would still give as it is, nil where none.
+        Spoiled = R::Value.define(:cut, :again, :made_again, :hem)
+
+        attr_reader :cutting, :typed, :problems
+
+        # @param cutting [ClothCutting]
+        # @param asked [String, nil] the id of the cut that is looked at
+        # @param notice [Symbol, nil]
+        # @param typed [Hash] what was typed in a form that could not be taken
+        # @param problems [Hash{String => Reckoning::Problem}]
+        def initialize(cutting, asked: nil, notice: nil, typed: {}, problems: {})
+          @cutting, @asked, @notice, @typed, @problems = cutting, asked, notice, typed, problems
+        end
+
+        def job = cutting.sheet.job
+
+        def sheet = cutting.sheet
+
+        def unit = sheet.unit
+
+        def cloth = cutting.cloth
+
+        def page_title = Words.say("table.title", cloth: cloth.name)
+
+        def notice = @notice && Words.say("notices.#{@notice}")
+
+        # @return [Array<Store::Records::PlanCut>] in the order in which they are cut
+        def cuts = cutting.kept_cuts.reject { |cut| cut.state == "wrong" }
+
+        def done = cuts.count(&:done?)
+
+        # @return [Store::Records::PlanCut, nil] the one looked at: as asked for, else the next
+        def current = @current ||= cuts.find { |cut| cut.id.to_s == @asked.to_s } || cuts.find { |cut| !cut.done? }
+
+        def number = cuts.index(current) + 1
+
+        # @return [Store::Records::Piece]
+        def record = cutting.records.find { |one| one.id == current.piece_id }
+
+        # @return [Reckoning::Length] from the end that lies on the table
+        def mark = current.ends - lies_from
+
+        # @return [Reckoning::Length] waste that comes off before it, from that end
+        def before = current.begins - lies_from
+
+        # @return [Reckoning::Length] from where the plan began on this piece, for whoever has marked it all before
+        def running = current.to
+
+        # @return [Boolean] whether that is another figure
+        def running? = running != mark
+
+        # @return [ClothCutting::Shown]
+        def shown = cutting.shown.find { |one| one.record.id == current.piece_id }
+
+        # @return [String] SVG
+        def drawing
+          here = shown.kept.key(current)
+          states = shown.placed.to_h { |placed|
+            [placed, if placed == here
+                       :next
+                     else
+                       (shown.made.include?(placed) ? :done : :aside)
+                     end]
+          }
+          Drawings::Bolt.new(cloth, shown.piece, shown.placed, unit, colour: sheet.colour(cloth), marks: Drawings::Bolt::Marks.new(states: states, links: {}, titles: {})).to_s
+        end
+
+        # @return [JobSheet::Entry, nil]
+        def entry(cut = current) = sheet.entries.find { |one| one.id.to_s == cut.cut.treatment }
+
+        def title(cut = current) = entry(cut)&.title || Words.say("cuts.gone")
+
+        # @return [String] "left, width 2"
+        def name(cut = current)
+          words = Words.say("cuts.name", hand: cut.cut.curtain.split(", ").map { |hand| Words.hand(hand) }.join(" + "), number: cut.cut.number)
+          (cut.cut.phase == "B") ? "#{words} · B" : words
+        end
+
+        # @return [Array<Reckoning::Remark>] what an experienced maker would say before this cut
+        def remarks
+          made = entry&.reckoning or return []
+          R::Judgement.of(made.treatment, made, answered, station: "cutting", house: sheet.house, counted: [], cutting: cut_case).reject { |remark| remark.manner == :ask }
+        end
+
+        # @return [Array<Spoiled>]
+        def spoiled
+          cutting.spoiled.map do |cut|
+            same = cuts.select { |other| [other.cut.treatment, other.cut.curtain, other.cut.number] == [cut.cut.treatment, cut.cut.curtain, cut.cut.number] }
+            Spoiled.new(cut: cut, again: same.find { |other| !other.done? }, made_again: same.any?(&:done?), hem: hem_left(cut))
+          end
+        end
+
+        # @return [Array<Reckoning::Cutting::Uncut>] what there is no cloth for
+        def uncut = cutting.plan ? cutting.plan.uncut : []
+
+        # @return [Array<Store::Records::Piece>] pieces that were cut from, with what is left of them
+        def left_over = cutting.records.select { |one| cuts.any? { |cut| cut.piece_id == one.id } && one.piece.left.positive? }
+
+        def path(to = nil) = ["/jobs/#{job.id}/table/#{cloth.id}", to].compact.join("/")
+
+        # @return [String] the way back
+        def station_path = (first = entry(current || cuts.first) || sheet.entries.first) ? "/jobs/#{job.id}/treatments/#{first.id}/cutting" : "/jobs/#{job.id}"
+
+        # Where distances are measured from, itself from the piece's first end: the end that lies on the table; for a cut that is
+        # made, where the plan began.
+        # @return [Reckoning::Length]
+        def lies_from = (record.piece.ended > current.begins) ? current.datum : [record.piece.ended, current.datum].max
+
+        private
+
+        def answered = entry.record.spec.fetch("answers", {}).keys
+
+        def cut_case
+          of_piece = cuts.select { |cut| cut.piece_id == current.piece_id }
+          R::CutCase.new(cloth: cloth, length: current.cut.length, measured: !record.piece.measured.nil?, batches: cutting.pieces.map { |one| one.piece.batch }.uniq, first_on_piece: of_piece.first == current,
+            first_of_treatment: cuts.find { |cut| cut.cut.treatment == current.cut.treatment } == current, first_on_cloth: cuts.first == current, leftover: leftover(of_piece))
+        end
+
+        # What comes off before this cut, or stays after the piece's last one.
+        def leftover(of_piece)
+          length = (of_piece.last == current) ? record.piece.length - current.ends : before
+          length.positive? ? R::Cutting::Leftover.new(kind: :remnant, piece: record.label, from: current.ends, along: length, across: cloth.usable_width) : nil
+        end
+
+        # A cut that came out short still has cloth for a shallower hem.
+        def hem_left(cut)
+          making = entry(cut)&.reckoning&.treatment&.making
+          short = cut.cut.length - (cut.to - cut.from)
+          return unless making && making.hem.kind == "double" && short.positive? && making.hem.taken > short
+
+          (making.hem.taken - short) / 2
+        end
+      end
+    end
+  end
+end

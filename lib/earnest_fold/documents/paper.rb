@@ -2,6 +2,7 @@
 
 require "prawn"
 require "prawn/table"
+require "prawn-svg"
 
 module EarnestFold
   module Documents
@@ -28,10 +29,31 @@ module EarnestFold
       def table(title, head, rows, right: [])
         return self if rows.empty?
 
-        @pdf.move_down 14
-        @pdf.font("Slab") { @pdf.text printable(title), size: 13 }
-        @pdf.move_down 4
+        title(title)
         @pdf.table([head, *rows].map { |row| row.map { |cell| printable(cell) } }, header: true, width: @pdf.bounds.width) { |made| dress(made, right) }
+        self
+      end
+
+      # @param title [String] what stands above it
+      # @param svg [String] as wide as the sheet, its height as it comes
+      # @return [self]
+      def drawing(title, svg)
+        tall = @pdf.bounds.width * svg[/viewBox="0 0 [\d.]+ ([\d.]+)"/, 1].to_f / svg[/viewBox="0 0 ([\d.]+)/, 1].to_f
+        @pdf.start_new_page if @pdf.cursor < [tall, @pdf.bounds.height - 60].min + 40
+        title(title)
+        @pdf.svg(Drawings::PrintStyle.added(svg), width: [@pdf.bounds.width, @pdf.bounds.width * (@pdf.bounds.height - 60) / tall].min, enable_web_requests: false, enable_file_requests_with_root: nil)
+        self
+      end
+
+      # Labels to be cut apart, a frame round each.
+      # @param labels [Array<Array<String>>] the lines of each: the first large, the second larger
+      # @return [self]
+      def labels(labels, across:, down:)
+        wide, tall = @pdf.bounds.width / across, (@pdf.bounds.height - 40) / down
+        labels.each_slice(across * down).with_index do |page, number|
+          @pdf.start_new_page if number.positive?
+          page.each_with_index { |lines, index| label(lines, [index % across * wide, @pdf.bounds.height - 36 - index / across * tall], wide, tall) }
+        end
         self
       end
 
@@ -55,6 +77,22 @@ module EarnestFold
         @pdf.font_families.update("Sans" => {normal: File.join(FONTS, "source-sans-3-regular.ttf"), bold: File.join(FONTS, "source-sans-3-bold.ttf")},
           "Slab" => {normal: File.join(FONTS, "bitter-semibold.ttf")})
         @pdf.font "Sans", size: 11
+      end
+
+      def title(title)
+        @pdf.move_down 14
+        @pdf.font("Slab") { @pdf.text printable(title), size: 13 } unless title.empty?
+        @pdf.move_down 4
+      end
+
+      def label(lines, at, wide, tall)
+        @pdf.bounding_box(at, width: wide, height: tall) do
+          @pdf.stroke_color LINE
+          @pdf.stroke_bounds
+          @pdf.bounding_box([10, tall - 8], width: wide - 20, height: tall - 12) do
+            lines.each_with_index { |line, index| @pdf.text_box printable(line), at: [0, @pdf.bounds.height - [0, 20, 46, 72, 88, 106][index]], size: [14, 20, 18, 9, 9, 11][index], style: (index < 3) ? :bold : :normal, width: wide - 20, height: 24, overflow: :shrink_to_fit }
+          end
+        end
       end
 
       def heading(title, about)

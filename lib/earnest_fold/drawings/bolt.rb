@@ -12,6 +12,8 @@ module EarnestFold
       ROW = R::Length.mm(9_000)
       # Lines of repeats closer than this are left out.
       LEAST_REPEAT = 7
+      # In less room than this nothing is written.
+      LEAST_WORDS = 34
       # How a cut is shown besides where it lies: `states` :done, :next, :chosen, :aside or :pinned, `links` where touching it leads, both
       # by the placed cut; `titles` the windows by treatment, where there are several.
       Marks = R::Value.define(:states, :links, :titles)
@@ -19,9 +21,9 @@ module EarnestFold
 
       # @param made [Reckoning::ClothReckoning]
       # @return [Bolt] its cuts on one endless piece, as far as it is to be ordered
-      def self.endless(made, unit, colour:, marks: PLAIN)
+      def self.endless(made, unit, colour:, marks: PLAIN, paper: false)
         piece = R::Piece.new(id: made.cloth.id, length: made.length_to_order, batch: "", pattern_start: R::Length::ZERO, flaws: [], squared: false)
-        new(made.cloth, piece, made.endless.placed, unit, colour: colour, marks: marks)
+        new(made.cloth, piece, made.endless.placed, unit, colour: colour, marks: marks, paper: paper)
       end
 
       # @param cloth [Reckoning::Cloth]
@@ -31,8 +33,10 @@ module EarnestFold
       # @param colour [String]
       # @param marks [Marks]
       # @param zoom [Integer] how many times enlarged; 0 shows the whole piece in one row
-      def initialize(cloth, piece, placed, unit, colour:, marks: PLAIN, zoom: 1)
-        @cloth, @piece, @placed, @unit, @colour, @marks = cloth, piece, placed, unit, colour, marks
+      # @param around [Reckoning::Cutting::Placed, nil] only the rows on which this cut lies
+      # @param paper [Boolean] for a sheet or a file: waste is crossed by two lines, for not every program knows a hatch
+      def initialize(cloth, piece, placed, unit, colour:, marks: PLAIN, zoom: 1, around: nil, paper: false)
+        @cloth, @piece, @placed, @unit, @colour, @marks, @around, @paper = cloth, piece, placed, unit, colour, marks, around, paper
         @extent = zoom.zero? ? piece.length : extent
         @row = [zoom.zero? ? @extent : ROW / zoom, @extent].min
         @scale = Scale.new((WIDTH - 2 * SIDE) / @row.mm.to_f)
@@ -42,7 +46,7 @@ module EarnestFold
 
       # @return [String]
       def to_s
-        @svg.hatch("waste-#{@name}", [:forward, :back])
+        @svg.hatch("waste-#{@name}", [:forward, :back]) unless @paper
         rows.each_with_index { |from, index| row(from, index) }
         @svg.to_s
       end
@@ -57,7 +61,9 @@ module EarnestFold
         [@piece.length, [last + R::Length.mm(1500), ROW].max].min
       end
 
-      def rows = Array.new([(@extent / @row).ceil, 1].max) { |index| @row * index }
+      def rows
+        @rows ||= Array.new([(@extent / @row).ceil, 1].max) { |index| @row * index }.select { |from| @around.nil? || (@around.from < from + @row && @around.to > from) }
+      end
 
       def row_height = ABOVE + tall + BELOW
 
@@ -66,7 +72,7 @@ module EarnestFold
       def row(from, index)
         to = [from + @row, @extent].min
         y = index * row_height + ABOVE
-        @svg.clip("row-#{@name}-#{index}", SIDE - 1, y - ABOVE, WIDTH - 2 * SIDE + 2, row_height) do
+        @svg.clip("row-#{@name}-#{index}", SIDE - 1, y - ABOVE, @scale[to - from] + 2, row_height) do
           ground(from, to, y)
           waste(from, to, y)
           within(from, to).each { |placed| cut(placed, from, y) }
@@ -94,8 +100,14 @@ module EarnestFold
         ends.first(ends.size - 1).each_slice(2) do |start, stop|
           next if stop <= start || stop <= from || start >= to
 
-          @svg.rect(x(start, from), y, @scale[stop - start], tall, fill: "url(#waste-#{@name})", class: "waste")
+          wasted(x([start, from].max, from), x([stop, to].min, from), y)
         end
+      end
+
+      def wasted(x1, x2, y)
+        return @svg.rect(x1, y, x2 - x1, tall, fill: "url(#waste-#{@name})", class: "waste") unless @paper
+
+        @svg.path(["M", x1, y, "L", x2, y + tall, "M", x1, y + tall, "L", x2, y], class: "crossed")
       end
 
       def left_over(from, to, y)
@@ -127,7 +139,7 @@ module EarnestFold
           @svg.link(@marks.links[placed], says: spoken(placed)) do
             @svg.rect(x1, y + 3, x2 - x1, tall - 6, class: "cut")
             @svg.path(["M", x1 + 7, y + tall / 2 - 5, "l", -4, 5, "l", 4, 5], class: "top-mark")
-            words(placed, [x1, SIDE].max, [x2, WIDTH - SIDE].min, y + tall / 2)
+            words(placed, [x1, SIDE].max, [x2, WIDTH - SIDE].min, y + tall / 2) if [x2, WIDTH - SIDE].min - [x1, SIDE].max > LEAST_WORDS
           end
         end
       end

@@ -54,6 +54,14 @@ module EarnestFold
         self
       end
 
+      # Another drawing whole inside this one.
+      # @param drawing [String] SVG
+      def inside(x, y, drawing)
+        size = drawing[/viewBox="0 0 ([\d. ]+)"/, 1].split
+        @parts << drawing.sub("<svg ", %(<svg x="#{number(x)}" y="#{number(y)}" width="#{size[0]}" height="#{size[1]}" ))
+        self
+      end
+
       # A rectangle outside which nothing of the block is seen.
       def clip(id, x, y, width, height, &block)
         @parts << %(<clipPath id="#{escape(id)}"><rect#{attributes_text(x: x, y: y, width: [width, 0].max, height: [height, 0].max)}/></clipPath>)

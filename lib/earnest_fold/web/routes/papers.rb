@@ -10,6 +10,7 @@ module EarnestFold
           documents(app)
           lists(app)
           sheets(app)
+          plans(app)
         end
 
         def self.documents(app)
@@ -44,6 +45,24 @@ module EarnestFold
         def self.sheets(app)
           app.get("/jobs/:id/read-back") { |id| page(:read_back, Screens::ReadBack.new(sheet(id))) }
           app.get("/measure-sheet") { page(:measure_sheet, Screens::MeasureSheet.new) }
+        end
+
+        def self.plans(app)
+          {"plan.pdf" => ["application/pdf", :pdf.to_proc], "plan.svg" => ["image/svg+xml", :svg.to_proc], "tickets.pdf" => ["application/pdf", :tickets.to_proc]}.each do |file, (type, made)|
+            app.get("/jobs/:id/cutting/:cloth/#{file}") do |id, cloth|
+              cutting = planned(id, cloth)
+              filed(type, cutting.sheet, "-#{file}")
+              made.call(PlanPapers.new(cutting))
+            end
+          end
+
+          {"order.csv" => ["text/csv", :csv.to_proc], "order.pdf" => ["application/pdf", :pdf.to_proc]}.each do |file, (type, made)|
+            app.get("/jobs/:id/#{file}") do |id|
+              job = sheet(id)
+              filed(type, job, "-#{file}")
+              made.call(PlanPapers.order(CuttingSheet.of(job, workroom)))
+            end
+          end
         end
 
         # How a file is named and sent.

@@ -103,13 +103,6 @@ module EarnestFold
           cutting.wanted.fetch("preferred", []).include?(record.label) ? "first" : ""
         end
 
-        # @param leftover [Reckoning::Cutting::Leftover]
-        # @return [String] what it still makes: "2 tiebacks, 14 patches"
-        def uses(leftover)
-          made = R::Cutting::Uses.of(leftover)
-          made.empty? ? Words.say("leftovers.nothing") : made.map { |kind, count| Words.say("leftovers.makes.#{kind}", count: count) }.join(", ")
-        end
-
         # @return [Reckoning::CutCase, nil] the treatment's first cut, for what is said before it
         def first_cut
           cut = mine.first or return

@@ -25,6 +25,9 @@ module EarnestFold
         # @return [String, nil] the cut that was touched
         def touched = @asked["cut"].is_a?(String) ? @asked["cut"] : nil
 
+        # @return [String] of the ticket on paper
+        def ticket_title = Words.say("cuts.ticket", title: entry.title)
+
         # @return [Array<JobSheet::Entry>] windows of the job that can't be planned yet
         def unready = sheet.entries.reject(&:reckoning)
 
@@ -47,8 +50,6 @@ module EarnestFold
 
         # @return [Boolean] whether other windows' cuts lie among this one's
         def shared? = sheet.entries.count(&:reckoning) > 1
-
-        def page_title = Words.say("cuts.ticket", title: entry.title)
 
         private
 

@@ -72,7 +72,7 @@ module EarnestFold
                        (shown.made.include?(placed) ? :done : :aside)
                      end]
           }
-          Drawings::Bolt.new(cloth, shown.piece, shown.placed, unit, colour: sheet.colour(cloth), marks: Drawings::Bolt::Marks.new(states: states, links: {}, titles: {})).to_s
+          Drawings::Bolt.new(cloth, shown.piece, shown.placed, unit, colour: sheet.colour(cloth), marks: Drawings::Bolt::Marks.new(states: states, links: {}, titles: {}), around: here).to_s
         end
 
         # @return [JobSheet::Entry, nil]

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Documents
+    # A ticket for every cut, to be pinned to it as it comes off: whose it is, where it hangs, its length, and which end is the top.
+    class TicketsPdf
+      # One ticket, in words.
+      Ticket = Reckoning::Value.define(:number, :job, :window, :name, :cloth, :piece, :length, :from_to)
+      ACROSS, DOWN = 2, 5
+
+      # @param title [String]
+      # @param tickets [Array<Ticket>]
+      def initialize(title, tickets)
+        @title, @tickets = title, tickets
+      end
+
+      # @return [String] the file
+      def render
+        paper = Paper.new(@title)
+        paper.labels(@tickets.map { |ticket| lines(ticket) }, across: ACROSS, down: DOWN).render
+      end
+
+      private
+
+      def lines(ticket)
+        ["#{ticket.number}  #{ticket.window}", ticket.name, Words.say("tickets.length", length: ticket.length), "#{ticket.cloth} · #{ticket.piece} · #{ticket.from_to}", ticket.job, Words.say("tickets.top")]
+      end
+    end
+  end
+end

@@ -1,0 +1,115 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # A cloth's plan made ready for paper and files.
+    class PlanPapers
+      D = Documents
+      R = Reckoning
+
+      # @param cutting [ClothCutting]
+      def initialize(cutting)
+        @cutting = cutting
+      end
+
+      # @return [String] SVG
+      def svg = Drawings::Stack.new(strips.map { |title, drawing, _| [title, drawing] }, says: title).to_s
+
+      # @return [String] PDF
+      def pdf
+        pieces = strips.map { |title, drawing, cuts| D::PlanPdf::Piece.new(title: title, drawing: drawing, cuts: cuts.each_with_index.map { |(placed, made), index| line(placed, made, index) }) }
+        D::PlanPdf.new(title, unit, pieces, notes: notes, leftovers: leftovers).render
+      end
+
+      # @return [String] PDF
+      def tickets
+        every = strips.flat_map { |_, _, cuts, label| cuts.map { |placed, _| [placed, label] } }
+        D::TicketsPdf.new(Words.say("tickets.title", cloth: cloth.name), every.each_with_index.map { |(placed, label), index| ticket(placed, label, index + 1) }).render
+      end
+
+      # What a job must have bought.
+      # @param sheet [CuttingSheet]
+      # @return [Documents::OrderList]
+      def self.order(sheet) = D::OrderList.new(sheet.sheet.job.title, sheet.cloths.filter_map { |cutting| new(cutting).order_line }, sheet.sheet.unit)
+
+      # @return [Documents::OrderList::Line, nil] nil where the shelf has enough
+      def order_line
+        missing = @cutting.plan ? uncut_cuts : @cutting.left
+        to_buy = R::Cutting::Endless.new(cloth, missing).length_needed + small_parts
+        return unless to_buy.positive?
+
+        order = cloth.to_order(to_buy)
+        D::OrderList::Line.new(cloth: cloth.name, use: Words.say("uses.#{cloth.use}"), needed: @cutting.reckoned.length_needed, to_buy: to_buy, to_order: order, cost: cloth.cost(order), titles: missing.map { |cut| window(cut) }.uniq)
+      end
+
+      private
+
+      def cloth = @cutting.cloth
+
+      def unit = @cutting.sheet.unit
+
+      def title = Words.say("plan_title", cloth: cloth.name, title: @cutting.sheet.job.title)
+
+      def uncut_cuts = @cutting.plan.uncut.map(&:treatment).then { |ids| @cutting.left.select { |cut| ids.include?(cut.treatment) } }
+
+      def small_parts = @cutting.small_cuts.to_buy(cloth)
+
+      # Title, drawing, the cuts with whether each is made, and the piece's name: the pieces that are cut from; an endless one where
+      # there are none.
+      def strips
+        return [endless] unless @cutting.stock? || @cutting.taken
+
+        @cutting.shown.reject { |shown| shown.placed.empty? }.map do |shown|
+          about = Words.say("cutting.piece", length: Words.with_unit(shown.piece.length, unit), batch: shown.record.piece.batch.empty? ? "" : " · #{Words.say("shelf.batch")} #{shown.record.piece.batch}", place: "")
+          ["#{shown.record.label}  #{about}", bolt(shown.piece, shown.placed, shown.made), shown.placed.map { |placed| [placed, shown.made.include?(placed)] }, shown.record.label]
+        end
+      end
+
+      def endless
+        made = @cutting.reckoned
+        [cloth.name, Drawings::Bolt.endless(made, unit, colour: colour, paper: true).to_s, made.endless.placed.map { |placed| [placed, false] }, Words.say("tickets.to_order")]
+      end
+
+      def bolt(piece, placed, made)
+        marks = Drawings::Bolt::Marks.new(states: made.to_h { |one| [one, :done] }, links: {}, titles: {})
+        Drawings::Bolt.new(cloth, piece, placed, unit, colour: colour, marks: marks, paper: true).to_s
+      end
+
+      def colour = @cutting.sheet.colour(cloth)
+
+      def line(placed, made, index) = D::PlanPdf::Line.new(number: index + 1, name: "#{window(placed.cut)}: #{name(placed.cut)}", from: placed.from, to: placed.to, length: placed.cut.length, done: made)
+
+      def window(cut) = @cutting.sheet.entries.find { |entry| entry.id.to_s == cut.treatment }&.title || Words.say("cuts.gone")
+
+      def name(cut)
+        words = Words.say("cuts.name", hand: cut.curtain.split(", ").map { |hand| Words.hand(hand) }.join(" + "), number: cut.number)
+        (cut.phase == "B") ? "#{words} · B" : words
+      end
+
+      def ticket(placed, label, number)
+        D::TicketsPdf::Ticket.new(number: number.to_s, job: @cutting.sheet.job.title, window: window(placed.cut), name: name(placed.cut), cloth: cloth.name, piece: label, length: Words.with_unit(placed.cut.length, unit),
+          from_to: "#{Words.length(placed.from, unit)} – #{Words.with_unit(placed.to, unit)}")
+      end
+
+      def notes
+        plan = @cutting.plan
+        return [Words.say("plan_proofs.endless", used: @cutting.reckoned.endless.length_used, unit: unit)] unless plan
+
+        key = if plan.proved
+          "proved"
+        else
+          (plan.uncut.any? ? "short" : "bound")
+        end
+        [Words.say("plan_proofs.#{key}", used: @cutting.taken ? @cutting.taken.used : plan.length_used, bound: @cutting.taken ? @cutting.taken.bound : plan.bound, unit: unit), *uncut_words(plan)]
+      end
+
+      def uncut_words(plan)
+        plan.uncut.map { |one| Words.say("cutting.uncut", count: one.count, titles: @cutting.sheet.entries.find { |entry| entry.id.to_s == one.treatment }&.title, length: Words.with_unit(one.to_buy, unit)) }
+      end
+
+      def leftovers
+        @cutting.leftovers.map { |one| [Words.say("leftovers.kinds.#{one.kind}"), one.piece, "#{Words.length(one.along, unit)} × #{Words.length(one.across, unit)}", Words.uses(one)] }
+      end
+    end
+  end
+end

@@ -47,6 +47,39 @@ class JudgementTest < EarnestFoldTest
     end
   end
 
+  # At the table: changes to the cut, to the house, to the cloth.
+  AT_TABLE = {
+    "one_way_cut" => [[{}, {}, {"one_way" => true}], [{}]],
+    "shade_batch" => [[{batches: %w[7 8]}], [{}]],
+    "measure_delivery" => [[{measured: false}], [{measured: nil}]],
+    "square_end" => [[{first_on_piece: true}], [{}]],
+    "keep_side" => [[{}], nil],
+    "recheck_first" => [[{first_of_treatment: true}], [{}]],
+    "in_sections" => [[{length: R::Length.cm(310)}], [{}]],
+    "clean_ground" => [[{first_on_cloth: true}, {"cut_on" => "floor"}], [{first_on_cloth: true}]],
+    "mark_comes_out" => [[{first_on_cloth: true}], [{}]],
+    "fraying" => [[{}, {}, {"frays" => true}], [{}]],
+    "keep_offcuts" => [[{leftover: R::Cutting::Leftover.new(kind: :remnant, piece: "p", from: R::Length::ZERO, along: R::Length.cm(30), across: R::Length.cm(138))}],
+      [{leftover: R::Cutting::Leftover.new(kind: :remnant, piece: "p", from: R::Length::ZERO, along: R::Length.cm(29), across: R::Length.cm(138))}]],
+    "hot_tools" => [[{first_on_piece: true}, {"cutter" => "heat"}], [{first_on_piece: true}]],
+    "blades_needles" => [[{first_on_piece: true}, {"cutter" => "rotary"}], [{first_on_piece: true}]]
+  }.freeze
+
+  AT_TABLE.each do |code, (raising, silent)|
+    define_method(:"test_#{code}_at_the_table") do
+      remark = at_table(*raising).find { |raised| raised.code == code }
+      assert remark, "#{code} is not raised"
+      refute_match(/%\{/, EarnestFold::Words.remark(remark, R::Units::CM))
+      refute_includes at_table(*silent).map(&:code), code if silent
+      refute_includes remarks({}).map(&:code), code
+    end
+  end
+
+  def test_wide_cloth_and_printed_cloth_have_words_of_their_own
+    assert_match(/cloth is 280.0 cm wide/, EarnestFold::Words.remark(at_table({}, {}, {"width" => 280}).find { |one| one.code == "in_sections" }, R::Units::CM))
+    assert_match(/print against the selvedge/, EarnestFold::Words.remark(at_table({first_on_piece: true}, {}, {"vertical_repeat" => 30}).find { |one| one.code == "square_end" }, R::Units::CM))
+  end
+
   def test_a_question_is_asked_once
     made = treatment
     assert_includes R::Judgement.of(made.treatment, made).map(&:code), "support_fitted"
@@ -94,7 +127,7 @@ class JudgementTest < EarnestFoldTest
   end
 
   def test_every_rule_has_its_case_and_its_words
-    assert_equal R::Judgement::Rules.map { |rule| rule::CODE }.sort, (CASES.keys + APART).sort
+    assert_equal R::Judgement::Rules.map { |rule| rule::CODE }.sort, (CASES.keys + AT_TABLE.keys + APART).sort
     R::Judgement::Rules.each do |rule|
       assert worded?("judgement.#{rule::CODE}")
       assert EarnestFold::Words.say?("answered.#{rule::CODE}") if rule::MANNER == :ask
@@ -114,6 +147,12 @@ class JudgementTest < EarnestFoldTest
   def remarks(treatment, cloth = {})
     made = treatment(treatment: treatment, cloth: cloth)
     R::Judgement.of(made.treatment, made)
+  end
+
+  def at_table(cut, house = {}, cloth = {})
+    made = treatment(cloth: cloth)
+    usual = R::CutCase.new(cloth: made.treatment.face, length: made.cut_drop, measured: true, batches: ["7"], first_on_piece: false, first_of_treatment: false, first_on_cloth: false, leftover: nil)
+    R::Judgement.of(made.treatment, made, station: "cutting", house: R::HouseRules.read(house, R::Units::CM), cutting: usual.with(**cut))
   end
 
   def codes(document)

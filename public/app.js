@@ -50,7 +50,9 @@
 
   document.addEventListener("keydown", function (event) {
     if (event.ctrlKey || event.metaKey || event.altKey || event.target.closest("input, select, textarea")) return;
-    if (/^[1-4]$/.test(event.key)) station(Number(event.key));
+    var ticking = document.querySelector('[data-key="' + event.key + '"]');
+    if (ticking && !event.target.closest("button, a, summary")) ticking.click();
+    else if (/^[1-4]$/.test(event.key)) station(Number(event.key));
     else if (keys[event.key]) keys[event.key]();
     else return;
     event.preventDefault();

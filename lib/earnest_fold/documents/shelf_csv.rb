@@ -7,7 +7,7 @@ module EarnestFold
     # The shelf as a table, out and in: one piece a line. Lengths are written with their unit, flaws as "3.2 m – 3.25 m slub; …".
     class ShelfCsv
       R = Reckoning
-      COLUMNS = %w[cloth label batch delivered measured width repeat pattern_start place flaws left].freeze
+      COLUMNS = %w[cloth label batch delivered measured width repeat pattern_start place flaws squared left].freeze
       LENGTHS = %w[delivered measured width repeat pattern_start].freeze
       MOST_LINES = 2000
       FLAW = /\A(?<from>.+?)\s*[–—]\s*(?<to>.+?(?:mm|cm|in|m|"|ft))(?:\s+(?<what>.+))?\z/
@@ -25,7 +25,7 @@ module EarnestFold
 
       def self.line(name, spec, piece)
         [Cells.guarded(name), Cells.guarded(piece.label), Cells.guarded(piece.batch), *LENGTHS.map { |field| spec[field].to_s.then { |text| Cells.guarded(text) } }, Cells.guarded(piece.place),
-          spec.fetch("flaws", []).map { |flaw| "#{flaw["from"]} – #{flaw["to"]} #{flaw["what"]}".strip }.join("; "), "#{Plain.decimal(piece.left.mm, 3)} mm"]
+          spec.fetch("flaws", []).map { |flaw| "#{flaw["from"]} – #{flaw["to"]} #{flaw["what"]}".strip }.join("; "), (spec["squared"] || piece.begun?) ? "yes" : "", "#{Plain.decimal(piece.left.mm, 3)} mm"]
       end
       private_class_method :line
 
@@ -69,7 +69,7 @@ module EarnestFold
 
       def spec(row)
         lengths = LENGTHS.to_h { |field| [field, with_unit(cell(row, field))] }.reject { |_, text| text.empty? }
-        lengths.merge("batch" => cell(row, "batch"), "place" => cell(row, "place"), "flaws" => flaws(cell(row, "flaws"))).reject { |_, value| value.empty? }
+        lengths.merge("batch" => cell(row, "batch"), "place" => cell(row, "place"), "flaws" => flaws(cell(row, "flaws"))).reject { |_, value| value.empty? }.merge((cell(row, "squared") == "yes") ? {"squared" => true} : {})
       end
 
       def with_unit(text) = (text.empty? || R::LengthReader.unit_named?(text)) ? text : "#{text} #{@unit.name}"

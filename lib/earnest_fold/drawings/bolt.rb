@@ -57,8 +57,9 @@ module EarnestFold
 
       # As far as there is anything to be seen: past the last cut and the last flaw.
       def extent
-        last = [R::Length::ZERO, *@placed.map(&:to), *@piece.flaws.map(&:to)].max
-        [@piece.length, [last + R::Length.mm(1500), ROW].max].min
+        last = [R::Length::ZERO, *@placed.map(&:to), *@piece.flaws.map(&:to)].max + R::Length.mm(1500)
+        shown = (last > ROW) ? last : ROW
+        (shown < @piece.length) ? shown : @piece.length
       end
 
       def rows
@@ -136,10 +137,11 @@ module EarnestFold
       def cut(placed, from, y)
         x1, x2 = x(placed.from, from), x(placed.to, from)
         @svg.group(class: ["cut-of", @marks.states[placed]].compact.join(" ")) do
-          @svg.link(@marks.links[placed], says: spoken(placed)) do
+          told = [x2, WIDTH - SIDE].min - [x1, SIDE].max > LEAST_WORDS
+          @svg.link(@marks.links[placed], says: told ? nil : spoken(placed)) do
             @svg.rect(x1, y + 3, x2 - x1, tall - 6, class: "cut")
             @svg.path(["M", x1 + 7, y + tall / 2 - 5, "l", -4, 5, "l", 4, 5], class: "top-mark")
-            words(placed, [x1, SIDE].max, [x2, WIDTH - SIDE].min, y + tall / 2) if [x2, WIDTH - SIDE].min - [x1, SIDE].max > LEAST_WORDS
+            words(placed, [x1, SIDE].max, [x2, WIDTH - SIDE].min, y + tall / 2) if told
           end
         end
       end

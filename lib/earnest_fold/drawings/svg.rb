@@ -44,11 +44,11 @@ module EarnestFold
 
       # What touching leads somewhere; nothing but what the block draws where it leads nowhere.
       # @param href [String, nil]
-      # @param says [String] for those who can't see it
+      # @param says [String, nil] for those who can't see it, where no words stand in it
       def link(href, says:)
         return yield unless href
 
-        @parts << %(<a href="#{escape(href)}" aria-label="#{escape(says)}">)
+        @parts << "<a#{attributes_text(:href => href, "aria-label" => says)}>"
         yield
         @parts << "</a>"
         self

@@ -55,6 +55,17 @@ module EarnestFold
         end
       end
 
+      # @param record [Records::Piece]
+      # @return [Hash] what is left of it as the job format writes a piece: as it was typed where nothing is cut of it
+      def self.to_document(record)
+        piece = record.piece
+        return {"id" => piece.label, "length" => record.spec["measured"] || record.spec["delivered"], **record.spec.slice("batch", "pattern_start", "flaws", "squared")} unless piece.begun?
+
+        left = piece.from(piece.ended)
+        {"id" => piece.label, "length" => Records.typed(left.length), "batch" => piece.batch, "pattern_start" => Records.typed(left.pattern_start), "squared" => true,
+         "flaws" => left.flaws.map { |flaw| {"from" => Records.typed(flaw.from), "to" => Records.typed(flaw.to)} }}
+      end
+
       # @param spec [Hash]
       # @param kind [String] what is told of it in the piece's history
       # @param data [Hash]

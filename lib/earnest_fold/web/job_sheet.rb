@@ -137,11 +137,14 @@ module EarnestFold
         entry.reckoned.once(:silhouette, colour) { Drawings::Silhouette.new(entry.reckoning, colour).to_s }
       end
 
+      # @return [Array<Integer>] the cloths that any of its treatments uses
+      def cloths_used = job.treatments.flat_map { |made| [made.spec["face"], made.spec.dig("lining", "cloth"), made.spec.dig("interlining", "cloth")] }.compact.uniq.map { |id| Integer(id, 10) }
+
+      # @param pieces [Array<Store::Records::Piece>] of the cloths that it uses
       # @return [Documents::JobWriter::Kept] the job with the cloths that it uses, to be written as a document
-      def kept
-        used = job.treatments.flat_map { |made| [made.spec["face"], made.spec.dig("lining", "cloth"), made.spec.dig("interlining", "cloth")] }.compact.uniq
-        cloths = cloth_records.select { |record| used.include?(record.id.to_s) }
-        Documents::JobWriter::Kept.new(title: job.title, unit: job.unit, extras: job.extras, cloths: cloths.to_h { |record| [record.id.to_s, record.spec] },
+      def kept(pieces = [])
+        cloths = cloth_records.select { |record| cloths_used.include?(record.id) }
+        Documents::JobWriter::Kept.new(title: job.title, unit: job.unit, extras: job.extras, cloths: cloths.to_h { |record| [record.id.to_s, with_pieces(record, pieces)] },
           windows: job.windows.map { |window| [window.id.to_s, window.room, window.name, window.treatments.reject(&:put_away).to_h { |made| [made.id.to_s, named_rules(made.spec)] }] })
       end
 
@@ -149,6 +152,12 @@ module EarnestFold
 
       # A set's number means nothing elsewhere: out of the house it goes by its name.
       def named_rules(spec) = spec["rules"] ? spec.merge({"rules" => settled.set(spec["rules"])&.name}.compact) : spec
+
+      # What is left of each piece on the shelf goes along.
+      def with_pieces(record, pieces)
+        here = pieces.select { |piece| piece.cloth_id == record.id && piece.piece.left.positive? }
+        here.empty? ? record.spec : record.spec.merge("pieces" => here.map { |piece| Store::Shelf.to_document(piece) })
+      end
 
       # Only the cloths that treatments use are read: a workroom has many more.
       def find_cloth(id)

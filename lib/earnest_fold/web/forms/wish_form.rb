@@ -6,6 +6,7 @@ module EarnestFold
       # What a maker wants of a plan, changed by one wish: a cut pinned or let go, or what is to be done with the pieces.
       class WishForm
         R = Reckoning
+        NEAR = R::Length.mm(5)
         # @return [Hash] the wishes, to be kept
         attr_reader :spec
         # @return [Reckoning::Problem, nil]
@@ -28,7 +29,7 @@ module EarnestFold
         end
 
         def pinned
-          treatment, curtain, number = @params["cut"].to_s.split("~")
+          _, treatment, curtain, number = @params["cut"].to_s.split("~")
           others = @cutting.wanted.fetch("pins", []).reject { |pin| pin.values_at("treatment", "curtain") == [treatment, curtain] && pin["number"].to_s == number }
           return @cutting.wanted.merge("pins" => others) if @params["pin"] == "no"
 
@@ -43,15 +44,26 @@ module EarnestFold
           at = R::LengthReader.read(@params["from"].to_s, @cutting.sheet.unit)
           return refuse(:not_a_length) if @record.nil? || at.nil? || at.negative?
 
-          fits?(cut, at) ? @record.begins(@cutting.sheet.job.id) + at : refuse(:no_place_there)
+          at = on_its_line(cut, at)
+          (at && fits?(cut, at)) ? begins + at : refuse(:no_place_there)
         end
 
-        # Inside the piece, clear of its flaws, and in its phase.
-        def fits?(cut, at)
-          piece = @record.piece.from(@record.begins(@cutting.sheet.job.id))
-          inside = at + cut.length <= piece.length && piece.flaws.none? { |flaw| flaw.from < at + cut.length && flaw.to > at }
-          inside && (cut.start.nil? || ((at - piece.pattern_start - cut.start) % @cutting.cloth.vertical_repeat).zero?)
+        def begins = @record.begins(@cutting.sheet.job.id)
+
+        def piece = @record.piece.from(begins)
+
+        # What is typed is rounded: the line of the pattern that it means is the one right beside it.
+        def on_its_line(cut, at)
+          return at unless cut.start
+
+          repeat = @cutting.cloth.vertical_repeat
+          beyond = (at - piece.pattern_start - cut.start) % repeat
+          apart = (beyond > repeat / 2) ? beyond - repeat : beyond
+          at - apart if apart.abs <= NEAR
         end
+
+        # Inside the piece and clear of its flaws.
+        def fits?(cut, at) = !at.negative? && at + cut.length <= piece.length && piece.flaws.none? { |flaw| flaw.from < at + cut.length && flaw.to > at }
 
         def refuse(code)
           @problem = R::Problem.new(at: "from", code: code, data: {})

@@ -24,7 +24,7 @@ module EarnestFold
           app.get("/jobs/:id/job.fold.json") do |id|
             job = sheet(id)
             filed("application/json", job, ".fold.json")
-            Documents::JobWriter.new(job.kept).text
+            Documents::JobWriter.new(job.kept(workroom.shelf.all(cloths: job.cloths_used))).text
           end
 
           app.get("/jobs/:id/needs.csv") do |id|

@@ -126,7 +126,7 @@ module EarnestFold
 
         def mine?(cut) = cut.treatment == @screen.entry.id.to_s
 
-        def key(cut) = [cut.treatment, cut.curtain, cut.number].join("~")
+        def key(cut) = [cloth.id, cut.treatment, cut.curtain, cut.number].join("~")
 
         def marks(placed, made)
           Drawings::Bolt::Marks.new(states: placed.to_h { |one| [one, state(one, made)] }.compact, links: placed.to_h { |one| [one, "#{@screen.here(cut: key(one.cut))}#touched-#{cloth.id}"] }, titles: titles)

@@ -109,7 +109,7 @@ module EarnestFold
         def path(to = nil) = ["/jobs/#{job.id}/table/#{cloth.id}", to].compact.join("/")
 
         # @return [String] the way back
-        def station_path = (first = entry(current || cuts.first) || sheet.entries.first) ? "/jobs/#{job.id}/treatments/#{first.id}/cutting" : "/jobs/#{job.id}"
+        def station_path = (first = ((cut = current || cuts.first) && entry(cut)) || sheet.entries.first) ? "/jobs/#{job.id}/treatments/#{first.id}/cutting" : "/jobs/#{job.id}"
 
         # Where distances are measured from, itself from the piece's first end: the end that lies on the table; for a cut that is
         # made, where the plan began.

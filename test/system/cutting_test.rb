@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+require "system_test_helper"
+
+# Cutting in the real browser: the plan, the table, the shelf, with the hand and with the keyboard.
+class CuttingInTheBrowserTest < SystemTest
+  def test_a_plan_goes_to_the_table_and_is_cut
+    go "Residents' lounge", "Cutting"
+    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+    assert_selector ".huge b", text: "310.4"
+    assert_selector ".first b", text: "33.2"
+    assert_operator figure_height, :>=, 64
+    assert_accessible
+    click_on "It is cut"
+    assert_selector ".table-head p", text: "1 of 8 cut"
+    assert_selector ".huge b", text: "320.0"
+    find(".cut-list a", text: /Left, width 1\b/).click
+    click_on "It isn't cut after all"
+    assert_selector ".table-head p", text: "0 of 8 cut"
+  end
+
+  def test_enter_ticks_the_cut
+    go "Residents' lounge", "Cutting"
+    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+    assert_selector ".huge b", text: "310.4"
+    find("body").send_keys(:enter)
+    assert_selector ".table-head p", text: "1 of 8 cut"
+  end
+
+  def test_a_flaw_at_the_table_plans_the_rest_again
+    go "Residents' lounge", "Cutting"
+    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+    click_on "It is cut"
+    assert_selector ".table-head p", text: "1 of 8 cut"
+    find("summary", text: "There is a flaw here").click
+    within(find("details", text: "There is a flaw here")) do
+      fill_in "Flaw from", with: "60"
+      fill_in "to", with: "66"
+      fill_in "What it is", with: "hole"
+      click_on "Keep the flaw and plan again"
+    end
+    assert_selector ".table-head p", text: "1 of 8 cut"
+    assert_no_selector ".huge b", text: /\A320\.0/
+  end
+
+  def test_a_touched_cut_shows_where_it_hangs
+    go "Residents' lounge", "Cutting"
+    find(".bolt a", text: "R 1 A", match: :first).click
+    assert_selector ".touched .big", text: "Right, width 1"
+    assert_selector ".touched .strip.here", count: 1
+    assert_selector ".bolt .chosen", count: 1
+    assert_accessible
+  end
+
+  def test_a_flaw_is_told_on_the_drawing_and_drawn_along_it
+    visit "/shelf"
+    click_link "R2"
+    ground = find(".flawing .ground", match: :first)
+    page.driver.browser.action.move_to(ground.native, -100, 0).click.perform
+    assert_match(/\A\d+ mm\z/, find_field("Flaw from").value)
+    fill_in "What it is", with: "knot"
+    click_on "Keep the flaw"
+    assert_selector ".flaw-list li", text: "knot", count: 1
+    before = find(".flaw-list b").text
+    page.driver.browser.action.click_and_hold(find(".flawing .flaw .notch").native).move_by(120, 0).release.perform
+    assert_selector ".history li", text: "A flaw was moved"
+    refute_equal before, find(".flaw-list b").text
+    click_on "The flaw at", match: :first
+    assert_no_selector ".flaw-list li"
+  end
+
+  def test_a_piece_is_received_and_the_plan_uses_it
+    go "Ferrymaster's bedroom", "Cutting"
+    within(first(".bolt-of")) { click_on "Receive a piece" }
+    fill_in "Length as delivered", with: "40 m"
+    fill_in "Batch (dye lot)", with: "5"
+    click_on "Put it on the shelf"
+    assert_selector "h1", text: "Piece P1"
+    go "Ferrymaster's bedroom", "Cutting"
+    assert_selector ".piece-of h3", text: "P1"
+  end
+
+  def test_every_view_is_accessible
+    go "Residents' lounge", "Cutting"
+    all("details.plan-more").each { |more| more.find("summary", match: :first).click }
+    assert_accessible
+    ["/shelf", "/shelf/new", "/shelf/#{workroom.shelf.all.find { |piece| piece.label == "J1" }.id}"].each do |path|
+      visit path
+      assert_accessible
+    end
+  end
+
+  def test_the_table_on_a_phone
+    Browser.size(page, 390, 844)
+    go "Residents' lounge", "Cutting"
+    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+    assert_selector ".huge b", text: "310.4"
+    assert page.evaluate_script("document.documentElement.scrollWidth <= 390"), "the page is wider than the phone"
+    assert_operator find("button.huge-act").native.size.height, :>=, 60
+  end
+
+  private
+
+  def figure_height = page.evaluate_script("parseFloat(getComputedStyle(document.querySelector('.huge b')).fontSize)")
+end

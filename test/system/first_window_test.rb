@@ -4,6 +4,12 @@ require "system_test_helper"
 
 # From the tape measure to cut cloth, in the browser: a new window in a new job, in centimetres and in inches.
 class FirstWindowTest < SystemTest
+  # On an empty shelf the cuts lie on an endless piece.
+  def setup
+    super
+    workroom.rows(:pieces).delete
+  end
+
   def test_a_window_in_centimetres
     open_job("Ferry shed", "centimetres")
     add_window("Ferry shed", "Slip window")

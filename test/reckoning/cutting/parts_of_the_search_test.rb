@@ -73,6 +73,24 @@ class PartsOfTheSearchTest < EarnestFoldTest
     end
   end
 
+  # All cuts end on one line of the pattern: what a plan can use goes in steps, and the bound is raised to the next.
+  def test_what_can_be_attained_lies_between_the_bound_and_the_best
+    random = Random.new(14)
+    raised = 0
+    40.times do
+      kinds = Array.new(2) { 60 + random.rand(90) }.map { |length| Kind.new((50 - length) % 64, length) }
+      counts = kinds.map { 1 + random.rand(2) }
+      pieces = Array.new(2) { places_of(kinds, length: 300 + random.rand(400), flaws: []) }
+      best = least(pieces, kinds, counts) or next
+      priced = C::Prices.new(pieces, counts, kinds.map(&:length))
+      attained = C::Attainable.new(pieces, kinds, 64, [7, 7]).least(priced, priced.prices.zip(counts).sum { |price, count| price * count })
+      assert_operator priced.bound, :<=, attained
+      assert_operator attained, :<=, best
+      raised += 1 if attained > priced.bound
+    end
+    assert_operator raised, :>, 5
+  end
+
   def test_the_rule_of_thumb_lays_the_longest_first
     cuts = [900, 400, 700].each_with_index.map { |length, index| C::Cut.new(treatment: "t", curtain: "left", number: index, phase: nil, start: nil, length: R::Length.mm(length)) }
     problems = R::Problems.new

@@ -14,6 +14,7 @@ module EarnestFold
           widths = most.map { |count| count.bit_length + 1 }
           offsets = widths.each_with_object([0]) { |width, sums| sums << sums.last + width }
           @offsets, @masks = offsets.first(most.size).freeze, widths.map { |width| (1 << (width - 1)) - 1 }.freeze
+          @fields = @offsets.zip(@masks).map { |offset, mask| mask << offset }.freeze
           @units = @offsets.map { |offset| 1 << offset }.freeze
           @guards = offsets.drop(1).sum { |offset| 1 << (offset - 1) }
           @limit = pack(most) | @guards
@@ -26,6 +27,9 @@ module EarnestFold
         # @param set [Integer] packed
         # @return [Integer] how many of a kind are in it
         def count(set, kind) = (set >> @offsets[kind]) & @masks[kind]
+
+        # @return [Boolean] whether there is one of a kind in it
+        def any?(set, kind) = set & @fields[kind] != 0
 
         # @return [Array<Integer>] of each kind
         def counts(set) = @offsets.each_index.map { |kind| count(set, kind) }

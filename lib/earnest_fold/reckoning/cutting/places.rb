@@ -21,12 +21,17 @@ module EarnestFold
           @starts = places.map(&:first)
           @kinds = places.map { |_, kind| kind }
           @ends = places.map { |from, kind| from + kinds[kind].length }
-          @spent = @ends.map { |ended| [ended - paid, 0].max }
+          @paid = paid
+          @spent = @ends.map { |ended| spent_at(ended) }
           @following = @ends.map { |ended| @starts.bsearch_index { |from| from >= ended } || size }
           @next_of = next_places(kinds.size)
         end
 
         def size = @starts.size
+
+        # @param ended [Integer] where the last cut ends
+        # @return [Integer] what the piece costs then
+        def spent_at(ended) = [ended - @paid, 0].max
 
         # @return [Integer] where a cut at this place begins
         def start(place) = @starts[place]

@@ -3,25 +3,19 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # Plans many cuts of patterned cloth on pieces of one shade: cut by cut along piece after piece, led by {Prices}. At each
-      # step the prices say what the rest takes at least; only the most promising beginnings are followed (a beam), and then, as
-      # far as the time allows, every other beginning that could still take less than the best plan found.
+      # Plans many cuts of patterned cloth on pieces of one shade: laid along the pieces by a {Beam} that {Prices} lead, then bettered
+      # by laying what two of the pieces hold afresh, again and again, until the bound is reached or the tries are used up; and where
+      # there are few multisets, every beginning that could still take less is looked at.
       class PricedSearch
-        BEAM = 25
-        # The same search once more at prices a little aside, in parts of NUDGED: which beginning looks best hangs on little.
+        # The beam at prices a little aside, in parts of NUDGED: which beginning looks best hangs on little.
         NUDGES = [[0, 1], [1, 4], [2, 4], [3, 6]].freeze
         NUDGED = 2500
+        # How often two or three pieces are laid afresh, and in how many steps their prices are found.
+        TRIES = 20
+        STEPS = 50
         # What is left is looked at in full only where it can come to an end: few multisets, or a plan close to the bound.
         MOST_VISITED = 12_000
         FEW = 300_000
-        CLOSE = 5_000
-        # How many pieces on from the one being cut the next cut may begin: those between are left alone.
-        ON = 2
-        # A beginning: the piece and the place from which to go on, what is still to be cut (packed), what finished pieces use,
-        # what this piece costs up to its last cut, the bound of any plan that begins so, and the step that led here.
-        Begun = Struct.new(:piece, :place, :left, :used, :ended, :bound, :cut, :before)
-        # For each piece: kind, from and to of its cuts; and what is used.
-        Laid = Struct.new(:placed, :used)
 
         # @return [Integer] no plan uses less
         attr_reader :bound
@@ -30,134 +24,94 @@ module EarnestFold
         # @param pieces [Array<Piece>]
         # @param counts [Array<Integer>] of each kind
         def initialize(task, pieces, counts)
-          @kinds, @sets = task.kinds, Multisets.new(counts)
+          @task, @kinds, @sets, @counts = task, task.kinds, Multisets.new(counts), counts
           @places = pieces.map { |piece| Places.new(task.fill(piece), @kinds, task.paid(piece)) }
-          priced = Prices.new(@places, counts, @kinds.map { |kind| kind.length * 21 / 20 })
-          @counts, @bound = counts, priced.bound
-          begin_with(priced.prices)
+          @priced = Prices.new(@places, counts, @kinds.map { |kind| kind.length * 21 / 20 })
+          @bound = attainable(pieces)
         end
 
         # @return [Laid, nil] the best found; nil where none was
         def best
-          settled = @prices
-          found = NUDGES.filter_map { |by, round| followed(nudged(settled, by, round)) }.min_by(&:used)
-          begin_with(settled)
-          worth_looking?(found) ? exhaust(found) : found
+          found = NUDGES.filter_map { |by, round| Beam.new(@places, @sets, nudged(@priced.prices, by, round)).follow(@sets.pack(@counts)) }.min_by(&:used)
+          found = bettered(found) if found
+          few? ? exhaust(found) : found
         end
 
         private
 
-        # The pieces that gain most come first: what is left alone should be left at the end.
-        def begin_with(prices)
-          @prices, @values = prices, {}
-          @order = @places.each_index.sort_by { |piece| [@places[piece].worth(prices).last.first || 0, piece] }
-          @pieces = @places.values_at(*@order)
-          @most = @pieces.map { |one| one.most(@prices) }
-          @room = (0..@pieces.size).map { |piece| @most.drop(piece).sum(&:first) }
-          @worth = @pieces.map { |one| one.worth(@prices).last }
-          @later = (0..@pieces.size).map { |piece| @worth.drop(piece).sum { |from_here| [from_here.first || 0, 0].min } }
-        end
+        def attainable(pieces)
+          return @priced.bound unless pieces.all? { |piece| @task.paid(piece).zero? }
 
-        def start = Begun.new(0, 0, @sets.pack(@counts), 0, 0, @bound, nil, nil)
-
-        # Many beginnings side by side, each one cut longer, the most promising kept.
-        def follow
-          layer = [start]
-          until layer.empty?
-            going = {}
-            layer.each { |begun| return begun if begun.left.zero? }
-            layer.each { |begun| steps(begun) { |one| keep(going, one) } }
-            layer = going.values.min_by(BEAM, &:bound)
-          end
-        end
-
-        def keep(going, one)
-          key = [one.piece, one.place, one.left]
-          there = going[key]
-          going[key] = one if there.nil? || one.bound < there.bound
+          value = @priced.prices.zip(@counts).sum { |price, count| price * count }
+          Attainable.new(@places, @kinds, @task.repeat, pieces.map { |piece| @task.whole(piece.pattern_start) }).least(@priced, value)
         end
 
         def nudged(prices, by, round) = prices.each_with_index.map { |price, kind| price + price * by * ((kind * 7 + by) % round - round / 2) / NUDGED }
 
-        # @return [Laid, nil]
-        def followed(prices)
-          begin_with(prices)
-          follow&.then { |found| Laid.new(placed(found), found.used + found.ended) }
+        def few? = @counts.reduce(1) { |product, count| product * (count + 1) } <= FEW
+
+        # Two or three pieces at a time are laid afresh; what is as good and lies otherwise is taken too, for it may lead on.
+        def bettered(found)
+          groups = neighbourhoods
+          TRIES.times do |round|
+            return found if found.used <= @bound || groups.empty?
+
+            group = groups[round % groups.size]
+            again = afresh(found, group, round) or next
+            found = again
+          end
+          found
         end
 
-        def worth_looking?(found)
-          states = @counts.reduce(1) { |product, count| product * (count + 1) }
-          states <= FEW || (found && (found.used - bound) * CLOSE <= bound)
+        def neighbourhoods = (2..[2, @places.size].min).flat_map { |size| @places.each_index.to_a.combination(size).to_a }
+
+        # @return [Laid, nil] with these pieces laid anew, where that is no worse
+        def afresh(found, group, round)
+          counts = group.each_with_object(Array.new(@kinds.size, 0)) { |piece, sums| found.placed[piece].each { |kind, _, _| sums[kind] += 1 } }
+          return if counts.sum < 2
+
+          places = @places.values_at(*group)
+          now = group.sum { |piece| cost(piece, found.placed[piece]) }
+          priced = Prices.new(places, counts, @priced.prices, steps: STEPS)
+          return if priced.bound >= now && round < TRIES / 2
+
+          again = Beam.new(places, @sets, nudged(priced.prices, round % 3, 5)).follow(@sets.pack(counts), below: now + 1)
+          again && Laid.new(found.placed.dup.tap { |all| group.zip(again.placed) { |piece, cuts| all[piece] = cuts } }, found.used - now + again.used)
         end
+
+        def cost(piece, cuts) = cuts.empty? ? 0 : @places[piece].spent_at(cuts.last.last)
 
         # Whatever could still use less than what was found, the most promising first; where all of it has been looked at, what
         # was found is the best there is.
         def exhaust(found)
-          most = found&.used
-          waiting, seen = [start], {}
+          beam, most, seen = Beam.new(@places, @sets, @priced.prices), found&.used, {}
+          waiting = [beam.start(@sets.pack(@counts))]
           while (begun = waiting.pop)
             return found if seen.size > MOST_VISITED
-            next if most && begun.bound >= most
+            next if most && begun[Beam::BOUND] >= most
 
-            if begun.left.zero?
-              most = begun.used + begun.ended
-              found = Laid.new(placed(begun), most)
-              next
+            if begun[Beam::LEFT].zero?
+              found = beam.laid(begun)
+              most = found.used
+            else
+              waiting.concat(unseen(beam, begun, seen).select { |one| most.nil? || one[Beam::BOUND] < most }.sort_by { |one| -one[Beam::BOUND] })
             end
-            waiting.concat(unseen(begun, seen).select { |one| most.nil? || one.bound < most }.sort_by { |one| -one.bound })
           end
           @bound = most if most
           found
         end
 
-        def unseen(begun, seen)
+        def unseen(beam, begun, seen)
           going = []
-          steps(begun) do |one|
-            key = [one.piece, one.place, one.left]
-            spent = one.used + one.ended
+          beam.each_step(begun) do |one|
+            spent = one[Beam::USED] + one[Beam::ENDED]
+            key = beam.key(one)
             next if seen[key] && seen[key] <= spent
 
             seen[key] = spent
             going << one
           end
           going
-        end
-
-        # One cut more on this piece, or as the first on a later one.
-        def steps(begun, &block)
-          @kinds.each_index do |kind|
-            next unless left?(begun.left, kind)
-
-            (begun.piece..[begun.piece + ON, @pieces.size - 1].min).each { |piece| step(begun, piece, kind, &block) }
-          end
-        end
-
-        def step(begun, piece, kind)
-          same = piece == begun.piece
-          place = @pieces[piece].of_kind(kind, same ? begun.place : 0) or return
-          used = same ? begun.used : begun.used + begun.ended
-          following, ended, left = @pieces[piece].following[place], @pieces[piece].spent[place], begun.left - @sets.units[kind]
-          return if value(left) > @most[piece][following] + @room[piece + 1]
-
-          going = @worth[piece][following]
-          going = ended if going.nil? || going > ended
-          yield Begun.new(piece, following, left, used, ended, used + going + value(left) + @later[piece + 1], place, begun)
-        end
-
-        # What is still to be cut, at its prices.
-        def value(left) = @values[left] ||= @sets.counts(left).each_with_index.sum { |count, kind| count * @prices[kind] }
-
-        def left?(left, kind) = @sets.count(left, kind).positive?
-
-        # The way back from the last step.
-        def placed(begun)
-          cuts = Array.new(@pieces.size) { [] }
-          while begun.cut
-            places = @pieces[begun.piece]
-            cuts[@order[begun.piece]].unshift([places.kinds[begun.cut], places.start(begun.cut), places.ends[begun.cut]])
-            begun = begun.before
-          end
-          cuts
         end
       end
     end

@@ -7,7 +7,7 @@ module EarnestFold
       # prices are, no plan uses less than all cuts are worth less what the pieces gain (Lagrange's bound); better prices give a
       # better bound, found step by step: what is cut too seldom gets dearer, what is cut too often cheaper.
       class Prices
-        STEPS = 400
+        STEPS = 300
         # After so many steps without a better bound the aim is halved.
         PATIENCE = 8
 

@@ -63,8 +63,8 @@ module Bench
 
   # Cutting plans of some seeds each, beside the rule of thumb that lays the longest first.
   def plan
-    {"plain, 60 cuts" => [0, 60, 6], "patterned, 60 cuts" => [640, 60, 6], "plain, 300 cuts" => [0, 300, 20]}.each do |name, (repeat, count, pieces)|
-      runs = Array.new(5) { |seed| planned(*stock(seed, repeat, count, pieces)) }
+    {"plain, 60 cuts" => [0, 60, 6], "patterned, 60 cuts" => [640, 60, 6], "at the hem, 60 cuts" => [640, 60, 6, true], "plain, 300 cuts" => [0, 300, 20]}.each do |name, (repeat, count, pieces, hem)|
+      runs = Array.new(5) { |seed| planned(*stock(seed, repeat, count, pieces, hem: hem)) }
       puts format("%-19s %.2f s at most (wanted: 2 and 1); %d of %d proved, the others at most %.2f %% from the bound; %.1f %% less cloth than longest first", name, runs.map(&:first).max,
         runs.count { |run| run[1].proved }, runs.size, runs.map { |run| apart(run[1].length_used, run[1].bound) }.max, runs.sum { |run| apart(run[2], run[1].length_used) } / runs.size)
     end
@@ -80,10 +80,11 @@ module Bench
 
   def apart(more, less) = ((more / less).to_f - 1) * 100
 
-  # Twelve kinds of cut in even numbers; ten flaws in all.
-  def stock(seed, repeat, count, pieces)
+  # Twelve kinds of cut in even numbers; ten flaws in all. Patterned cuts lie anywhere in the repeat, or, as in a job whose pattern
+  # is level at the hem, all end on one line or half a repeat from it.
+  def stock(seed, repeat, count, pieces, hem: false)
     random = Random.new(seed)
-    kinds = Array.new(12) { [repeat.zero? ? nil : R::Length.mm(random.rand(repeat)), R::Length.mm(1500 + random.rand(1500))] }
+    kinds = hem ? at_the_hem(random, repeat) : Array.new(12) { [repeat.zero? ? nil : R::Length.mm(random.rand(repeat)), R::Length.mm(1500 + random.rand(1500))] }
     cuts = Array.new(count) { |index| kinds[index % 12].then { |start, length| C::Cut.new(treatment: "t#{index % 12}", curtain: "left", number: index, phase: nil, start: start, length: length) } }
     each = (cuts.sum { |cut| cut.length.mm } * 27 / 20 / pieces).to_i
     flaws = Array.new(10) { [random.rand(pieces), random.rand(each - 200)] }.group_by(&:first)
@@ -92,6 +93,12 @@ module Bench
     }}
     problems = R::Problems.new
     [R::Cloth.build(R::Cloth::FIELDS.read(raw, R::Units::MM, problems), problems), cuts]
+  end
+
+  # Six windows, each in both phases of a half-drop.
+  def at_the_hem(random, repeat)
+    line = random.rand(repeat)
+    Array.new(6) { 1500 + random.rand(1500) }.flat_map { |length| [0, repeat / 2].map { |phase| [R::Length.mm((line + phase - length) % repeat), R::Length.mm(length)] } }
   end
 
   # The proof of one plain case beside an exact solver on the same case; only where the test gems are there.
@@ -136,6 +143,7 @@ module Bench
   # Whole requests through Puma, with 200 jobs of 25 treatments in the database: each screen beside the bare page, taken in
   # turn, over twenty of the jobs; then eight people changing a figure at once.
   JOBS, WINDOWS, OPEN = 200, 25, 20
+  PIECE = -> { @piece ||= EarnestFold::Store.workroom.shelf.all.first.id }
 
   def web
     with_application do |address, jobs|
@@ -221,7 +229,7 @@ module Bench
 
   def screens(job)
     stations = %w[measure heading cloth compare cutting changes].to_h { |name| [name, "#{treatment(job)}/#{name}"] }
-    {"bare page" => "/keys", "jobs" => "/jobs", "job" => "/jobs/#{job.id}", **stations, "read-back" => "/jobs/#{job.id}/read-back", "cloths" => "/cloths", "house rules" => "/house-rules", "schools" => "/house-rules/schools",
+    {"bare page" => "/keys", "jobs" => "/jobs", "job" => "/jobs/#{job.id}", **stations, "table" => "/jobs/#{job.id}/table/#{job.treatments.first.spec["face"]}", "shelf" => "/shelf", "piece" => "/shelf/#{PIECE.call}", "read-back" => "/jobs/#{job.id}/read-back", "cloths" => "/cloths", "house rules" => "/house-rules", "schools" => "/house-rules/schools",
      "find" => "/find?q=bay", "archive" => "/jobs/archive", "people" => "/people"}
   end
 

@@ -211,6 +211,25 @@ class CuttingTest < WebTest
     assert_equal 3, REXML::XPath.match(drawing, "//svg/svg").size
   end
 
+  def test_tickets_are_drawn_too
+    get "/jobs/#{lounge.id}/cutting/#{reed.id}/tickets.svg"
+    drawing = REXML::Document.new(last_response.body)
+    assert_equal 8, REXML::XPath.match(drawing, "//rect").size
+    assert_includes REXML::XPath.match(drawing, "//text").map(&:text), "Left, width 1"
+  end
+
+  def test_a_flaw_told_from_the_station_leads_back_to_a_new_plan
+    back = station(lounge, "cutting")
+    get "/shelf/#{piece_named("R2").id}?back=#{CGI.escape(back)}"
+    assert_includes last_response.body, %(name="back" value="#{back}")
+    send_form("/shelf/#{piece_named("R2").id}/flaws", "version" => piece_named("R2").version.to_s, "from" => "100", "to" => "110", "back" => back)
+    assert_equal 303, last_response.status
+    follow_redirect!
+    refute_match(/takes of the shelf 2373.2/, text.gsub(/\s+/, " "))
+    send_form("/shelf/#{piece_named("R2").id}/flaws", "version" => piece_named("R2").version.to_s, "from" => "200", "to" => "210", "back" => "//elsewhere.example/")
+    assert_match(%r{/shelf/\d+\z}, last_response["Location"])
+  end
+
   def test_the_order_of_a_job_that_the_shelf_serves_is_empty_of_that_cloth
     get "/jobs/#{lounge.id}/order.csv"
     refute_match(/Reedbed/, last_response.body)

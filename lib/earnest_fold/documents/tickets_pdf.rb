@@ -5,7 +5,12 @@ module EarnestFold
     # A ticket for every cut, to be pinned to it as it comes off: whose it is, where it hangs, its length, and which end is the top.
     class TicketsPdf
       # One ticket, in words.
-      Ticket = Reckoning::Value.define(:number, :job, :window, :name, :cloth, :piece, :length, :from_to)
+      Ticket = Reckoning::Value.define(:number, :job, :window, :name, :cloth, :piece, :length, :from_to) do
+        # @return [Array<String>] from the largest to the smallest
+        def lines
+          ["#{number}  #{window}", name, Words.say("tickets.length", length: length), "#{cloth} · #{piece} · #{from_to}", job, Words.say("tickets.top")]
+        end
+      end
       ACROSS, DOWN = 2, 5
 
       # @param title [String]
@@ -17,13 +22,7 @@ module EarnestFold
       # @return [String] the file
       def render
         paper = Paper.new(@title)
-        paper.labels(@tickets.map { |ticket| lines(ticket) }, across: ACROSS, down: DOWN).render
-      end
-
-      private
-
-      def lines(ticket)
-        ["#{ticket.number}  #{ticket.window}", ticket.name, Words.say("tickets.length", length: ticket.length), "#{ticket.cloth} · #{ticket.piece} · #{ticket.from_to}", ticket.job, Words.say("tickets.top")]
+        paper.labels(@tickets.map(&:lines), across: ACROSS, down: DOWN).render
       end
     end
   end

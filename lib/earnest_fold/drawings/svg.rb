@@ -7,7 +7,7 @@ module EarnestFold
     # A sheet to draw on: elements with escaped attributes and text, in the order they are drawn.
     class Svg
       # Attributes with a dash; the others are written as they are.
-      NAMES = Hash.new { |_, name| name }.merge!(text_anchor: "text-anchor", clip_path: "clip-path", fill_opacity: "fill-opacity").freeze
+      NAMES = Hash.new { |_, name| name }.merge!(text_anchor: "text-anchor", clip_path: "clip-path", fill_opacity: "fill-opacity", font_size: "font-size", font_weight: "font-weight").freeze
       # Set small by the font, as on a tape.
       FRACTION = %r{\d+/\d+}
 

@@ -10,7 +10,11 @@ module EarnestFold
       end
 
       # @return [Hash{Integer => Hash}] by cloth
-      def of(job_id) = Store.guard { @workroom.rows(:cutting_wishes).where(job_id: job_id).to_h { |row| [row[:cloth_id], Records.plain(row[:spec])] } }
+      def of(job_id)
+        Store.guard do
+          Store.prepared(:wishes_of_job, workroom: @workroom.id, job: job_id) { Store.db[:cutting_wishes].where(workroom_id: :$workroom, job_id: :$job) }.to_h { |row| [row[:cloth_id], Records.plain(row[:spec])] }
+        end
+      end
 
       # @param spec [Hash]
       def keep(job_id, cloth_id, spec)

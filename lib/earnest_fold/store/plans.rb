@@ -17,7 +17,8 @@ module EarnestFold
       # @return [Records::AtTable]
       def of(job_id)
         Store.guard do
-          open = @workroom.rows(:plans).where(job_id: job_id, open: true).to_h { |row| [row[:cloth_id], record(row)] }
+          rows = Store.prepared(:open_plans, workroom: @workroom.id, job: job_id) { Store.db[:plans].where(workroom_id: :$workroom, job_id: :$job, open: true) }
+          open = rows.to_h { |row| [row[:cloth_id], record(row)] }
           Records::AtTable.new(open: open, cuts: cuts_of(job_id))
         end
       end
@@ -152,9 +153,11 @@ module EarnestFold
       end
 
       def cuts_of(job_id)
-        rows = @workroom.rows(:plan_cuts).where(job_id: job_id).join(:pieces, workroom_id: Sequel[:plan_cuts][:workroom_id], id: Sequel[:plan_cuts][:piece_id])
-          .select_all(:plan_cuts).select_append(:label).order(Sequel[:plan_cuts][:plan_id], :position)
-        rows.all.group_by { |row| row[:cloth_id] }.transform_values { |of_cloth| of_cloth.map { |row| cut_record(row) } }
+        rows = Store.prepared(:cuts_of_job, workroom: @workroom.id, job: job_id) do
+          Store.db[:plan_cuts].where(Sequel[:plan_cuts][:workroom_id] => :$workroom, :job_id => :$job).join(:pieces, workroom_id: Sequel[:plan_cuts][:workroom_id], id: Sequel[:plan_cuts][:piece_id])
+            .select_all(:plan_cuts).select_append(:label).order(Sequel[:plan_cuts][:plan_id], :position)
+        end
+        rows.group_by { |row| row[:cloth_id] }.transform_values { |of_cloth| of_cloth.map { |row| cut_record(row) } }
       end
 
       def cut_record(row)

@@ -8,7 +8,8 @@ module EarnestFold
       C = Reckoning::Cutting
       MOST_EVENTS = 200
       COLUMNS = [:id, :cloth_id, :label, Records.text(:spec, :spec), :parent_id, :used_up, :version].freeze
-      private_constant :COLUMNS
+      READ = Remembered.new(1000)
+      private_constant :COLUMNS, :READ
 
       def initialize(workroom)
         @workroom = workroom
@@ -19,10 +20,8 @@ module EarnestFold
       # @return [Array<Records::Piece>] by cloth and label
       def all(cloths: nil, used_up: false)
         Store.guard do
-          rows = @workroom.rows(:pieces).select(*COLUMNS)
-          rows = rows.where(cloth_id: cloths) if cloths
-          rows = rows.where(used_up: false) unless used_up
-          records(rows.order(:cloth_id, :id).all)
+          rows = cloths ? Store.prepared(:pieces_of_cloths, workroom: @workroom.id, cloths: Shelf.list(cloths)) { pieces.where(Sequel.lit("cloth_id = ANY(?::int[])", :$cloths)) } : Store.prepared(:pieces, workroom: @workroom.id) { pieces }
+          records(used_up ? rows : rows.reject { |row| row[:used_up] })
         end
       end
 
@@ -141,7 +140,13 @@ module EarnestFold
       # Whoever planned with the piece as it was must look again.
       def change(id, **values) = @workroom.rows(:pieces).where(id: id).update(**values, version: Sequel[:version] + 1)
 
+      # @param ids [Array<Integer>]
+      # @return [String] as the database writes a list
+      def self.list(ids) = "{#{ids.join(",")}}"
+
       private
+
+      def pieces = Store.db[:pieces].where(workroom_id: :$workroom).select(*COLUMNS).order(:cloth_id, :id)
 
       def free_label(label) = (2..).lazy.map { |number| "#{label} (#{number})" }.find { |name| @workroom.rows(:pieces).where(label: name).empty? }
 
@@ -191,27 +196,35 @@ module EarnestFold
         rows.map { |row| record(row, takings.fetch(row[:id], []), reserved.fetch(row[:id], [])) }
       end
 
+      def read(spec, label, takings)
+        problems = Reckoning::Problems.new
+        C::ShelfPiece.read(spec, label, takings, problems) || problems.raise_any
+      end
+
       def takings_of(ids)
-        rows = @workroom.rows(:takings).where(piece_id: ids).all.group_by { |row| row[:piece_id] }
-        rows.transform_values do |of_piece|
+        rows = Store.prepared(:takings, workroom: @workroom.id, pieces: Shelf.list(ids)) { Store.db[:takings].where(workroom_id: :$workroom).where(Sequel.lit("piece_id = ANY(?::int[])", :$pieces)) }
+        rows.group_by { |row| row[:piece_id] }.transform_values do |of_piece|
           of_piece.map { |row| C::Taking.new(kind: row[:kind].to_sym, from: Records.length(row[:from]), to: Records.length(row[:to]), key: row.slice(:id, :plan_cut_id, :offcut_id)) }.sort_by(&:from)
         end
       end
 
       def reserved_of(ids)
-        rows = @workroom.rows(:plan_cuts).where(Sequel[:plan_cuts][:piece_id] => ids, :state => "planned").join(:jobs, workroom_id: Sequel[:plan_cuts][:workroom_id], id: Sequel[:plan_cuts][:job_id])
-          .select(:piece_id, :job_id, :title, :datum, :from, :to).all
+        rows = Store.prepared(:reserved, workroom: @workroom.id, pieces: Shelf.list(ids)) { reservations }
         rows.group_by { |row| row[:piece_id] }.transform_values do |of_piece|
           of_piece.group_by { |row| [row[:job_id], row[:title]] }.map { |(job, title), cuts| Records::Reserved.new(job_id: job, title: title, from: ends(cuts, :from).min, to: ends(cuts, :to).max) }
         end
+      end
+
+      def reservations
+        Store.db[:plan_cuts].where(Sequel[:plan_cuts][:workroom_id] => :$workroom, :state => "planned").where(Sequel.lit("piece_id = ANY(?::int[])", :$pieces))
+          .join(:jobs, workroom_id: Sequel[:plan_cuts][:workroom_id], id: Sequel[:plan_cuts][:job_id]).select(:piece_id, :job_id, :title, :datum, :from, :to)
       end
 
       def ends(cuts, side) = cuts.map { |row| Records.length(row[:datum]) + Records.length(row[side]) }
 
       def record(row, takings, reserved)
         spec = Records.parsed(row[:spec])
-        problems = Reckoning::Problems.new
-        piece = C::ShelfPiece.read(spec, row[:label], takings, problems) || problems.raise_any
+        piece = READ.fetch([row[:spec], row[:label], takings]) { read(spec, row[:label], takings) }
         Records::Piece.new(id: row[:id], cloth_id: row[:cloth_id], spec: spec, piece: piece, parent_id: row[:parent_id], used_up: row[:used_up], version: row[:version], reserved: reserved)
       end
     end

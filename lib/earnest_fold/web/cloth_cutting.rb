@@ -7,7 +7,9 @@ module EarnestFold
       R = Reckoning
       C = R::Cutting
       PLANS = Store::Remembered.new(200)
-      private_constant :PLANS
+      CUTS = Store::Remembered.new(200)
+      LEFTOVERS = Store::Remembered.new(200)
+      private_constant :PLANS, :CUTS, :LEFTOVERS
 
       # A piece with its cuts as it is shown: distances from where this job begins on it (`origin`, from the piece's first end).
       # `made` are the cuts that are cut, `kept` the stored cut behind each placed one where there is a plan at the table.
@@ -34,8 +36,14 @@ module EarnestFold
       # @return [Array<Reckoning::TreatmentReckoning>] every treatment of the job that is reckoned
       def reckonings = @reckonings ||= sheet.entries.filter_map(&:reckoning)
 
+      # @return [Array] everything that what is wanted depends on
+      def wanted_key = @wanted_key ||= [sheet.entries.map { |entry| entry.reckoned.key }, cloth.id, sheet.unit]
+
+      # @return [Array] everything that the plan and how it is shown depend on
+      def key = @key ||= [wanted_key, records.map { |one| [one.id, one.version, one.used_up, one.reserved] }, taken&.id, kept_cuts.map { |cut| [cut.id, cut.state] }, wanted]
+
       # @return [Array<Cutting::Cut>] every cut that the job wants of the cloth
-      def cuts = @cuts ||= C::Demand.of(reckonings, cloth)
+      def cuts = @cuts ||= CUTS.fetch(wanted_key) { C::Demand.of(reckonings, cloth) }
 
       # @return [Array<Store::Records::PlanCut>]
       def made = kept_cuts.select { |cut| cut.state == "cut" }
@@ -58,15 +66,15 @@ module EarnestFold
       def held_back = on_shelf.reject { |record| record.piece.usable?(cloth) }
 
       # @return [Reckoning::Cloth] with what there is of it
-      def stock = cloth.with(pieces: pieces.map { |record| record.piece.from(record.begins(sheet.job.id)) })
+      def stock = @stock ||= cloth.with(pieces: pieces.map { |record| record.piece.from(record.begins(sheet.job.id)) })
 
       def stock? = pieces.any?
 
       # @return [Cutting::Plan, nil] of what is still to be cut; nil where there is nothing to cut it from
-      def plan = stock? ? planned(wishes) : nil
+      def plan = @plan ||= stock? ? planned(wishes) : nil
 
       # @return [Cutting::Plan, nil] the same without pins and preferences
-      def best = (stock? && !wishes.none?) ? planned(C::Wishes.of(batches: wishes.batches)) : plan
+      def best = @best ||= (stock? && !wishes.none?) ? planned(C::Wishes.of(batches: wishes.batches)) : plan
 
       # @return [Cutting::Wishes] as far as they still make sense
       def wishes
@@ -102,7 +110,7 @@ module EarnestFold
       def seen = pieces.to_h { |record| [record.id, record.version] }
 
       # @return [Array<Cutting::Leftover>] what the plan leaves over
-      def leftovers = @leftovers ||= plan ? C::Leftovers.of(stock, plan, slit: C::Demand.slit(reckonings, cloth)) : []
+      def leftovers = @leftovers ||= plan ? LEFTOVERS.fetch(key) { C::Leftovers.of(stock, plan, slit: C::Demand.slit(reckonings, cloth)) } : []
 
       # @return [Array<Reckoning::SmallPartOfJob>] to be cut from it
       def small_parts = C::PartsWanted.by_cloth(sheet.small_parts, reckonings).fetch(cloth.id, [])
@@ -120,9 +128,7 @@ module EarnestFold
       def same?(one, other) = [one.treatment, one.curtain, one.number] == [other.treatment, other.curtain, other.number]
 
       def planned(wishes)
-        PLANS.fetch([sheet.entries.map { |entry| entry.reckoned.key }, cloth.id, sheet.unit, pieces.map { |one| [one.id, one.version, one.begins(sheet.job.id)] }, made.map(&:id), wishes]) do
-          C::Planner.new(stock, left, wishes).plan
-        end
+        PLANS.fetch([key, wishes.none?]) { C::Planner.new(stock, left, wishes).plan }
       end
 
       # A treatment that was begun in one batch goes on in it.

@@ -22,10 +22,10 @@ module EarnestFold
       end
 
       # @return [String] PDF
-      def tickets
-        every = strips.flat_map { |_, _, cuts, label| cuts.map { |placed, _| [placed, label] } }
-        D::TicketsPdf.new(Words.say("tickets.title", cloth: cloth.name), every.each_with_index.map { |(placed, label), index| ticket(placed, label, index + 1) }).render
-      end
+      def tickets = D::TicketsPdf.new(tickets_title, every_ticket).render
+
+      # @return [String] SVG
+      def tickets_drawn = Drawings::TicketSheet.new(every_ticket.map(&:lines), says: tickets_title).to_s
 
       # What a job must have bought.
       # @param sheet [CuttingSheet]
@@ -84,6 +84,13 @@ module EarnestFold
       def name(cut)
         words = Words.say("cuts.name", hand: cut.curtain.split(", ").map { |hand| Words.hand(hand) }.join(" + "), number: cut.number)
         (cut.phase == "B") ? "#{words} · B" : words
+      end
+
+      def tickets_title = Words.say("tickets.title", cloth: cloth.name)
+
+      def every_ticket
+        every = strips.flat_map { |_, _, cuts, label| cuts.map { |placed, _| [placed, label] } }
+        every.each_with_index.map { |(placed, label), index| ticket(placed, label, index + 1) }
       end
 
       def ticket(placed, label, number)

@@ -48,7 +48,8 @@ module EarnestFold
         end
 
         def self.plans(app)
-          {"plan.pdf" => ["application/pdf", :pdf.to_proc], "plan.svg" => ["image/svg+xml", :svg.to_proc], "tickets.pdf" => ["application/pdf", :tickets.to_proc]}.each do |file, (type, made)|
+          {"plan.pdf" => ["application/pdf", :pdf.to_proc], "plan.svg" => ["image/svg+xml", :svg.to_proc], "tickets.pdf" => ["application/pdf", :tickets.to_proc],
+           "tickets.svg" => ["image/svg+xml", :tickets_drawn.to_proc]}.each do |file, (type, made)|
             app.get("/jobs/:id/cutting/:cloth/#{file}") do |id, cloth|
               cutting = planned(id, cloth)
               filed(type, cutting.sheet, "-#{file}")

@@ -54,9 +54,17 @@ module EarnestFold
 
           def piece_screen(record, form: nil, **more)
             cloths = workroom.cloths.all
-            sheets = workroom.jobs.using(record.cloth_id).map { |job| JobSheet.new(job, cloths, house) }
-            Screens::Piece.new(record, form || piece_form(record, nil), workroom_unit, cloths: cloths, cloth_record: cloths.find { |cloth| cloth.id == record.cloth_id }, history: workroom.shelf.history(record.id), sheets: sheets,
-              batches: workroom.shelf.all(cloths: [record.cloth_id]).reject { |one| one.id == record.id }.map { |one| one.piece.batch }, **more)
+            cloth = cloths.find { |one| one.id == record.cloth_id }
+            Screens::Piece.new(record, form || piece_form(record, nil), workroom_unit, cloths: cloths, cloth_record: cloth, history: workroom.shelf.history(record.id), sheets: concerned(record, cloth, cloths),
+              batches: workroom.shelf.all(cloths: [record.cloth_id]).reject { |one| one.id == record.id }.map { |one| one.piece.batch }, back: station_before, **more)
+          end
+
+          # @return [Array<JobSheet>] the jobs that use the cloth, where the piece differs from it
+          def concerned(record, cloth, cloths)
+            made = JobSheet.cloth(cloth, workroom_unit)
+            return [] if made.nil? || record.piece.delivery(made).differences.none? { |one| one.stops || one.name == :width }
+
+            workroom.jobs.using(record.cloth_id).map { |job| JobSheet.new(job, cloths, house) }
           end
 
           def piece_form(record, typed) = Forms::PieceForm.new(record.spec, record.label, typed, workroom_unit, takings: record.piece.life.takings)
@@ -111,8 +119,10 @@ module EarnestFold
 
           # A flaw may be told on the Cutting station; there one goes back to.
           def back_from_piece(record)
-            params["back"].to_s.match?(%r{\A/jobs/\d{1,9}/treatments/\d{1,9}/cutting\z}) ? params["back"] : "/shelf/#{record.id}"
+            station_before || "/shelf/#{record.id}"
           end
+
+          def station_before = params["back"].to_s.match?(%r{\A/jobs/\d{1,9}/treatments/\d{1,9}/cutting\z}) ? params["back"] : nil
 
           def bring_in(file)
             text = (file.is_a?(Hash) && file[:tempfile].respond_to?(:read)) ? file[:tempfile].read(LARGEST_LIST) : ""

@@ -63,15 +63,19 @@ module EarnestFold
 
         # @return [String] SVG
         def drawing(shown)
-          @screen.once(:piece, shown.record.id, shown.record.version, shown.origin, shown.placed, shown.made, colour, @screen.zoom, @screen.touched, titles) do
+          once(:piece, shown.record.id) do
             Drawings::Bolt.new(cloth, shown.piece, shown.placed, unit, colour: colour, zoom: @screen.zoom, marks: marks(shown.placed, shown.made)).to_s
           end
         end
 
         # @return [String] SVG: the whole job on one endless piece
         def endless
-          @screen.once(:endless, cutting.reckoned.cloth.id, cutting.cuts, colour, @screen.touched, titles) { Drawings::Bolt.endless(cutting.reckoned, unit, colour: colour, marks: marks(cutting.reckoned.endless.placed, [])).to_s }
+          once(:endless) { Drawings::Bolt.endless(cutting.reckoned, unit, colour: colour, marks: marks(cutting.reckoned.endless.placed, [])).to_s }
         end
+
+        # What is made of the plan, made once while nothing that it is made of changes.
+        # @yieldreturn [Object]
+        def once(*name, &block) = @screen.once(*name, cutting.key, colour, @screen.zoom, @screen.touched, @screen.sheet.entries.map(&:title), &block)
 
         # @param placed [Array<Reckoning::Cutting::Placed>]
         # @return [Array<Row>]

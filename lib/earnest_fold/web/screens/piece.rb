@@ -10,6 +10,8 @@ module EarnestFold
         # What a difference means for one job.
         Meant = R::Value.define(:job, :effects, :needed)
 
+        # @return [String, nil] the Cutting station that one came from
+        attr_reader :back
         attr_reader :record, :form, :unit, :cloth_record, :cloths, :flaw_typed, :flaw_problems
 
         # @param record [Store::Records::Piece, nil] nil for one that is being received
@@ -21,8 +23,8 @@ module EarnestFold
         # @param sheets [Array<JobSheet>] the jobs that use the cloth
         # @param batches [Array<String>] of its other pieces
         # @param flaw [Forms::FlawForm, nil] one that could not be taken
-        def initialize(record, form, unit, cloths:, cloth_record: nil, history: [], sheets: [], batches: [], notice: nil, flaw: nil)
-          @record, @form, @unit, @cloths, @cloth_record, @history, @sheets, @batches, @notice = record, form, unit, cloths, cloth_record, history, sheets, batches, notice
+        def initialize(record, form, unit, cloths:, cloth_record: nil, history: [], sheets: [], batches: [], notice: nil, flaw: nil, back: nil)
+          @record, @form, @unit, @cloths, @cloth_record, @history, @sheets, @batches, @notice, @back = record, form, unit, cloths, cloth_record, history, sheets, batches, notice, back
           @flaw_typed, @flaw_problems = flaw ? [flaw.typed, flaw.problems] : [{}, {}]
         end
 
@@ -62,8 +64,6 @@ module EarnestFold
 
         # @return [Array<Meant>] what the differences change for the jobs that use the cloth
         def meant
-          return [] if differences.none?(&:stops) && differences.none? { |one| one.name == :width }
-
           @meant ||= @sheets.filter_map do |sheet|
             made = sheet.entries.filter_map(&:reckoning)
             effects = delivery.effects(made)

@@ -9,7 +9,8 @@ module EarnestFold
       PLANS = Store::Remembered.new(200)
       CUTS = Store::Remembered.new(200)
       LEFTOVERS = Store::Remembered.new(200)
-      private_constant :PLANS, :CUTS, :LEFTOVERS
+      KEYS = Store::Remembered.new(400)
+      private_constant :PLANS, :CUTS, :LEFTOVERS, :KEYS
 
       # A piece with its cuts as it is shown: distances from where this job begins on it (`origin`, from the piece's first end).
       # `made` are the cuts that are cut, `kept` the stored cut behind each placed one where there is a plan at the table.
@@ -37,10 +38,10 @@ module EarnestFold
       def reckonings = @reckonings ||= sheet.entries.filter_map(&:reckoning)
 
       # @return [Array] everything that what is wanted depends on
-      def wanted_key = @wanted_key ||= [sheet.entries.map { |entry| entry.reckoned.key }, cloth.id, sheet.unit]
+      def wanted_key = @wanted_key ||= [sheet.key, cloth.id, sheet.unit]
 
-      # @return [Array] everything that the plan and how it is shown depend on
-      def key = @key ||= [wanted_key, records.map { |one| [one.id, one.version, one.used_up, one.reserved] }, taken&.id, kept_cuts.map { |cut| [cut.id, cut.state] }, wanted]
+      # @return [Object] one for everything that the plan and how it is shown depend on
+      def key = @key ||= KEYS.fetch([wanted_key, records.map { |one| [one.id, one.version, one.used_up, one.reserved] }, taken&.id, kept_cuts.map { |cut| [cut.id, cut.state] }, wanted]) { Object.new }
 
       # @return [Array<Cutting::Cut>] every cut that the job wants of the cloth
       def cuts = @cuts ||= CUTS.fetch(wanted_key) { C::Demand.of(reckonings, cloth) }

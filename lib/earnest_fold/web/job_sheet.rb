@@ -31,7 +31,8 @@ module EarnestFold
       TREATMENTS = Store::Remembered.new(1500)
       NEEDS = Store::Remembered.new(200)
       CLOTHS = Store::Remembered.new(500)
-      private_constant :TREATMENTS, :NEEDS, :CLOTHS
+      KEYS = Store::Remembered.new(200)
+      private_constant :TREATMENTS, :NEEDS, :CLOTHS, :KEYS
 
       attr_reader :job, :unit, :cloth_records, :settled
 
@@ -110,10 +111,13 @@ module EarnestFold
         values && Reckoning::Treatment.new(**values, face: nil)
       end
 
+      # @return [Object] one for everything that the job's figures were made from: long keys are compared once
+      def key = @key ||= KEYS.fetch(entries.map { |entry| entry.reckoned.key }) { Object.new }
+
       # @return [Array<Reckoning::ClothReckoning>] the cloths that this job uses
       def cloths_needed
         made = entries.filter_map(&:reckoning)
-        NEEDS.fetch(entries.map { |entry| entry.reckoned.key }) do
+        NEEDS.fetch(key) do
           made.flat_map { |reckoning| reckoning.treatment.cloths }.uniq(&:id).map { |cloth| Reckoning::ClothReckoning.of(cloth, made) }
         end
       end

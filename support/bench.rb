@@ -84,7 +84,11 @@ module Bench
   # is level at the hem, all end on one line or half a repeat from it.
   def stock(seed, repeat, count, pieces, hem: false)
     random = Random.new(seed)
-    kinds = hem ? at_the_hem(random, repeat) : Array.new(12) { [repeat.zero? ? nil : R::Length.mm(random.rand(repeat)), R::Length.mm(1500 + random.rand(1500))] }
+    kinds = if hem
+      at_the_hem(random, repeat)
+    else
+      Array.new(12) { [repeat.zero? ? nil : R::Length.mm(random.rand(repeat)), R::Length.mm(1500 + random.rand(1500))] }
+    end
     cuts = Array.new(count) { |index| kinds[index % 12].then { |start, length| C::Cut.new(treatment: "t#{index % 12}", curtain: "left", number: index, phase: nil, start: start, length: length) } }
     each = (cuts.sum { |cut| cut.length.mm } * 27 / 20 / pieces).to_i
     flaws = Array.new(10) { [random.rand(pieces), random.rand(each - 200)] }.group_by(&:first)

@@ -40,15 +40,29 @@ PICTURES = {
   "house-rules" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/house-rules") }],
   "schools" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/house-rules/schools") }],
   "cloth-phone" => [390, 844, ->(_) { jobs.call("Ticket office", "Cloth") }],
-  "cloth-inches" => [1280, 800, ->(_) { jobs.call("Upper landing", "Cloth") }],
-  "cutting" => [1280, 800, ->(_) { jobs.call("Upper landing", "Cutting") }],
+  "cutting" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Cutting") }],
+  "cutting-touched" => [1280, 800, lambda { |page|
+    jobs.call("Residents' lounge", "Cutting")
+    page.find(".bolt a", text: "R 2 B", match: :first).click
+    page.has_selector?(".touched .strip.here")
+    page.execute_script("window.scrollTo(0, 0)")
+  }],
+  "shelf" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/shelf") }],
+  "piece" => [1280, 800, lambda { |page|
+    page.visit("#{ADDRESS}/shelf")
+    page.click_link("J1")
+  }],
+  "table" => [1280, 800, lambda { |page|
+    jobs.call("Residents' lounge", "Cutting")
+    page.click_button("Take this plan to the table", match: :first)
+    page.click_button("It is cut")
+    page.has_selector?(".table-head p", text: "1 of 8 cut")
+  }],
   "ticket" => [1280, 800, lambda { |page|
     jobs.call("Ticket office", "Cutting")
     page.click_link("Cut ticket for the table")
   }],
-  "cloths" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/cloths") }],
-  "cloth-new" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/cloths/new") }],
-  "keys" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/keys") }]
+  "cloths" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/cloths") }]
 }.freeze
 
 (wanted.empty? ? PICTURES.keys : wanted).each do |name|

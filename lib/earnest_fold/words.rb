@@ -156,13 +156,10 @@ module EarnestFold
     # @param hand [String] "left", "panel 2"
     def hand(hand) = say("hands.#{hand.split.first}", number: hand[/\d+/])
 
-    # What is longer is cloth still, and no offcut.
-    LONG_LEFTOVER = R::Length.mm(2500)
-
     # @param leftover [Reckoning::Cutting::Leftover]
     # @return [String] what it still makes: "2 tiebacks, 14 patches"
     def uses(leftover)
-      return say("leftovers.cloth") if leftover.along > LONG_LEFTOVER
+      return say("leftovers.cloth") if leftover.along > R::Cutting::Uses::LONG
 
       made = R::Cutting::Uses.of(leftover)
       made.empty? ? say("leftovers.nothing") : made.map { |kind, count| say("leftovers.makes.#{kind}", count: count) }.join(", ")

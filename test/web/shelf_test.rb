@@ -50,6 +50,15 @@ class ShelfPagesTest < WebTest
     refute_match(/reckoned with 137/, text)
   end
 
+  def test_a_piece_that_came_short_says_which_job_it_is_short_for
+    piece = piece_named("R1")
+    send_form("/shelf/#{piece.id}", "version" => piece.version.to_s, "label" => "R1", "delivered" => "25 m", "measured" => "3 m", "pattern_start" => "22 cm")
+    assert_equal 422, last_response.status, "its flaws lie beyond"
+    workroom.shelf.update(piece.id, {"delivered" => "25 m", "measured" => "3 m"}, version: piece.version)
+    get "/shelf/#{piece.id}"
+    assert_match(/Residents' lounge: needs .* All pieces of it together are 21.43 m: not enough/, text.gsub(/\s+/, " "))
+  end
+
   def test_a_piece_can_be_cut_all_the_same
     piece = piece_named("J1")
     send_form("/shelf/#{piece.id}/settle", "version" => piece.version.to_s, "how" => "piece")

@@ -38,7 +38,7 @@ module EarnestFold
       def initialize(cloth, piece, placed, unit, colour:, marks: PLAIN, zoom: 1, around: nil, paper: false)
         @cloth, @piece, @placed, @unit, @colour, @marks, @around, @paper = cloth, piece, placed, unit, colour, marks, around, paper
         @extent = zoom.zero? ? piece.length : extent
-        @row = [zoom.zero? ? @extent : ROW / zoom, @extent].min
+        @row = @extent / (zoom.zero? ? 1 : [(@extent / (ROW / zoom)).round, 1].max)
         @scale = Scale.new((WIDTH - 2 * SIDE) / @row.mm.to_f)
         @name = "#{cloth.id}-#{piece.id}".gsub(/[^\w-]/, "-")
         @svg = Svg.new(WIDTH, rows.size * row_height, says: says, css: "drawing bolt", role: marks.links.empty? ? "img" : "group")
@@ -63,7 +63,7 @@ module EarnestFold
       end
 
       def rows
-        @rows ||= Array.new([(@extent / @row).ceil, 1].max) { |index| @row * index }.select { |from| @around.nil? || (@around.from < from + @row && @around.to > from) }
+        @rows ||= Array.new((@extent / @row).ceil) { |index| @row * index }.select { |from| @around.nil? || (@around.from < from + @row && @around.to > from) }
       end
 
       def row_height = ABOVE + tall + BELOW

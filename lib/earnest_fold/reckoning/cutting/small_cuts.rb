@@ -75,6 +75,9 @@ module EarnestFold
 
       # What small things a leftover still makes: for each kind of small part how many of its usual size, all alike.
       module Uses
+        # What is longer is cloth still, and no offcut.
+        LONG = Length.mm(2500)
+
         # The usual sizes: each kind's own example.
         def self.usual
           @usual ||= SmallParts.map { |kind|

@@ -15,7 +15,7 @@ module EarnestFold
           kept(seen.cutting.leftover, seen.house) if seen.cutting&.leftover
         end
 
-        def self.kept(leftover, house) = (leftover.along >= house.offcut_least) ? {along: leftover.along, across: leftover.across} : nil
+        def self.kept(leftover, house) = leftover.along.between?(house.offcut_least, Cutting::Uses::LONG) ? {along: leftover.along, across: leftover.across} : nil
       end
 
       Rules.register(KeepOffcuts::CODE, KeepOffcuts)

@@ -55,14 +55,15 @@ module EarnestFold
           def piece_screen(record, form: nil, **more)
             cloths = workroom.cloths.all
             cloth = cloths.find { |one| one.id == record.cloth_id }
+            others = workroom.shelf.all(cloths: [record.cloth_id]).reject { |one| one.id == record.id }
             Screens::Piece.new(record, form || piece_form(record, nil), workroom_unit, cloths: cloths, cloth_record: cloth, history: workroom.shelf.history(record.id), sheets: concerned(record, cloth, cloths),
-              batches: workroom.shelf.all(cloths: [record.cloth_id]).reject { |one| one.id == record.id }.map { |one| one.piece.batch }, back: station_before, **more)
+              others: others.map(&:piece), back: station_before, **more)
           end
 
           # @return [Array<JobSheet>] the jobs that use the cloth, where the piece differs from it
           def concerned(record, cloth, cloths)
             made = JobSheet.cloth(cloth, workroom_unit)
-            return [] if made.nil? || record.piece.delivery(made).differences.none? { |one| one.stops || one.name == :width }
+            return [] if made.nil? || record.piece.delivery(made).differences.none? { |one| one.stops || %i[width length].include?(one.name) }
 
             workroom.jobs.using(record.cloth_id).map { |job| JobSheet.new(job, cloths, house) }
           end

@@ -21,10 +21,10 @@ module EarnestFold
         # @param cloth_record [Store::Records::Cloth, nil]
         # @param history [Array<Store::Records::Event>]
         # @param sheets [Array<JobSheet>] the jobs that use the cloth
-        # @param batches [Array<String>] of its other pieces
+        # @param others [Array<Reckoning::Cutting::ShelfPiece>] the other pieces of its cloth
         # @param flaw [Forms::FlawForm, nil] one that could not be taken
-        def initialize(record, form, unit, cloths:, cloth_record: nil, history: [], sheets: [], batches: [], notice: nil, flaw: nil, back: nil)
-          @record, @form, @unit, @cloths, @cloth_record, @history, @sheets, @batches, @notice, @back = record, form, unit, cloths, cloth_record, history, sheets, batches, notice, back
+        def initialize(record, form, unit, cloths:, cloth_record: nil, history: [], sheets: [], others: [], notice: nil, flaw: nil, back: nil)
+          @record, @form, @unit, @cloths, @cloth_record, @history, @sheets, @others, @notice, @back = record, form, unit, cloths, cloth_record, history, sheets, others, notice, back
           @flaw_typed, @flaw_problems = flaw ? [flaw.typed, flaw.problems] : [{}, {}]
         end
 
@@ -71,6 +71,13 @@ module EarnestFold
           end
         end
 
+        # @return [Reckoning::Length] what there is of the cloth, this piece among it
+        def on_shelf = [record.piece, *@others].sum(R::Length::ZERO, &:left)
+
+        # @param meant [Meant]
+        # @return [Boolean] whether the job's cloth is longer than all pieces together
+        def short_for?(meant) = meant.needed && meant.needed.last > on_shelf
+
         # @return [String]
         def difference(one) = Words.say("differences.#{one.name}", wanted: worded(one.wanted), got: worded(one.got))
 
@@ -79,7 +86,7 @@ module EarnestFold
 
         private
 
-        def delivery = @delivery ||= record.piece.delivery(cloth, @batches)
+        def delivery = @delivery ||= record.piece.delivery(cloth, @others.map(&:batch))
 
         def worded(value) = if value.is_a?(R::Length)
                               Words.with_unit(value, unit)

@@ -52,7 +52,7 @@
     if (event.ctrlKey || event.metaKey || event.altKey || event.target.closest("input, select, textarea")) return;
     var ticking = document.querySelector('[data-key="' + event.key + '"]');
     if (ticking && !event.target.closest("button, a, summary")) ticking.click();
-    else if (/^[1-4]$/.test(event.key)) station(Number(event.key));
+    else if (/^[1-6]$/.test(event.key)) station(Number(event.key));
     else if (keys[event.key]) keys[event.key]();
     else return;
     event.preventDefault();
@@ -61,6 +61,51 @@
   document.addEventListener("click", function (event) {
     if (event.target.closest("[data-print]")) window.print();
   });
+
+  // At the bench: the step before and after by arrow keys and by swiping, a screen that stays awake, and what was said while the
+  // line was down, kept and sent later.
+  var bench = document.getElementById("bench");
+
+  if (bench) {
+    document.addEventListener("keydown", function (event) {
+      if (event.target.closest("input, select, textarea")) return;
+      if (event.key === "ArrowLeft") go(bench.dataset.previous);
+      if (event.key === "ArrowRight") go(bench.dataset.next);
+    });
+    var touched = null;
+    bench.addEventListener("touchstart", function (event) { touched = event.changedTouches[0].clientX; }, { passive: true });
+    bench.addEventListener("touchend", function (event) {
+      var by = event.changedTouches[0].clientX - touched;
+      if (Math.abs(by) > 80) go(by > 0 ? bench.dataset.previous : bench.dataset.next);
+    });
+    if (navigator.wakeLock) navigator.wakeLock.request("screen").catch(function () {});
+  }
+
+  var SHELF = "earnest-fold-unsent";
+  function unsent() { return JSON.parse(localStorage.getItem(SHELF) || "[]"); }
+  function keepUnsent(list) { localStorage.setItem(SHELF, JSON.stringify(list)); }
+
+  function sendKept() {
+    var list = unsent();
+    if (!list.length) return;
+    fetch(list[0].to, { method: "POST", headers: { "Content-Type": "application/x-www-form-urlencoded" }, body: list[0].body, redirect: "manual" }).then(function () {
+      keepUnsent(unsent().slice(1));
+      if (unsent().length) sendKept(); else window.location.reload();
+    }).catch(function () {});
+  }
+
+  document.addEventListener("submit", function (event) {
+    var form = event.target;
+    if (!form.matches("form[data-keep]") || navigator.onLine) return;
+    event.preventDefault();
+    var data = new URLSearchParams(new FormData(form));
+    if (event.submitter && event.submitter.name) data.append(event.submitter.name, event.submitter.value);
+    keepUnsent(unsent().concat([{ to: form.action, body: data.toString() }]));
+    form.classList.add("kept-for-later");
+    document.getElementById("kept").hidden = false;
+  });
+  window.addEventListener("online", sendKept);
+  if (navigator.onLine) sendKept();
 
   // A flaw is told by touching the cloth where it begins, and moved by drawing it along; the form beside takes the figures.
   function along(ground, event) {

@@ -35,8 +35,28 @@ class JudgementTest < EarnestFoldTest
     "stands_in_the_way" => [[{"support" => {"projection" => 8}, "wall" => {"handle" => {"stands_off" => 7}}}], [{"support" => {"projection" => 20}, "wall" => {"handle" => {"stands_off" => 7}}}]],
     "flame_public" => [[{"site" => {"public_room" => true}}], [{}]]
   }.freeze
+  NO_HEM = {"making" => {"hem" => {"kind" => "none", "depth" => 0}}}.freeze
+  ONE = {"opening" => {"kind" => "one_way_left"}}.freeze
+  EYED = {"heading" => D::EYELETS, "support" => {"kind" => "pole", "diameter" => 3}}.freeze
+  # At Making and Hanging: changes to the treatment, to the cloth, to the house. What is raised for whatever is made has nothing
+  # beside it that is silent but a window without a cloth.
+  MADE = {
+    "wrap_measured" => [[LINED, {}, {"lining_school" => "bagged"}], [LINED]], "own_line_true" => [[{}], [{}, {}, {"cut_on" => "floor"}]],
+    "creeps" => [[{}, {"creeps" => true}], [{}]], "curls" => [[{}, {"curls" => true}], [{}]], "no_sticky_tape" => [[{}, {"mass" => 120}], [{}, {"mass" => 200}]],
+    "same_direction" => [[LINED], [{}]], "hem_fold_check" => [[{}], [NO_HEM]], "weights_by_hand" => [[{}], [NO_HEM]], "corner_proud" => [[{}], [{}, {}, {"stitching" => "machine"}]],
+    "square_each_width" => [[{"making" => {"widths" => 3}}], [{}]], "sweep_air" => [[LINED], [LINED.merge("making" => {"widths" => 1})]],
+    "lift_dont_pull" => [[{}, {"mass" => 900}, {"lift_limit" => 2}], [{}, {"mass" => 900}, {"lift_limit" => 50}]], "mirror_view" => [[{}], nil],
+    "tape_side" => [[{}], [EYED.merge("heading" => D::EYELETS.except("tape_pitch"))]], "tape_end" => [[{}], [{"heading" => D::PLEATS}]], "cords_knotted" => [[{}], [{"heading" => D::WAVE}]],
+    "try_before_sewing" => [[{}], [{"heading" => D::PLEATS}]], "rope_tape" => [[{}], [{"heading" => D::PLEATS}]], "ring_drawn" => [[EYED], [{}]],
+    "never_crease" => [[{"heading" => {"kind" => "rod_pocket", "fullness" => 2, "frill" => 4, "pocket" => 5}}], [{"heading" => {"kind" => "rod_pocket", "fullness" => 2, "pocket" => 5}}]],
+    "pair_before_sewing" => [[{}], [ONE]], "second_copies_first" => [[{}], [ONE]], "cut_right_layer" => [[{"making" => {"trim" => "to_fullness"}}], [{}]],
+    "hem_wears" => [[{"drop" => {"offset" => 3}}], [{}]], "control_behind" => [[{"wall" => {"cords" => {"from_left" => 3}}}], [{}]],
+    "count_before_hanging" => [[{}], nil], "support_weight" => [[{}], nil], "drill_behind" => [[{}], nil], "tag_it" => [[{}], nil],
+    "cords_kept" => [[{}], [{"heading" => D::WAVE}]], "dress_and_set" => [[{"heading" => D::WAVE}], [{}]],
+    "s_hooks" => [[{"heading" => {"kind" => "webbing", "fullness" => 2}}], [{}]]
+  }.freeze
   # Raised by every measured window until answered; and one that depends on the lining's cloth.
-  APART = %w[support_fitted coated_inside layer_behind].freeze
+  APART = %w[support_fitted coated_inside layer_behind slow_needle no_pinholes].freeze
 
   CASES.each do |code, (raising, silent)|
     define_method(:"test_#{code}") do
@@ -45,6 +65,21 @@ class JudgementTest < EarnestFoldTest
       refute_match(/%\{/, EarnestFold::Words.remark(remark, R::Units::CM))
       refute_includes remarks(*silent).map(&:code), code
     end
+  end
+
+  MADE.each do |code, (raising, silent)|
+    define_method(:"test_#{code}_when_it_is_made") do
+      remark = remarks(*raising).find { |raised| raised.code == code }
+      assert remark, "#{code} is not raised"
+      refute_match(/%\{/, EarnestFold::Words.remark(remark, R::Units::CM))
+      refute_includes remarks(*silent).map(&:code), code if silent
+      refute_includes R::Judgement.of(treatment.treatment, nil).map(&:code), code unless silent
+    end
+  end
+
+  # At Making a line stands at a step that there is.
+  def test_what_is_said_at_making_belongs_to_a_step
+    R::Judgement::Rules.select { |rule| Array(rule::STATION).include?("making") }.each { |rule| assert_includes R::Work::Kinds.names, rule::STEP, rule::CODE }
   end
 
   # At the table: changes to the cut, to the house, to the cloth.
@@ -94,8 +129,9 @@ class JudgementTest < EarnestFoldTest
   def test_a_coated_lining_lies_inside
     made = document(treatment: LINED)
     refute_includes codes(made), "coated_inside"
+    refute_includes codes(made), "slow_needle"
     made["cloths"][1]["coated"] = true
-    assert_includes codes(made), "coated_inside"
+    assert_empty %w[coated_inside slow_needle no_pinholes] - codes(made)
   end
 
   # The sheer behind stands 9 cm off and its folds swing 3 cm; with 2 cm between, the front one needs a return of 14.
@@ -127,7 +163,7 @@ class JudgementTest < EarnestFoldTest
   end
 
   def test_every_rule_has_its_case_and_its_words
-    assert_equal R::Judgement::Rules.map { |rule| rule::CODE }.sort, (CASES.keys + AT_TABLE.keys + APART).sort
+    assert_equal R::Judgement::Rules.map { |rule| rule::CODE }.sort, (CASES.keys + AT_TABLE.keys + MADE.keys + APART).sort
     R::Judgement::Rules.each do |rule|
       assert worded?("judgement.#{rule::CODE}")
       assert EarnestFold::Words.say?("answered.#{rule::CODE}") if rule::MANNER == :ask
@@ -144,9 +180,9 @@ class JudgementTest < EarnestFoldTest
     R::Judgement.of(made.treatment, made, behind: behind).each { |remark| refute_match(/%\{/, EarnestFold::Words.remark(remark, R::Units::CM)) }
   end
 
-  def remarks(treatment, cloth = {})
+  def remarks(treatment, cloth = {}, house = {})
     made = treatment(treatment: treatment, cloth: cloth)
-    R::Judgement.of(made.treatment, made)
+    R::Judgement.of(made.treatment, made, house: R::HouseRules.read(house, R::Units::CM))
   end
 
   def at_table(cut, house = {}, cloth = {})

@@ -50,6 +50,9 @@ module EarnestFold
       # @return [Boolean] whether it is drawn up by cords
       def corded? = false
 
+      # @return [Boolean] whether a tape is sewn on
+      def taped? = false
+
       # @return [Boolean] whether the fullness made can fall short of the fullness asked
       def can_be_thin? = true
 

@@ -3,8 +3,8 @@
 module EarnestFold
   module Reckoning
     # What an experienced maker would say of a treatment: a code, the station at which it speaks, whether it says (:say), asks
-    # (:ask) or cautions people (:caution), and the facts for its words.
-    Remark = Value.define(:code, :station, :manner, :data)
+    # (:ask) or cautions people (:caution), and the facts for its words. At Making, `step` is the step that it belongs to.
+    Remark = Value.define(:code, :station, :step, :manner, :data)
 
     # What the judgement looks at. `reckoning` is nil before the cloth is chosen; `behind` is the next layer towards the glass at
     # the same window, nil where there is none; `house` is what the workroom decides once; `counted` the small parts held
@@ -15,6 +15,12 @@ module EarnestFold
       def lined? = !treatment.lining.nil?
 
       def curtains = reckoning ? reckoning.curtains : []
+
+      # @return [Boolean] whether there is more than one curtain to be alike
+      def pair? = curtains.size > 1
+
+      # @return [Boolean] whether a coated cloth lies between the others
+      def coated? = lined? && treatment.lining.cloth.coated
 
       # @return [Array<Hardware>] none before there are figures
       def hardware = counted || (reckoning ? HardwareCount.of(reckoning, [reckoning], {}) : [])
@@ -56,7 +62,7 @@ module EarnestFold
         return if rule::MANNER == :ask && answers.include?(rule::CODE)
 
         data = rule.call(looked_at)
-        data && Remark.new(code: rule::CODE, station: Array(rule::STATION).first, manner: rule::MANNER, data: data)
+        data && Remark.new(code: rule::CODE, station: Array(rule::STATION).first, step: rule.const_defined?(:STEP) ? rule::STEP : nil, manner: rule::MANNER, data: data)
       end
     end
   end

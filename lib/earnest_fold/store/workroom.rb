@@ -34,6 +34,9 @@ module EarnestFold
       # @return [Plans]
       def plans = Plans.new(self)
 
+      # @return [Bench]
+      def bench = Bench.new(self)
+
       # @return [CuttingWishes]
       def cutting_wishes = CuttingWishes.new(self)
 

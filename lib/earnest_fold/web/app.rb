@@ -49,6 +49,7 @@ module EarnestFold
       register Routes::Treatments
       register Routes::Cutting
       register Routes::Table
+      register Routes::Bench
       register Routes::Shelf
       register Routes::Cloths
       register Routes::Failures

@@ -15,7 +15,7 @@ module EarnestFold
 
       # @param id [String] from the path
       # @return [JobSheet]
-      def sheet(id) = JobSheet.new(workroom.jobs.find(number(id)), workroom.cloths.all, house, workroom.plans.made(number(id)))
+      def sheet(id) = JobSheet.new(workroom.jobs.find(number(id)), workroom.cloths.all, house, workroom.plans.made(number(id)), workroom.bench.done(number(id)))
 
       # @param text [String]
       # @return [Integer]

@@ -6,9 +6,15 @@ module EarnestFold
     # needs of each cloth. Made once a request.
     class JobSheet
       # A treatment as stored, with its window, and its reckoning where it has one; else the problems that stand in the way.
-      # `made` is how many of its cuts were made.
-      Entry = Reckoning::Value.define(:record, :window, :reckoned, :made) do
+      # `made` is how many of its cuts were made, `done` how many of its steps.
+      Entry = Reckoning::Value.define(:record, :window, :reckoned, :made, :done, :house) do
         def id = record.id
+
+        # @return [Array<Reckoning::Work::Step>] the order of making, by the house's schools
+        def steps = reckoned.once(:steps, house) { Reckoning::Work::Order.new(reckoning, house).steps }
+
+        # @return [Boolean] whether every step is done
+        def finished? = reckoning && done.positive? && done >= steps.size
 
         # @return [Boolean] whether everything is cut
         def cut? = reckoning && made >= Reckoning::Cutting::Demand.by_cloth([reckoning]).sum { |_, cuts| cuts.size }
@@ -40,8 +46,9 @@ module EarnestFold
       # @param cloth_records [Array<Store::Records::Cloth>]
       # @param settled [Store::House::Record] what the house has decided
       # @param made [Hash{String => Integer}] cuts made, by treatment
-      def initialize(job, cloth_records, settled, made = {})
-        @job, @settled, @made = job, settled, made
+      # @param done [Hash{Integer => Integer}] steps done, by treatment
+      def initialize(job, cloth_records, settled, made = {}, done = {})
+        @job, @settled, @made, @done = job, settled, made, done
         @unit = house.unit(job.unit)
         @cloth_records = cloth_records
         @records = cloth_records.to_h { |record| [record.id.to_s, record] }
@@ -76,7 +83,7 @@ module EarnestFold
 
       # @return [Array<Entry>] what is put away, unreckoned
       def put_away
-        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoned: Reckoned.new([], nil), made: 0) } }
+        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoned: Reckoned.new([], nil), made: 0, done: 0, house: house) } }
       end
 
       # @return [Array<Entry>] the layers of an entry's window, from the glass to the room
@@ -171,7 +178,7 @@ module EarnestFold
 
       def entry(window, record)
         key = [record.id, record.source, unit, *sources_of_cloths(record.spec)]
-        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, made: @made.fetch(record.id.to_s, 0))
+        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, made: @made.fetch(record.id.to_s, 0), done: @done.fetch(record.id, 0), house: house)
       end
 
       def sources_of_cloths(spec)

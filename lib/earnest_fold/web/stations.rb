@@ -4,7 +4,7 @@ module EarnestFold
   module Web
     # The stations of a job, in the order of the work, and how far each treatment has come at them.
     module Stations
-      NAMES = %w[measure heading cloth cutting].freeze
+      NAMES = %w[measure heading cloth cutting making hanging].freeze
       # Where a check speaks; what isn't named here speaks at the cloth.
       CHECKS = {"readings_spread" => "measure", "carriers_short" => "heading", "fullness_thin" => "cloth"}.freeze
       # Which parts of a document must be readable for a station to be done.
@@ -14,7 +14,11 @@ module EarnestFold
 
       # @param entry [JobSheet::Entry]
       # @return [Symbol] :done, :open, :warned or :stopped
-      def state(station, entry) = entry.reckoned.once(:state, station, (station == "cutting") ? entry.made : 0) { reckon_state(station, entry) }
+      def state(station, entry) = entry.reckoned.once(:state, station, if station == "cutting"
+                                    entry.made
+                                  else
+                                    ((station == "making") ? entry.done : 0)
+                                  end) { reckon_state(station, entry) }
 
       def reckon_state(station, entry)
         return :open if open?(station, entry)
@@ -37,6 +41,8 @@ module EarnestFold
 
       def open?(station, entry)
         return !entry.cut? if station == "cutting"
+        return !entry.finished? if station == "making"
+        return true if station == "hanging"
         return true if NAMES.index(station).positive? && open?(NAMES[NAMES.index(station) - 1], entry)
 
         entry.problems.any? { |problem| PLACES.fetch(station).match?(problem.at) }

@@ -24,6 +24,8 @@ module EarnestFold
 
       def rise(points, _support) = points.eyelet_rise
 
+      def taped? = dictates?
+
       def figures(task, _support)
         eyelets = count(task.flat / (tape_pitch || pitch))
         {eyelets: eyelets, pitch: task.flat / eyelets, first: task.flat / eyelets / 2}

@@ -17,6 +17,8 @@ module EarnestFold
 
       def needed_expression(span) = [pitches(span), "×", pitch]
 
+      def taped? = true
+
       def figures(task, _support)
         count = pitches(task.span)
         {hooks: count + 1, carriers: count - 1, pitch: pitch}

@@ -13,6 +13,8 @@ module EarnestFold
 
       def corded? = true
 
+      def taped? = true
+
       def figures(task, _support)
         {tape_length: task.flat + tape_turn_in * 2, hooks: (task.span.finished_width / hook_spacing).ceil + 1}
       end

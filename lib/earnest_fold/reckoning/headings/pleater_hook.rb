@@ -12,6 +12,8 @@ module EarnestFold
         edge: Declare.count(least: 0, most: 1000), top_turn: Declare.length(Length::ZERO))
       EXAMPLE = {"kind" => KIND, "fullness" => "2.2", "pocket_pitch" => "1.8 cm", "skips" => [3, 3, 3], "edge" => 3, "top_turn" => "2 cm"}.freeze
 
+      def taped? = true
+
       def figures(task, _support)
         pockets = (task.flat / pocket_pitch).floor
         hooks = hooks(pockets, task.span)

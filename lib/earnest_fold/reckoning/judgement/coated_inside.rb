@@ -6,7 +6,8 @@ module EarnestFold
       # The coated side of a blackout lies between the cloths.
       module CoatedInside
         CODE = "coated_inside"
-        STATION = "cloth"
+        STATION = %w[cloth making].freeze
+        STEP = "lock_in_lining"
         MANNER = :say
 
         # @param seen [JudgementCase]

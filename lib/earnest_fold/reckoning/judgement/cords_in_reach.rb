@@ -6,7 +6,7 @@ module EarnestFold
       # Cords and small children.
       module CordsInReach
         CODE = "cords_in_reach"
-        STATION = "measure"
+        STATION = %w[measure hanging].freeze
         MANNER = :caution
 
         # @param seen [JudgementCase]

@@ -6,7 +6,7 @@ module EarnestFold
       # A public room, or a heater or flame near.
       module FlamePublic
         CODE = "flame_public"
-        STATION = "cloth"
+        STATION = %w[cloth hanging].freeze
         MANNER = :caution
 
         # @param seen [JudgementCase]

@@ -6,14 +6,17 @@ module EarnestFold
       # Cloth that frays wants its edges sealed as it is cut.
       module Fraying
         CODE = "fraying"
-        STATION = "cutting"
+        STATION = %w[cutting making].freeze
+        STEP = "lay_out_cuts"
         MANNER = :say
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {cloth: seen.cutting.cloth.name} if seen.cutting&.cloth&.frays
+          {cloth: cloth(seen).name} if cloth(seen)&.frays
         end
+
+        def self.cloth(seen) = seen.cutting ? seen.cutting.cloth : seen.treatment.face
       end
 
       Rules.register(Fraying::CODE, Fraying)

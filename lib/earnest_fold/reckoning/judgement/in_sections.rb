@@ -6,14 +6,18 @@ module EarnestFold
       # A cut longer or wider than the table is marked in sections, the running figures carried on.
       module InSections
         CODE = "in_sections"
-        STATION = "cutting"
+        STATION = %w[cutting making].freeze
+        STEP = "lay_out_cuts"
         MANNER = :say
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          sections(seen.cutting, seen.house) if seen.cutting
+          sections(seen.cutting || laid_out(seen), seen.house) if seen.cutting || seen.reckoning
         end
+
+        # What lies on the table before it is made up.
+        def self.laid_out(seen) = CutCase.new(cloth: seen.treatment.face, length: seen.reckoning.cut_drop, measured: nil, batches: [], first_on_piece: false, first_of_treatment: false, first_on_cloth: false, leftover: nil)
 
         def self.sections(cut, house)
           return {form: :long, length: cut.length, table: house.table_length, sections: (cut.length / house.table_length).ceil} if cut.length > house.table_length

@@ -6,7 +6,7 @@ module EarnestFold
       # Mass over 80 % of what the support carries, or nobody knows what it carries.
       module OverRating
         CODE = "over_rating"
-        STATION = "heading"
+        STATION = %w[heading hanging].freeze
         MANNER = :caution
 
         # @param seen [JudgementCase]

@@ -5,7 +5,7 @@ module EarnestFold
     module Routes
       # The stations of a treatment.
       module Treatments
-        SCREENS = {"measure" => Screens::Measure, "heading" => Screens::Heading, "cloth" => Screens::Cloth, "cutting" => Screens::Cutting}.freeze
+        SCREENS = {"measure" => Screens::Measure, "heading" => Screens::Heading, "cloth" => Screens::Cloth, "cutting" => Screens::Cutting, "making" => Screens::Making, "hanging" => Screens::Hanging}.freeze
 
         def self.registered(app)
           app.helpers(Desk)
@@ -31,7 +31,7 @@ module EarnestFold
             page(:desk, Screens::Compare.new(job, job.fetch(number(treatment))))
           end
 
-          SCREENS.except("cutting").each do |station, screen|
+          SCREENS.slice("measure", "heading", "cloth").each do |station, screen|
             app.get("/jobs/:id/treatments/:treatment/#{station}") do |id, treatment|
               job = sheet(id)
               page(:desk, screen.new(job, job.fetch(number(treatment)), part: params["part"]))

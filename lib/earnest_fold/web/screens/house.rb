@@ -6,7 +6,8 @@ module EarnestFold
       # The house rules: what the workroom decides once, its sets, and what it has on hand.
       class House
         CHOICES = {inch_fraction: {"8" => "house.eighths", "16" => "house.sixteenths"}, selvedges: {"cut_off" => "house.cut_off", "in_seam" => "house.in_seam"},
-                   cutter: {"shears" => "house.shears", "rotary" => "house.rotary", "heat" => "house.heat"}, cut_on: {"table" => "house.table", "floor" => "house.floor"}}.freeze
+                   cutter: {"shears" => "house.shears", "rotary" => "house.rotary", "heat" => "house.heat"}, cut_on: {"table" => "house.table", "floor" => "house.floor"},
+                   making_order: {"hem_first" => "house.hem_first", "heading_first" => "house.heading_first"}, stitching: {"hand" => "house.hand", "machine" => "house.machine"}, lining_school: {"locked_in" => "house.locked_in", "bagged" => "house.bagged"}}.freeze
 
         attr_reader :record, :notice
 

@@ -31,7 +31,7 @@ module EarnestFold
         def silhouette(entry) = sheet.silhouette(entry)
 
         # @yieldreturn [String] the window's card
-        def card(entry, &block) = entry.reckoned.once(:card, job.id, entry.title, entry.window.room, entry.made, layered?(entry), sheet.colour(entry.reckoning&.treatment&.face), &block)
+        def card(entry, &block) = entry.reckoned.once(:card, job.id, entry.title, entry.window.room, entry.made, entry.done, layered?(entry), sheet.colour(entry.reckoning&.treatment&.face), &block)
 
         # @return [Boolean] whether its window has more than one layer
         def layered?(entry) = entry.window.treatments.count { |record| !record.put_away } > 1

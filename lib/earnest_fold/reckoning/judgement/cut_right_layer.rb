@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Judgement
+      # The curtain itself is out of the way when a strip is cut off.
+      module CutRightLayer
+        CODE = "cut_right_layer"
+        STATION = "making"
+        STEP = "trim_to_width"
+        MANNER = :say
+
+        # @param seen [JudgementCase]
+        # @return [Hash, nil]
+        def self.call(seen)
+          {width: seen.curtains.first.cut_width} if seen.reckoning && (seen.treatment.making.trim == "to_fullness" || seen.heading.dictates?)
+        end
+      end
+
+      Rules.register(CutRightLayer::CODE, CutRightLayer)
+    end
+  end
+end

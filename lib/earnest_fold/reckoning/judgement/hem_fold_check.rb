@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Judgement
+      # A hem is measured while it is pressed, both folds.
+      module HemFoldCheck
+        CODE = "hem_fold_check"
+        STATION = "making"
+        STEP = "press_hem"
+        MANNER = :say
+
+        # @param seen [JudgementCase]
+        # @return [Hash, nil]
+        def self.call(seen)
+          fold(seen.treatment.making.hem) if seen.reckoning && seen.treatment.making.hem.taken.positive?
+        end
+
+        def self.fold(hem) = (hem.kind == "double") ? {form: :double, depth: hem.depth, both: hem.depth * 2} : {form: :single, depth: hem.depth}
+      end
+
+      Rules.register(HemFoldCheck::CODE, HemFoldCheck)
+    end
+  end
+end

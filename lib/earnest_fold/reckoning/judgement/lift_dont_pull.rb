@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Judgement
+      # Heavy cloth is lifted to the table, not pulled.
+      module LiftDontPull
+        CODE = "lift_dont_pull"
+        STATION = "making"
+        STEP = "lock_in_lining"
+        MANNER = :caution
+
+        # @param seen [JudgementCase]
+        # @return [Hash, nil]
+        def self.call(seen)
+          {mass: each_mass(seen), limit: seen.house.lift_limit} if seen.reckoning&.mass && each_mass(seen) > seen.house.lift_limit
+        end
+
+        # @return [Rational] kilograms of one curtain, about
+        def self.each_mass(seen) = seen.reckoning.mass / seen.curtains.size
+      end
+
+      Rules.register(LiftDontPull::CODE, LiftDontPull)
+    end
+  end
+end

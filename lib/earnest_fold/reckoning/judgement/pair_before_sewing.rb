@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Judgement
+      # Both curtains are compared before either hem is sewn.
+      module PairBeforeSewing
+        CODE = "pair_before_sewing"
+        STATION = "making"
+        STEP = "compare_hems"
+        MANNER = :say
+
+        # @param seen [JudgementCase]
+        # @return [Hash, nil]
+        def self.call(seen)
+          {tolerance: seen.house.pair_tolerance} if seen.pair? && seen.treatment.making.hem.taken.positive?
+        end
+      end
+
+      Rules.register(PairBeforeSewing::CODE, PairBeforeSewing)
+    end
+  end
+end

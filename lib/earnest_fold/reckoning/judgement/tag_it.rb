@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Judgement
+      # A finished curtain carries its tag.
+      module TagIt
+        CODE = "tag_it"
+        STATION = "hanging"
+        MANNER = :say
+
+        # @param seen [JudgementCase]
+        # @return [Hash, nil]
+        def self.call(seen)
+          {drop: seen.reckoning.finished_drop} if seen.reckoning
+        end
+      end
+
+      Rules.register(TagIt::CODE, TagIt)
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Work
+      # Lining and face sewn together at the sides, right sides together, and turned: the face wraps to the back alike all the way up.
+      module BagLining
+        extend Kind
+
+        CODE = "bag_lining"
+        RANK = 50
+        NEEDS = %w[join_widths trim_to_width hem_lining lock_interlining].freeze
+        TOOLS = %i[pins machine iron].freeze
+
+        # @param work [WorkCase]
+        # @return [Array<Draft>]
+        def self.call(work)
+          return [] unless work.bagged?
+
+          side = work.making.side
+          work.curtains.map { |curtain| draft({wrap: side.depth, seam: side.turn_under, lift: work.reckoning.lining.lining.lift}, curtain: curtain.hand, check: check(:wrap, side.depth, Length.mm(2)), minutes: by_metre(work.reckoning.finished_drop * 2, 6)) }
+        end
+      end
+
+      Kinds.register(BagLining::CODE, BagLining)
+    end
+  end
+end

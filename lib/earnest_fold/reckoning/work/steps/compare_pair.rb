@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Work
+      # The finished curtains compared, both lengths at both edges.
+      module ComparePair
+        extend Kind
+
+        CODE = "compare_pair"
+        RANK = 95
+        NEEDS = %w[sew_hem form_heading put_in_hooks mark_drop].freeze
+        TOOLS = %i[table tape].freeze
+
+        # @param work [WorkCase]
+        # @return [Array<Draft>]
+        def self.call(work)
+          return [] unless work.pair?
+
+          [draft({finished_drop: work.reckoning.finished_drop, tolerance: work.house.pair_tolerance}, check: check(:difference, Length::ZERO, work.house.pair_tolerance), minutes: 5r)]
+        end
+      end
+
+      Kinds.register(ComparePair::CODE, ComparePair)
+    end
+  end
+end

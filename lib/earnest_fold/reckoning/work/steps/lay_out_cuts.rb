@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Work
+      # Every cut laid out, its top marked, its length checked.
+      module LayOutCuts
+        extend Kind
+
+        CODE = "lay_out_cuts"
+        RANK = 10
+        NEEDS = %w[].freeze
+        TOOLS = %i[tape rule].freeze
+
+        # @param work [WorkCase]
+        # @return [Array<Draft>]
+        def self.call(work)
+          made = work.reckoning
+          [draft({cut_drop: made.cut_drop, cuts: made.widths_total}, check: check(:cut_drop, made.cut_drop, Length.mm(2)), minutes: Rational(2 * made.widths_total))]
+        end
+      end
+
+      Kinds.register(LayOutCuts::CODE, LayOutCuts)
+    end
+  end
+end

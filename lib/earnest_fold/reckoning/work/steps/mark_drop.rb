@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Work
+      # The finished drop marked, the same at both edges and at every seam: from the hem up, or from the top down.
+      module MarkDrop
+        extend Kind
+
+        CODE = "mark_drop"
+        RANK = 70
+        NEEDS = %w[lock_in_lining bag_lining].freeze
+        TOOLS = %i[table tape chalk].freeze
+
+        # @param work [WorkCase]
+        # @return [Array<Draft>]
+        def self.call(work)
+          work.curtains.map do |curtain|
+            draft({finished_drop: work.reckoning.finished_drop, top: work.top, spare: work.making.squaring.positive? ? work.making.squaring : nil}, curtain: curtain.hand, check: check(:finished_drop, work.reckoning.finished_drop, Length.mm(3)), minutes: 6r)
+          end
+        end
+
+        def self.needs(house) = NEEDS + ((house.making_order == "heading_first") ? %w[form_heading] : %w[sew_hem])
+
+        def self.rank(house) = (house.making_order == "heading_first") ? 85 : RANK
+      end
+
+      Kinds.register(MarkDrop::CODE, MarkDrop)
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Work
+      # Hooks, gliders or rings counted and put in.
+      module PutInHooks
+        extend Kind
+
+        CODE = "put_in_hooks"
+        RANK = 90
+        NEEDS = %w[form_heading].freeze
+        TOOLS = %i[count].freeze
+
+        # @param work [WorkCase]
+        # @return [Array<Draft>]
+        def self.call(work)
+          work.curtains.filter_map do |curtain|
+            count = curtain.heading[:hooks] || curtain.heading[:rings] or next
+            draft({hooks: count}, curtain: curtain.hand, minutes: Rational(count, 3))
+          end
+        end
+      end
+
+      Kinds.register(PutInHooks::CODE, PutInHooks)
+    end
+  end
+end

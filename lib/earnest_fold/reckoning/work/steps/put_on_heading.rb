@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Work
+      # Tape, buckram or webbing laid on, started as its kind wants it, tried before it is sewn.
+      module PutOnHeading
+        extend Kind
+
+        CODE = "put_on_heading"
+        RANK = 78
+        NEEDS = %w[turn_top].freeze
+        TOOLS = %i[tape pins machine].freeze
+
+        # @param work [WorkCase]
+        # @return [Array<Draft>]
+        def self.call(work)
+          work.curtains.filter_map do |curtain|
+            figures = curtain.heading
+            length = figures[:tape_length] || figures[:buckram_length] or next
+            draft({length: length, pockets: figures[:pockets]}, curtain: curtain.hand, minutes: by_metre(length, 6) + 5)
+          end
+        end
+      end
+
+      Kinds.register(PutOnHeading::CODE, PutOnHeading)
+    end
+  end
+end

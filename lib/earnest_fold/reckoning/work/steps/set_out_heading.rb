@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Work
+      # Where a tape, a cord or hooks dictate the width, the heading is set out before anything is sewn.
+      module SetOutHeading
+        extend Kind
+
+        CODE = "set_out_heading"
+        RANK = 12
+        NEEDS = %w[lay_out_cuts].freeze
+        TOOLS = %i[tape chalk].freeze
+
+        # @param work [WorkCase]
+        # @return [Array<Draft>]
+        def self.call(work)
+          return [] unless work.dictated?
+
+          work.curtains.map do |curtain|
+            draft({flat_width: curtain.flat_width, marks: work.marks(curtain).size}, curtain: curtain.hand, check: check(:flat_width, curtain.flat_width, Length.mm(3)), minutes: 8r)
+          end
+        end
+      end
+
+      Kinds.register(SetOutHeading::CODE, SetOutHeading)
+    end
+  end
+end

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Work
+      # The hem sewn.
+      module SewHem
+        extend Kind
+
+        CODE = "sew_hem"
+        RANK = 60
+        NEEDS = %w[press_hem compare_hems put_in_weights].freeze
+        TOOLS = %i[needle machine].freeze
+
+        # @param work [WorkCase]
+        # @return [Array<Draft>]
+        def self.call(work)
+          hem = work.making.hem
+          return [] if hem.taken.zero?
+
+          each = work.by_hand? ? 14 : 4
+          work.curtains.map { |curtain| draft({hem_depth: hem.depth, flat_width: curtain.flat_width}, curtain: curtain.hand, minutes: by_metre(curtain.flat_width, each) + 4) }
+        end
+
+        def self.rank(house) = (house.making_order == "heading_first") ? 89 : RANK
+      end
+
+      Kinds.register(SewHem::CODE, SewHem)
+    end
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Work
+      # The top folded down on its line.
+      module TurnTop
+        extend Kind
+
+        CODE = "turn_top"
+        RANK = 75
+        NEEDS = %w[lock_in_lining bag_lining turn_sides].freeze
+        TOOLS = %i[iron gauge].freeze
+
+        # @param work [WorkCase]
+        # @return [Array<Draft>]
+        def self.call(work)
+          work.curtains.map { |curtain| draft({top: work.top}, curtain: curtain.hand, minutes: by_metre(curtain.flat_width, 3) + 3) }
+        end
+
+        def self.needs(house) = (house.making_order == "heading_first") ? NEEDS : NEEDS + %w[mark_drop]
+      end
+
+      Kinds.register(TurnTop::CODE, TurnTop)
+    end
+  end
+end

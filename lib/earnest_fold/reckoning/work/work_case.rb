@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Work
+      # What steps are made from: a treatment reckoned, and the house's schools.
+      WorkCase = Value.define(:reckoning, :house) do
+        def treatment = reckoning.treatment
+
+        def heading = treatment.heading
+
+        def making = treatment.making
+
+        def curtains = reckoning.curtains
+
+        # @return [Boolean] whether a second curtain is to be the like of the first
+        def pair? = curtains.size > 1
+
+        def lined? = !reckoning.lining.nil?
+
+        # @return [Boolean] lined, and the lining sewn to the face at the sides
+        def bagged? = lined? && house.lining_school == "bagged"
+
+        def by_hand? = house.stitching == "hand"
+
+        def heading_first? = house.making_order == "heading_first"
+
+        # @return [Boolean] whether a tape, a cord or hooks dictate the flat width
+        def dictated? = heading.dictates? || heading.is_a?(PleaterHook)
+
+        # @return [Length] what the top takes
+        def top = heading.top_allowance(treatment.support)
+
+        # @return [Array<Mark>] where things are set along the heading, from the leading edge
+        def marks(curtain) = heading.marks(curtain.task, curtain.heading)
+      end
+    end
+  end
+end

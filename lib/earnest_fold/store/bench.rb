@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Store
+    # What is said at the bench of a treatment's steps. Nothing is overwritten.
+    class Bench
+      KINDS = %w[done undone measured started stopped].freeze
+      MOST_ENTRIES = 2000
+      # One thing said: of which step (its code and its curtain, "" for all), what, the value as typed where one was measured.
+      Entry = Reckoning::Value.define(:id, :step, :curtain, :kind, :value, :by, :at)
+
+      def initialize(workroom)
+        @workroom = workroom
+      end
+
+      # @param treatment_id [Integer]
+      # @return [Array<Entry>] in the order in which they were said
+      def entries(treatment_id)
+        Store.guard do
+          Store.prepared(:bench_entries, workroom: @workroom.id, treatment: treatment_id) { Store.db[:bench_entries].where(workroom_id: :$workroom, treatment_id: :$treatment).order(:id).limit(MOST_ENTRIES) }
+            .map { |row| Entry.new(**row.slice(*Entry.members)) }
+        end
+      end
+
+      # @param job_id [Integer]
+      # @return [Hash{Integer => Integer}] how many steps are done, by treatment
+      def done(job_id)
+        Store.guard do
+          rows = Store.prepared(:steps_done, workroom: @workroom.id, job: job_id) { last_said }
+          rows.select { |row| row[:kind] == "done" }.map { |row| row[:treatment_id] }.tally
+        end
+      end
+
+      # @param kind [String] one of KINDS
+      # @param value [String, nil] as typed, with its unit
+      # @raise [Missing]
+      def say(treatment_id, step, curtain, kind, value: nil)
+        @workroom.insert(:bench_entries, treatment_id: treatment_id, step: step, curtain: curtain, kind: kind, value: value, by: @workroom.by)
+      end
+
+      private
+
+      # The last that was said of each step being done.
+      def last_said
+        Store.db[:bench_entries].where(Sequel[:bench_entries][:workroom_id] => :$workroom, :kind => %w[done undone])
+          .join(:treatments, workroom_id: Sequel[:bench_entries][:workroom_id], id: Sequel[:bench_entries][:treatment_id]).join(:windows, workroom_id: Sequel[:treatments][:workroom_id], id: Sequel[:treatments][:window_id])
+          .where(Sequel[:windows][:job_id] => :$job).distinct(Sequel[:bench_entries][:treatment_id], :step, :curtain)
+          .order(Sequel[:bench_entries][:treatment_id], :step, :curtain, Sequel.desc(Sequel[:bench_entries][:id])).select(Sequel[:bench_entries][:treatment_id], :kind)
+      end
+    end
+  end
+end

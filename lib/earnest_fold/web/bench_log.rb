@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # What was said of a treatment's steps, step by step: whether each is done, what was measured there, how long it took.
+    class BenchLog
+      R = Reckoning
+      # A clock that ran longer than so many times the usual was forgotten: then the usual counts.
+      FORGOTTEN = 3
+      LEAST_MINUTES = 20
+      # Something measured: as typed, the length, who and when.
+      Reading = R::Value.define(:typed, :length, :by, :at)
+      # Minutes on the clock, whether some were put in for a clock that was forgotten, and since when it runs (nil: it doesn't).
+      Spent = R::Value.define(:minutes, :forgotten, :since)
+
+      # @param entries [Array<Store::Bench::Entry>]
+      # @param now [Time]
+      def initialize(entries, now: Time.now.utc)
+        @of = entries.group_by { |entry| [entry.step, entry.curtain] }
+        @now = now
+      end
+
+      # @param step [Reckoning::Work::Step]
+      def done?(step) = of(step).reverse.find { |entry| %w[done undone].include?(entry.kind) }&.kind == "done"
+
+      # @return [Array<Reading>] the first first
+      def readings(step)
+        of(step).select { |entry| entry.kind == "measured" }.map { |entry| Reading.new(typed: entry.value, length: R::LengthReader.read(entry.value, R::Units::MM), by: entry.by, at: entry.at) }
+      end
+
+      # @return [Spent]
+      def spent(step)
+        usual, minutes, forgotten, since = [step.minutes, LEAST_MINUTES].max, 0r, false, nil
+        of(step).each do |entry|
+          case entry.kind
+          when "started" then since ||= entry.at
+          when "stopped", "done"
+            ran = since ? Rational((entry.at - since).to_i, 60) : 0r
+            forgotten ||= ran > usual * FORGOTTEN
+            minutes += (ran > usual * FORGOTTEN) ? step.minutes : ran
+            since = nil
+          end
+        end
+        Spent.new(minutes: minutes, forgotten: forgotten, since: since)
+      end
+
+      private
+
+      def of(step) = @of.fetch([step.code, step.curtain.to_s], [])
+    end
+  end
+end

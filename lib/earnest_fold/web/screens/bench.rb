@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # One step at the bench, to be read from a metre and a half away.
+      class Bench < Making
+        # Steps that the heading's marks show better than the flat curtain.
+        HEADING = %w[set_out_heading put_on_heading form_heading put_in_hooks].freeze
+        # Steps on which neither shows anything.
+        UNDRAWN = %w[lay_out_cuts press_and_tag].freeze
+
+        # @param asked [String, nil] the step's number
+        # @param typed [String] a measure that could not be read
+        # @param problem [Reckoning::Problem, nil]
+        def initialize(sheet, entry, asked: nil, typed: "", problem: nil, **shown)
+          super(sheet, entry, **shown)
+          @asked, @typed, @problem = asked, typed, problem
+        end
+
+        attr_reader :typed, :problem
+
+        # @return [Reckoning::Work::Step, nil] the one asked for, else the first that isn't done
+        def step = @step ||= steps.find { |one| one.number.to_s == @asked.to_s } || steps.find { |one| !done?(one) } || steps.last
+
+        # @return [Reckoning::Work::Step, nil]
+        def beside(by) = (place = steps.index(step) + by).negative? ? nil : steps[place]
+
+        # @return [Array<Array(String, Object)>] the figures beside the main one
+        def others = step.figures.drop(1).map { |name, value| [Words.say("work_figures.#{name}"), value] }
+
+        def main_label = Words.say("work_figures.#{step.figures.keys.first}")
+
+        # @return [BenchLog::Spent]
+        def spent = @log.spent(step)
+
+        # @return [String, nil] what the last measure means
+        def verdict
+          check, last = step.check, readings(step).last
+          return unless check && last
+
+          apart = (last.length - check.planned).abs
+          return Words.say("making.within", tolerance: check.tolerance, planned: check.planned, unit: unit) if check.fits?(last.length)
+
+          "#{Words.say("making.outside", apart: apart, tolerance: check.tolerance, unit: unit)}. #{Words.say("making.what_then.#{check.name}")}"
+        end
+
+        def right? = step.check.fits?(readings(step).last.length)
+
+        # @return [String, nil] SVG
+        def drawing
+          return if UNDRAWN.include?(step.code)
+
+          curtain = reckoning.curtains.find { |made| made.hand == step.curtain } || reckoning.curtains.first
+          return Drawings::HeadingMarks.new(reckoning.treatment.heading, curtain, unit, colour: colour).to_s if HEADING.include?(step.code) && reckoning.treatment.heading.marks(curtain.task, curtain.heading).any?
+
+          Drawings::FlatCurtain.new(reckoning, curtain, unit, colour: colour).to_s
+        end
+
+        def page_title = "#{title(step)}, #{entry.title}"
+      end
+    end
+  end
+end

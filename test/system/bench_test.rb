@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+require "system_test_helper"
+
+# A curtain made at the bench on a tablet: read from afar, ticked, measured, and nothing lost when the line goes down.
+class BenchInTheBrowserTest < SystemTest
+  def setup
+    super
+    Browser.size(page, 1024, 768)
+  end
+
+  def test_a_whole_curtain_is_made
+    go "Ticket office", "Making"
+    assert_accessible
+    click_on "To the bench"
+    all = find(".table-head p").text[/of (\d+)/, 1].to_i
+    assert_operator page.evaluate_script("parseFloat(getComputedStyle(document.querySelector('.huge b')).fontSize)"), :>=, 64
+    assert_accessible
+    (1..all).each do |number|
+      assert_selector ".table-head p", text: "step #{number} of #{all}"
+      click_on "It is done"
+    end
+    assert_button "It isn't done after all"
+    click_on "Back to Making"
+    assert_selector ".results p", text: "#{all} of #{all}"
+    assert_selector ".steps li.done", count: all
+  end
+
+  def test_the_arrows_turn_the_steps
+    go "Ticket office", "Making"
+    click_on "To the bench"
+    assert_selector ".table-head p", text: "step 1 of"
+    find("body").send_keys(:arrow_right)
+    assert_selector ".table-head p", text: "step 2 of"
+    find("body").send_keys(:arrow_left)
+    assert_selector ".table-head p", text: "step 1 of"
+  end
+
+  def test_a_measure_outside_says_what_can_still_be_done
+    go "Ticket office", "Making"
+    click_link "Mark the drop", match: :first
+    fill_in "value", with: "213.6"
+    click_on "Keep it"
+    assert_selector ".verdict.wrong", text: "a new press line, not a tragedy"
+    fill_in "value", with: "212.9"
+    click_on "Keep it"
+    assert_selector ".verdict.right"
+    assert_text "Measured before: 213.6 cm"
+  end
+
+  # The line goes down between typing and sending: what was typed is kept and sent when it is back.
+  def test_what_was_typed_is_kept_while_the_line_is_down
+    go "Ticket office", "Making"
+    click_link "Mark the drop", match: :first
+    line(down: true)
+    fill_in "value", with: "212.7"
+    click_on "Keep it"
+    assert_text "What you said is kept here and sent as soon as it is back"
+    assert_equal "212.7", find_field("value").value
+    line(down: false)
+    assert_selector ".verdict.right", text: "212.7 cm"
+    assert_equal "[]", page.evaluate_script("localStorage.getItem('earnest-fold-unsent')")
+  end
+
+  private
+
+  def line(down:)
+    page.driver.browser.execute_cdp("Network.enable")
+    page.driver.browser.execute_cdp("Network.emulateNetworkConditions", offline: down, latency: 0, downloadThroughput: -1, uploadThroughput: -1)
+  end
+end

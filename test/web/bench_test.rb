@@ -1,0 +1,138 @@
+# frozen_string_literal: true
+
+require "web_test_helper"
+
+# Making and Hanging through their requests: the order of work, one step at the bench, what was measured and how long it took.
+class BenchTest < WebTest
+  R = EarnestFold::Reckoning
+  Entry = EarnestFold::Store::Bench::Entry
+
+  def test_the_order_of_work_has_the_windows_figures
+    get station(lounge, "making")
+    flat = text.gsub(/\s+/, " ")
+    assert_match(/Steps 0 of 30 about \d+ h \d+ min in all/, flat)
+    assert_match(/Press the hem Left 20.0 The hem's fold line lies 20.0 cm above the raw edge; first press line at 10.0 cm/, flat)
+    assert_match(/Measure while you press, both folds: 10.0 cm, and 20.0 cm/, flat)
+  end
+
+  def test_a_step_is_done_and_the_next_one_comes
+    get bench
+    assert_match(/step 1 of 30 Lay out the cuts cut drop 277.2 cm/, text.gsub(/\s+/, " "))
+    say(1, "done")
+    assert_equal 303, last_response.status
+    follow_redirect!
+    assert_match(/step 2 of 30 Join the widths · Left/, text.gsub(/\s+/, " "))
+    say(1, "undone")
+    get station(lounge, "making")
+    assert_match(/0 of 30/, text)
+    assert_equal %w[done undone], entries.map(&:kind)
+  end
+
+  def test_what_is_measured_is_judged_and_never_overwritten
+    drop = steps.find { |step| step.code == "mark_drop" }
+    say(drop.number, "measured", "value" => "236,1")
+    follow_redirect!
+    assert_match(/236,1 cm : within 0.3 cm of 236.2 cm: right/, text.gsub(/\s+/, " "))
+    say(drop.number, "measured", "value" => "237")
+    get "#{bench}?step=#{drop.number}"
+    assert_match(/237 cm : 0.8 cm off, allowed is 0.3 cm\. Before the hem is sewn this is a new press line/, text.gsub(/\s+/, " "))
+    assert_match(/Measured before: 236,1 cm/, text.gsub(/\s+/, " "))
+    assert_equal ["236,1 cm", "237 cm"], entries.map(&:value)
+  end
+
+  def test_what_cannot_be_read_stays_in_its_field
+    drop = steps.find { |step| step.code == "mark_drop" }
+    say(drop.number, "measured", "value" => "about right")
+    assert_equal 422, last_response.status
+    assert_includes last_response.body, %(value="about right")
+    assert_empty entries
+  end
+
+  def test_a_pair_that_differs_is_told_before_the_hem_is_sewn
+    compare = steps.find { |step| step.code == "compare_hems" }
+    say(compare.number, "measured", "value" => "8 mm")
+    follow_redirect!
+    assert_match(/8 mm : 0.8 cm off, allowed is 0.3 cm\. Find which of the two is off its figure/, text.gsub(/\s+/, " "))
+  end
+
+  def test_all_steps_done_are_told_on_the_tape
+    steps.each { |step| workroom.bench.say(bay.id, step.code, step.curtain.to_s, "done") }
+    get "/jobs/#{lounge.id}"
+    assert_match(%r{class="done" href="/jobs/\d+/treatments/#{bay.id}/making"}, last_response.body)
+  end
+
+  def test_the_house_says_in_which_order
+    workroom.house.update(version: workroom.house.read.version, rules: {"making_order" => "heading_first"})
+    get station(lounge, "making")
+    assert_operator text.index("Form the heading"), :<, text.index("Press the hem")
+  end
+
+  def test_a_clock_that_was_forgotten_counts_as_usual
+    step = steps.first
+    at = Time.utc(2026, 3, 2, 9)
+    log = EarnestFold::Web::BenchLog.new([entry(step, "started", at), entry(step, "stopped", at + 600), entry(step, "started", at + 1000), entry(step, "done", at + 90_000)])
+    assert_equal [10 + step.minutes, true, nil], [log.spent(step).minutes, log.spent(step).forgotten, log.spent(step).since]
+    running = EarnestFold::Web::BenchLog.new([entry(step, "started", at)])
+    assert_equal [0, at], [running.spent(step).minutes, running.spent(step).since]
+  end
+
+  def test_the_clock_at_the_bench
+    say(1, "started")
+    follow_redirect!
+    assert_match(/the clock runs since \d\d:\d\d UTC/, text)
+    say(1, "stopped")
+    get "#{bench}?step=1"
+    assert_match(/Start the clock/, text)
+  end
+
+  def test_hanging_says_what_to_carry_and_what_to_mind
+    get station(lounge, "hanging")
+    flat = text.gsub(/\s+/, " ")
+    assert_match(/Support 284.0 finished drop 236.2/, flat)
+    assert_match(/8 Weights 34 Hooks/, flat)
+    assert_match(/Left leads at its right edge, seen from the room Right leads at its left edge/, flat)
+    assert_match(/Before drilling: cables and pipes/, flat)
+  end
+
+  def test_a_window_without_a_cloth_has_no_steps_yet
+    made = workroom.jobs.add_window(office.id, room: "Yard", name: "", spec: {})
+    %w[making hanging].each do |name|
+      get "/jobs/#{office.id}/treatments/#{made}/#{name}"
+      assert_equal 200, last_response.status
+      assert_match(/Nothing can be (made|hung) yet/, text)
+    end
+    get "/jobs/#{office.id}/treatments/#{made}/bench"
+    assert_equal 404, last_response.status
+  end
+
+  def test_odd_requests_are_refused
+    say(99, "done")
+    assert_equal 404, last_response.status
+    say(1, "burnt")
+    assert_equal 404, last_response.status
+    assert_empty entries
+  end
+
+  def test_queries_do_not_grow_with_what_was_said
+    get bench
+    few = [queries { get bench }, queries { get station(lounge, "making") }]
+    20.times { |index| workroom.bench.say(bay.id, "lay_out_cuts", "", "measured", value: "#{index} cm") }
+    assert_equal few, [queries { get bench }, queries { get station(lounge, "making") }]
+  end
+
+  private
+
+  def lounge = job("Residents' lounge")
+
+  def bay = lounge.treatments.first
+
+  def bench = station(lounge, "bench")
+
+  def entries = workroom.bench.entries(bay.id)
+
+  def steps = EarnestFold::Web::JobSheet.new(lounge, workroom.cloths.all, workroom.house.read).entries.first.steps
+
+  def say(number, said, more = {}) = send_form(bench, "step" => number.to_s, "said" => said, **more)
+
+  def entry(step, kind, at) = Entry.new(id: 1, step: step.code, curtain: step.curtain.to_s, kind: kind, value: nil, by: "", at: at)
+end

@@ -12,11 +12,23 @@ module EarnestFold
       INK, SOFT, LINE = "2b3a42", "56636a", "d8cfbd"
       MARGIN = 48
 
+      # Gives a document the application's fonts.
+      # @param pdf [Prawn::Document]
+      def self.fonts(pdf)
+        pdf.font_families.update("Sans" => {normal: File.join(FONTS, "source-sans-3-regular.ttf"), bold: File.join(FONTS, "source-sans-3-bold.ttf")},
+          "Slab" => {normal: File.join(FONTS, "bitter-semibold.ttf")})
+        pdf.font "Sans", size: 11
+      end
+
+      # What the fonts have no sign for is left out as a question mark, so that one odd letter never loses the paper.
+      # @return [String]
+      def self.printable(text) = text.to_s.gsub(/[^\u0020-\u024f\u2010-\u2026\u2032\u2033\u20ac\u2212\n]/, "?")
+
       # @param title [String]
       # @param about [String] what stands small below it
       def initialize(title, about: "")
         @pdf = Prawn::Document.new(page_size: "A4", margin: MARGIN, info: {Title: title, Creator: "Earnest Fold"})
-        fonts
+        Paper.fonts(@pdf)
         @pdf.fill_color INK
         heading(title, about)
       end
@@ -25,12 +37,13 @@ module EarnestFold
       # @param head [Array<String>]
       # @param rows [Array<Array<String>>]
       # @param right [Array<Integer>] the columns whose figures stand at the right
+      # @param widths [Hash{Integer => Numeric}] of columns that are not as wide as they come
       # @return [self]
-      def table(title, head, rows, right: [])
+      def table(title, head, rows, right: [], widths: {})
         return self if rows.empty?
 
         title(title)
-        @pdf.table([head, *rows].map { |row| row.map { |cell| printable(cell) } }, header: true, width: @pdf.bounds.width) { |made| dress(made, right) }
+        @pdf.table([head, *rows].map { |row| row.map { |cell| printable(cell) } }, header: true, width: @pdf.bounds.width, column_widths: widths) { |made| dress(made, right) }
         self
       end
 
@@ -73,12 +86,6 @@ module EarnestFold
 
       private
 
-      def fonts
-        @pdf.font_families.update("Sans" => {normal: File.join(FONTS, "source-sans-3-regular.ttf"), bold: File.join(FONTS, "source-sans-3-bold.ttf")},
-          "Slab" => {normal: File.join(FONTS, "bitter-semibold.ttf")})
-        @pdf.font "Sans", size: 11
-      end
-
       def title(title)
         @pdf.move_down 14
         @pdf.font("Slab") { @pdf.text printable(title), size: 13 } unless title.empty?
@@ -103,11 +110,10 @@ module EarnestFold
       def dress(made, right)
         made.cells.style(borders: [:bottom], border_color: LINE, border_width: 0.6, padding: [4, 8, 4, 0])
         made.row(0).style(text_color: SOFT, size: 9)
-        right.each { |column| made.column(column).style(align: :right, padding: [4, 0, 4, 8]) }
+        right.each { |column| made.column(column).style(align: :right, padding: [4, 10, 4, 8]) }
       end
 
-      # What the fonts have no sign for is left out as a question mark, so that one odd letter never loses the paper.
-      def printable(text) = text.to_s.gsub(/[^\u0020-\u024f\u2010-\u2026\u2032\u2033\u20ac\u2212\n]/, "?")
+      def printable(text) = Paper.printable(text)
     end
   end
 end

@@ -11,6 +11,7 @@ module EarnestFold
           lists(app)
           sheets(app)
           plans(app)
+          making(app)
         end
 
         def self.documents(app)
@@ -62,6 +63,25 @@ module EarnestFold
               job = sheet(id)
               filed(type, job, "-#{file}")
               made.call(PlanPapers.order(CuttingSheet.of(job, workroom)))
+            end
+          end
+        end
+
+        MAKING = {"work-order.pdf" => :work.to_proc, "strip.pdf" => :strip.to_proc, "hanging-sheet.pdf" => :hanging.to_proc, "tags.pdf" => :tags.to_proc}.freeze
+
+        # Of one treatment, and of a whole job.
+        def self.making(app)
+          MAKING.each do |file, made|
+            app.get("/jobs/:id/treatments/:treatment/#{file}") do |id, treatment|
+              job = sheet(id)
+              filed("application/pdf", job, "-#{file}")
+              made.call(MakingPapers.new(job, [job.fetch(number(treatment))]))
+            end
+
+            app.get("/jobs/:id/#{file}") do |id|
+              job = sheet(id)
+              filed("application/pdf", job, "-#{file}")
+              made.call(MakingPapers.new(job, job.entries))
             end
           end
         end

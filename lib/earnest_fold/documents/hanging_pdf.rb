@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Documents
+    # The hanging sheet: what to carry, the lengths to check, which edges lead, what to mind, and a place for what was measured
+    # when it hung.
+    class HangingPdf
+      # @param title [String]
+      # @param tables [Array<Array(String, Array<Array<String>>)>] heading and rows of two cells
+      # @param cautions [Array<String>]
+      # @param checks [Array<String>] what is measured when it hangs
+      def initialize(title, tables, cautions:, checks:)
+        @title, @tables, @cautions, @checks = title, tables, cautions, checks
+      end
+
+      # @return [String] the file
+      def render
+        paper = Paper.new(Words.say("hanging.sheet", title: @title))
+        @tables.each { |heading, rows| paper.table(heading, ["", ""], rows, right: [1]) }
+        paper.table(Words.say("hanging.mind"), ["", Words.say("hanging.ticked")], @cautions.map { |words| [words, ""] }, widths: {1 => 60})
+        paper.table(Words.say("hanging.final"), ["", Words.say("making.measured")], @checks.map { |words| [words, ""] }, widths: {1 => 90}).render
+      end
+    end
+  end
+end

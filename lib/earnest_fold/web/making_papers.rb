@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # The order of work, the heading, the hanging sheet and the tags of treatments made ready for paper.
+    class MakingPapers
+      D = Documents
+      R = Reckoning
+
+      # @param sheet [JobSheet]
+      # @param entries [Array<JobSheet::Entry>] those that are reckoned
+      def initialize(sheet, entries)
+        @sheet, @entries = sheet, entries.select(&:reckoning)
+      end
+
+      # @return [String] PDF
+      def work = D::WorkPdf.new(@sheet.job.title, @entries.map { |entry| part(entry) }, unit).render
+
+      # @return [String] PDF, full size
+      def strip = D::StripPdf.new(title, @entries.flat_map { |entry| entry.reckoning.curtains.map { |curtain| strip_of(entry, curtain) } }, unit).render
+
+      # @return [String] PDF
+      def hanging
+        screens = @entries.map { |entry| Screens::Hanging.new(@sheet, entry) }
+        D::HangingPdf.new(title, screens.flat_map { |screen| tables(screen) }, cautions: screens.flat_map(&:remarks).map { |remark| Words.remark(remark, unit) }.uniq, checks: screens.flat_map { |screen| checks(screen) }).render
+      end
+
+      # @return [String] PDF
+      def tags = D::TagPdf.new(Words.say("tag.title", title: title), @entries.flat_map { |entry| entry.reckoning.curtains.map { |curtain| tag(entry, curtain) } }).render
+
+      private
+
+      def unit = @sheet.unit
+
+      def title = [@sheet.job.title, *((@entries.size == 1) ? [@entries.first.title] : [])].join(", ")
+
+      def part(entry)
+        screen = Screens::Making.new(@sheet, entry)
+        rows = screen.steps.map { |step| [["#{step.number} #{screen.title(step)}", screen.curtain_of(step)].compact.join(", "), Words.figure(step.main, unit), [screen.does(step), *screen.said(step).map { |remark| Words.remark(remark, unit) }].join("\n")] }
+        D::WorkPdf::Part.new(title: entry.title, about: screen.in_all, rows: rows)
+      end
+
+      # Where a mark has a beginning and an end, both are marked.
+      def strip_of(entry, curtain)
+        heading = entry.reckoning.treatment.heading
+        marks = heading.marks(curtain.task, curtain.heading)
+        hung = marks.any? && marks.all? { |mark| mark.along == :hung }
+        places = marks.flat_map { |mark| [[mark.at, Words.say("marks.short.#{mark.kind}")], *(mark.to ? [[mark.to, Words.say("strip.ends", kind: Words.say("marks.short.#{mark.kind}"))]] : [])] }
+        seams = hung ? [] : curtain.task.seams.map { |seam| [seam, Words.say("strip.seam")] }
+        D::StripPdf::Strip.new(name: "#{entry.title}, #{Words.hand(curtain.hand)}", length: hung ? curtain.finished_width : curtain.flat_width, marks: (places + seams).group_by(&:first).map { |at, same| [at, same.map(&:last).join(" / ")] }.sort_by(&:first), leads: curtain.leads)
+      end
+
+      def tables(screen)
+        [[screen.entry.title, screen.lengths.map { |label, length| [label, Words.with_unit(length, unit)] }], [Words.say("hanging.carry"), screen.carried.map { |label, count| [label, count.to_s] }],
+          [Words.say("hanging.edges"), screen.edges.map { |hand, edge| [hand, edge] }]]
+      end
+
+      def checks(screen) = screen.reckoning.curtains.map { |curtain| Words.say("hanging.check", title: screen.entry.title, hand: Words.hand(curtain.hand), drop: screen.reckoning.finished_drop, unit: unit) }
+
+      def tag(entry, curtain)
+        face = entry.reckoning.treatment.face
+        ["#{entry.title}, #{Words.hand(curtain.hand)}", face.name, Words.say("tag.drop", drop: entry.reckoning.finished_drop, unit: unit), Words.say("tag.maker", name: @sheet.settled.name), Words.say("tag.batch"), Words.say("tag.care")]
+      end
+    end
+  end
+end

@@ -68,7 +68,7 @@ module Bench
       puts format("%-19s %.2f s at most (wanted: 2 and 1); %d of %d proved, the others at most %.2f %% from the bound; %.1f %% less cloth than longest first", name, runs.map(&:first).max,
         runs.count { |run| run[1].proved }, runs.size, runs.map { |run| apart(run[1].length_used, run[1].bound) }.max, runs.sum { |run| apart(run[2], run[1].length_used) } / runs.size)
     end
-    puts format("memory of the process: %.0f MB (wanted: under 500)", File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024.0)
+    puts format("memory of the process: %.0f MB (wanted: under 500)", memory)
     solver
   end
 
@@ -156,6 +156,7 @@ module Bench
       puts format("a screen of a job not looked at since the start: %.1f ms on average", first.sum / first.size)
       report(in_turn(http, jobs))
       rush(address, jobs)
+      papers(http)
       puts format("the largest drawing: %.1f kB (wanted: under 60)", largest_drawing(http, jobs.first) / 1000.0)
     end
   end
@@ -202,6 +203,16 @@ module Bench
     (answer.code == "200") ? (clock - start) * 1000 : abort("#{path} gave #{answer.code}")
   end
 
+  # The order of work of a job of twelve treatments on paper.
+  def papers(http)
+    specs = EarnestFold::Store.workroom.jobs.list(page: 2).first(1).flat_map { |line| EarnestFold::Store.workroom.jobs.find(line.id).treatments.map(&:spec) }.first(12)
+    id = EarnestFold::Store.workroom.jobs.bring_in(title: "Paper", unit: "cm", extras: {}, cloths: {}, windows: specs.each_with_index.map { |spec, index| ["Room", "Window #{index}", [spec]] })
+    puts format("the order of work of 12 treatments as PDF: %.2f s (wanted: under 2); memory of the process: %.0f MB (wanted: under 300)", fetch(http, "/jobs/#{id}/work-order.pdf") / 1000, memory)
+  end
+
+  # @return [Float] the most that the process has held, in MB
+  def memory = File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024.0
+
   def largest_drawing(http, job)
     screens(job).values.flat_map { |path| http.get(path).body.scan(%r{<svg viewBox="0 0 [79].*?</svg>}m) }.map(&:bytesize).max
   end
@@ -233,7 +244,7 @@ module Bench
 
   def screens(job)
     stations = %w[measure heading cloth compare cutting changes].to_h { |name| [name, "#{treatment(job)}/#{name}"] }
-    {"bare page" => "/keys", "jobs" => "/jobs", "job" => "/jobs/#{job.id}", **stations, "table" => "/jobs/#{job.id}/table/#{job.treatments.first.spec["face"]}", "shelf" => "/shelf", "piece" => "/shelf/#{PIECE.call}", "read-back" => "/jobs/#{job.id}/read-back", "cloths" => "/cloths", "house rules" => "/house-rules", "schools" => "/house-rules/schools",
+    {"bare page" => "/keys", "jobs" => "/jobs", "job" => "/jobs/#{job.id}", **stations, "table" => "/jobs/#{job.id}/table/#{job.treatments.first.spec["face"]}", "making" => "#{treatment(job)}/making", "bench step" => "#{treatment(job)}/bench", "hanging" => "#{treatment(job)}/hanging", "shelf" => "/shelf", "piece" => "/shelf/#{PIECE.call}", "read-back" => "/jobs/#{job.id}/read-back", "cloths" => "/cloths", "house rules" => "/house-rules", "schools" => "/house-rules/schools",
      "find" => "/find?q=bay", "archive" => "/jobs/archive", "people" => "/people"}
   end
 

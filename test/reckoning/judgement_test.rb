@@ -41,7 +41,7 @@ class JudgementTest < EarnestFoldTest
   # At Making and Hanging: changes to the treatment, to the cloth, to the house. What is raised for whatever is made has nothing
   # beside it that is silent but a window without a cloth.
   MADE = {
-    "wrap_measured" => [[LINED, {}, {"lining_school" => "bagged"}], [LINED]], "own_line_true" => [[{}], [{}, {}, {"cut_on" => "floor"}]],
+    "wrap_measured" => [[LINED, {}, {"lining_school" => "bagged"}], [LINED]], "own_line_true" => [[LINED, {}, {"lining_school" => "tabled"}], [LINED]],
     "creeps" => [[{}, {"creeps" => true}], [{}]], "curls" => [[{}, {"curls" => true}], [{}]], "no_sticky_tape" => [[{}, {"mass" => 120}], [{}, {"mass" => 200}]],
     "same_direction" => [[LINED], [{}]], "hem_fold_check" => [[{}], [NO_HEM]], "weights_by_hand" => [[{}], [NO_HEM]], "corner_proud" => [[{}], [{}, {}, {"stitching" => "machine"}]],
     "square_each_width" => [[{"making" => {"widths" => 3}}], [{}]], "sweep_air" => [[LINED], [LINED.merge("making" => {"widths" => 1})]],
@@ -75,6 +75,12 @@ class JudgementTest < EarnestFoldTest
       refute_includes remarks(*silent).map(&:code), code if silent
       refute_includes R::Judgement.of(treatment.treatment, nil).map(&:code), code unless silent
     end
+  end
+
+  def test_a_wide_strip_that_is_trimmed_off_is_kept
+    trimmed = {"making" => {"trim" => "to_fullness"}, "support" => {"length" => 150}}
+    assert_includes remarks(trimmed).map(&:code), "keep_offcuts"
+    refute_includes remarks(trimmed, {}, {"offcut_least" => 120}).map(&:code), "keep_offcuts"
   end
 
   # At Making a line stands at a step that there is.

@@ -47,7 +47,7 @@ class WorkOrderTest < EarnestFoldTest
     made = treatment(treatment: {"lining" => {"cloth" => "l", "hem" => {"kind" => "double", "depth" => 5}}})
     R::HouseRules::LINING_SCHOOLS.each do |school|
       codes = codes(made, "lining_school" => school)
-      assert_operator codes.index("hem_lining"), :<, codes.index((school == "bagged") ? "bag_lining" : "lock_in_lining")
+      assert_operator codes.index("hem_lining"), :<, codes.index({"bagged" => "bag_lining", "tabled" => "table_lining"}.fetch(school, "lock_in_lining"))
       assert_operator codes.index("compare_hems"), :<, codes.index("sew_hem")
     end
   end
@@ -110,7 +110,7 @@ class WorkOrderTest < EarnestFoldTest
     assert_equal (1..steps.size).to_a, steps.map(&:number)
     assert_empty ALWAYS - codes - (made.treatment.making.hem.taken.zero? ? %w[press_hem sew_hem] : [])
     codes.each_with_index { |code, place| assert_empty W::Kinds.fetch(code).needs(house) & codes.drop(place), "#{code} comes too soon" }
-    assert_equal made.lining ? 1 : 0, (codes & %w[lock_in_lining bag_lining]).size
+    assert_equal made.lining ? 1 : 0, (codes & %w[lock_in_lining bag_lining table_lining]).size
     steps.each { |step| refute_nil step.main, step.code }
   end
 end

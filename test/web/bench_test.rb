@@ -55,6 +55,43 @@ class BenchTest < WebTest
     assert_match(/8 mm : 0.8 cm off, allowed is 0.3 cm\. Find which of the two is off its figure/, text.gsub(/\s+/, " "))
   end
 
+  def test_curtains_of_a_room_are_compared_as_they_were_made
+    drops = steps.select { |step| step.code == "mark_drop" }
+    say(drops.first.number, "measured", "value" => "236.2")
+    say(drops.last.number, "measured", "value" => "236.8")
+    get station(lounge, "making")
+    assert_match(/They differ by 0.6 cm; 0.3 cm is allowed/, text)
+    say(drops.last.number, "measured", "value" => "236.3")
+    get station(lounge, "making")
+    assert_match(/Alike within 0.3 cm: they differ by 0.1 cm/, text)
+    assert_equal 3, entries.size
+  end
+
+  def test_a_caution_is_seen_to_and_stands_there_all_the_same
+    get station(lounge, "hanging")
+    assert_match(/Before drilling/, text)
+    send_form("/jobs/#{lounge.id}/treatments/#{bay.id}/seen-to", "code" => "drill_behind", "station" => "hanging")
+    assert_equal 303, last_response.status
+    follow_redirect!
+    assert_match(/Before drilling.*seen to \d+ \w+, \d\d:\d\d UTC/m, text)
+    send_form("/jobs/#{lounge.id}/treatments/#{bay.id}/seen-to", "code" => "tag_it")
+    assert_equal 404, last_response.status
+    get "/jobs/#{lounge.id}/treatments/#{bay.id}/making"
+    assert_match(/0 of 30/, text, "a caution is no step")
+  end
+
+  def test_layers_are_hung_from_the_glass_to_the_room
+    get "/jobs/#{job("Ferrymaster's bedroom").id}/treatments/#{job("Ferrymaster's bedroom").treatments.last.id}/hanging"
+    assert_match(/In this order 1 River window, sheer behind 2 River window/, text.gsub(/\s+/, " "))
+  end
+
+  def test_a_curtain_longer_than_the_table_is_worked_in_sections
+    press = steps.find { |step| step.code == "press_hem" }
+    get "#{bench}?step=#{press.number}"
+    assert_match(/Longer than the table: section 1 ends at 300.0 cm, section 2 ends at 399.0 cm, always from the leading edge/, text)
+    assert_includes last_response.body, "face down, ten centimetres to a square"
+  end
+
   def test_all_steps_done_are_told_on_the_tape
     steps.each { |step| workroom.bench.say(bay.id, step.code, step.curtain.to_s, "done") }
     get "/jobs/#{lounge.id}"

@@ -16,7 +16,7 @@ module EarnestFold
       CUT_ON = %w[table floor].freeze
       MAKING_ORDERS = %w[hem_first heading_first].freeze
       STITCHINGS = %w[hand machine].freeze
-      LINING_SCHOOLS = %w[locked_in bagged].freeze
+      LINING_SCHOOLS = %w[locked_in bagged tabled].freeze
       FIELDS = Fields.new(
         layer_gap: Declare.length(Length.mm(20)), clearance: Declare.length(Length.mm(15)), heat_gap: Declare.length(Length.mm(150)),
         fold_unlined: Declare.length(Length.mm(15), least: :over_zero), fold_lined: Declare.length(Length.mm(22), least: :over_zero),

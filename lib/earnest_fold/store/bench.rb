@@ -6,6 +6,8 @@ module EarnestFold
     class Bench
       KINDS = %w[done undone measured started stopped].freeze
       MOST_ENTRIES = 2000
+      # A caution that was seen to stands under its code behind this.
+      CAUTION = "caution:"
       # One thing said: of which step (its code and its curtain, "" for all), what, the value as typed where one was measured.
       Entry = Reckoning::Value.define(:id, :step, :curtain, :kind, :value, :by, :at)
 
@@ -26,8 +28,16 @@ module EarnestFold
       # @return [Hash{Integer => Integer}] how many steps are done, by treatment
       def done(job_id)
         Store.guard do
-          rows = Store.prepared(:steps_done, workroom: @workroom.id, job: job_id) { last_said }
+          rows = Store.prepared(:steps_done, workroom: @workroom.id, job: job_id) { last(%w[done undone]).exclude(Sequel.like(:step, "#{CAUTION}%")).select(Sequel[:bench_entries][:treatment_id], :kind) }
           rows.select { |row| row[:kind] == "done" }.map { |row| row[:treatment_id] }.tally
+        end
+      end
+
+      # @param job_id [Integer]
+      # @return [Array<Array(Integer, Entry)>] what was measured last at each step of each treatment: its id, and the entry
+      def readings(job_id)
+        Store.guard do
+          Store.prepared(:last_readings, workroom: @workroom.id, job: job_id) { last(%w[measured]).select_all(:bench_entries) }.map { |row| [row[:treatment_id], Entry.new(**row.slice(*Entry.members))] }
         end
       end
 
@@ -40,12 +50,12 @@ module EarnestFold
 
       private
 
-      # The last that was said of each step being done.
-      def last_said
-        Store.db[:bench_entries].where(Sequel[:bench_entries][:workroom_id] => :$workroom, :kind => %w[done undone])
+      # The last that was said of each step, of some kinds.
+      def last(kinds)
+        Store.db[:bench_entries].where(Sequel[:bench_entries][:workroom_id] => :$workroom, :kind => kinds)
           .join(:treatments, workroom_id: Sequel[:bench_entries][:workroom_id], id: Sequel[:bench_entries][:treatment_id]).join(:windows, workroom_id: Sequel[:treatments][:workroom_id], id: Sequel[:treatments][:window_id])
           .where(Sequel[:windows][:job_id] => :$job).distinct(Sequel[:bench_entries][:treatment_id], :step, :curtain)
-          .order(Sequel[:bench_entries][:treatment_id], :step, :curtain, Sequel.desc(Sequel[:bench_entries][:id])).select(Sequel[:bench_entries][:treatment_id], :kind)
+          .order(Sequel[:bench_entries][:treatment_id], :step, :curtain, Sequel.desc(Sequel[:bench_entries][:id]))
       end
     end
   end

@@ -44,6 +44,10 @@ module EarnestFold
         Spent.new(minutes: minutes, forgotten: forgotten, since: since)
       end
 
+      # @param code [String] of a caution
+      # @return [Store::Bench::Entry, nil] when it was seen to last
+      def seen_to(code) = @of.fetch(["#{Store::Bench::CAUTION}#{code}", ""], []).last
+
       private
 
       def of(step) = @of.fetch([step.code, step.curtain.to_s], [])

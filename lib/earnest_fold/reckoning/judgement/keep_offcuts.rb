@@ -6,13 +6,24 @@ module EarnestFold
       # An offcut that is long enough still makes something.
       module KeepOffcuts
         CODE = "keep_offcuts"
-        STATION = "cutting"
+        STATION = %w[cutting making].freeze
+        STEP = "trim_to_width"
         MANNER = :say
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          kept(seen.cutting.leftover, seen.house) if seen.cutting&.leftover
+          leftover = seen.cutting ? seen.cutting.leftover : trimmed_off(seen)
+          kept(leftover, seen.house) if leftover
+        end
+
+        # What is trimmed off at the return edge, where the house keeps so narrow a strip.
+        def self.trimmed_off(seen)
+          return unless seen.reckoning && !seen.treatment.sideways?
+
+          curtain = seen.curtains.first
+          across = seen.treatment.width_rule.flat(curtain.widths) - curtain.flat_width
+          Cutting::Leftover.new(kind: :between, piece: "", from: Length::ZERO, along: [seen.reckoning.cut_drop, Cutting::Uses::LONG].min, across: across) if across >= seen.house.offcut_least
         end
 
         def self.kept(leftover, house) = leftover.along.between?(house.offcut_least, Cutting::Uses::LONG) ? {along: leftover.along, across: leftover.across} : nil

@@ -7,13 +7,13 @@ module EarnestFold
       module OwnLineTrue
         CODE = "own_line_true"
         STATION = "making"
-        STEP = "mark_drop"
+        STEP = "table_lining"
         MANNER = :say
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {drop: seen.reckoning.finished_drop} if seen.reckoning && seen.house.cut_on == "table"
+          {drop: seen.reckoning.finished_drop} if seen.reckoning && seen.lined? && seen.house.lining_school == "tabled"
         end
       end
 

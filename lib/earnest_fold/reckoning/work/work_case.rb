@@ -21,6 +21,9 @@ module EarnestFold
         # @return [Boolean] lined, and the lining sewn to the face at the sides
         def bagged? = lined? && house.lining_school == "bagged"
 
+        # @return [Boolean] lined, and the lining laid and trimmed with the face on the table
+        def tabled? = lined? && house.lining_school == "tabled"
+
         def by_hand? = house.stitching == "hand"
 
         def heading_first? = house.making_order == "heading_first"

@@ -10,10 +10,8 @@ module EarnestFold
           app.get("/jobs/:id/treatments/:treatment/making") { |id, treatment| making(Screens::Making, id, treatment, :desk) }
           app.get("/jobs/:id/treatments/:treatment/bench") { |id, treatment| making(Screens::Bench, id, treatment, :bench, asked: params["step"]) }
 
-          app.get("/jobs/:id/treatments/:treatment/hanging") do |id, treatment|
-            job = sheet(id)
-            page(:desk, Screens::Hanging.new(job, job.fetch(number(treatment))))
-          end
+          app.get("/jobs/:id/treatments/:treatment/hanging") { |id, treatment| making(Screens::Hanging, id, treatment, :desk) }
+          app.post("/jobs/:id/treatments/:treatment/seen-to") { |id, treatment| seen_to(id, number(treatment)) }
 
           app.post("/jobs/:id/treatments/:treatment/bench") { |id, treatment| say_at_bench(id, number(treatment)) }
         end
@@ -25,10 +23,21 @@ module EarnestFold
           def making(screen, id, treatment, view, status: 200, **more)
             job = sheet(id)
             entry = job.fetch(number(treatment))
-            shown = screen.new(job, entry, log: BenchLog.new(workroom.bench.entries(entry.id)), **more)
+            room = (screen == Screens::Making) ? {room: workroom.bench.readings(job.job.id)} : {}
+            shown = screen.new(job, entry, log: BenchLog.new(workroom.bench.entries(entry.id)), **room, **more)
             raise Store::Missing, "no steps yet" if view == :bench && shown.steps.empty?
 
             page(view, shown, status: status)
+          end
+
+          # A caution is ticked, and stands there all the same.
+          def seen_to(id, treatment)
+            entry = sheet(id).fetch(treatment)
+            rule = Reckoning::Judgement::Rules[params["code"].to_s]
+            raise Store::Missing, "no such caution" unless rule && rule::MANNER == :caution
+
+            workroom.bench.say(entry.id, "#{Store::Bench::CAUTION}#{rule::CODE}", "", "done")
+            redirect to("/jobs/#{number(id)}/treatments/#{treatment}/#{(params["station"] == "hanging") ? "hanging" : "making"}"), 303
           end
 
           def say_at_bench(id, treatment)

@@ -54,7 +54,16 @@ module EarnestFold
           curtain = reckoning.curtains.find { |made| made.hand == step.curtain } || reckoning.curtains.first
           return Drawings::HeadingMarks.new(reckoning.treatment.heading, curtain, unit, colour: colour).to_s if HEADING.include?(step.code) && reckoning.treatment.heading.marks(curtain.task, curtain.heading).any?
 
-          Drawings::FlatCurtain.new(reckoning, curtain, unit, colour: colour).to_s
+          Drawings::OnTable.new(reckoning, curtain, step, unit, table: house.table_length, colour: colour).to_s if Drawings::OnTable.draws?(step.code)
+        end
+
+        # @return [String, nil] where the table ends under a curtain that is longer, from the leading edge
+        def sections
+          curtain = reckoning.curtains.find { |made| made.hand == step.curtain } || reckoning.curtains.first
+          return if curtain.flat_width <= house.table_length || UNDRAWN.include?(step.code)
+
+          ends = Array.new((curtain.flat_width / house.table_length).ceil) { |index| [house.table_length * (index + 1), curtain.flat_width].min }
+          Words.say("making.sections", sections: ends.each_with_index.map { |to, index| Words.say("making.section", number: index + 1, to: to, unit: unit) }.join(", "))
         end
 
         def page_title = "#{title(step)}, #{entry.title}"

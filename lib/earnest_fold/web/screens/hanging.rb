@@ -7,6 +7,19 @@ module EarnestFold
       class Hanging < Desk
         STATION = "hanging"
 
+        # @param log [BenchLog]
+        def initialize(sheet, entry, log: BenchLog.new([]), **shown)
+          super(sheet, entry, **shown)
+          @log = log
+        end
+
+        # @param remark [Reckoning::Remark]
+        # @return [String, nil] when it was seen to, and by whom
+        def seen_to(remark) = (said = @log.seen_to(remark.code)) && Words.say("making.seen_by", at: said.at.utc.strftime("%-d %b, %H:%M UTC"), by: said.by)
+
+        # @return [Array<JobSheet::Entry>] the layers of the window in the order in which they are hung: from the glass to the room
+        def order = sheet.layers(entry)
+
         # @return [Array<Array(String, Object)>] small parts to carry, counted
         def carried = reckoning ? R::Sundries.of(reckoning).except(:chain, :tape_length, :buckram_length).map { |name, count| [Words.say("sundries.#{name}"), count] } : []
 
@@ -17,7 +30,19 @@ module EarnestFold
         def lengths
           treatment = reckoning.treatment
           [[Words.say("hanging.support"), treatment.support.length], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], [Words.say("hanging.stand_up"), treatment.stand_up],
-            *reckoning.curtains.map { |curtain| [Words.say("hanging.width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
+            *clearance, *reckoning.curtains.map { |curtain| [Words.say("hanging.width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
+        end
+
+        private
+
+        # How far it is to end above what the drop was measured to, or to lie on it.
+        def clearance
+          offset = reckoning.treatment.drop.offset
+          if offset.zero?
+            []
+          else
+            [[Words.say(offset.negative? ? "hanging.clears" : "hanging.lies_on"), offset.abs]]
+          end
         end
       end
     end

@@ -7,7 +7,7 @@ module EarnestFold
       class House
         CHOICES = {inch_fraction: {"8" => "house.eighths", "16" => "house.sixteenths"}, selvedges: {"cut_off" => "house.cut_off", "in_seam" => "house.in_seam"},
                    cutter: {"shears" => "house.shears", "rotary" => "house.rotary", "heat" => "house.heat"}, cut_on: {"table" => "house.table", "floor" => "house.floor"},
-                   making_order: {"hem_first" => "house.hem_first", "heading_first" => "house.heading_first"}, stitching: {"hand" => "house.hand", "machine" => "house.machine"}, lining_school: {"locked_in" => "house.locked_in", "bagged" => "house.bagged"}}.freeze
+                   making_order: {"hem_first" => "house.hem_first", "heading_first" => "house.heading_first"}, stitching: {"hand" => "house.hand", "machine" => "house.machine"}, lining_school: {"locked_in" => "house.locked_in", "bagged" => "house.bagged", "tabled" => "house.tabled"}}.freeze
 
         attr_reader :record, :notice
 

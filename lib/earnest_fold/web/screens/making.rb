@@ -8,11 +8,31 @@ module EarnestFold
         STATION = "making"
         SHARED = %i[hem_depth finished_drop tolerance].freeze
 
+        # Something measured of one curtain, beside the others of the room.
+        Compared = R::Value.define(:title, :hand, :typed, :length)
+
         # @param log [BenchLog]
-        def initialize(sheet, entry, log: BenchLog.new([]), **shown)
+        # @param room [Array<Array(Integer, Store::Bench::Entry)>] what was measured last of the job's treatments
+        def initialize(sheet, entry, log: BenchLog.new([]), room: [], **shown)
           super(sheet, entry, **shown)
-          @log = log
+          @log, @room = log, room
         end
+
+        # @return [Array<Compared>] the finished drops as made of this room's curtains of the same planned drop
+        def compared
+          alike = sheet.entries.select { |other| other.reckoning && other.window.room == entry.window.room && other.reckoning.finished_drop == reckoning.finished_drop }.to_h { |other| [other.id, other.title] }
+          @compared ||= @room.select { |id, said| said.step == "mark_drop" && alike.key?(id) }.map { |id, said| Compared.new(title: alike.fetch(id), hand: Words.hand(said.curtain), typed: said.value, length: R::LengthReader.read(said.value, unit)) }
+        end
+
+        # @return [Reckoning::Length] how far they lie apart
+        def spread = compared.map(&:length).minmax.then { |least, most| most - least }
+
+        # @return [String] whether they are alike, in words
+        def spread_words = Words.say((spread > house.pair_tolerance) ? "making.spread" : "making.alike", spread: spread, tolerance: house.pair_tolerance, unit: unit)
+
+        # @param remark [Reckoning::Remark]
+        # @return [String, nil] when it was seen to, and by whom
+        def seen_to(remark) = (said = @log.seen_to(remark.code)) && Words.say("making.seen_by", at: said.at.utc.strftime("%-d %b, %H:%M UTC"), by: said.by)
 
         # @return [Array<Reckoning::Work::Step>]
         def steps = reckoning ? entry.steps : []

@@ -15,7 +15,7 @@ module EarnestFold
         # @param work [WorkCase]
         # @return [Array<Draft>]
         def self.call(work)
-          return [] unless work.lined? && !work.bagged?
+          return [] unless work.lined? && !work.bagged? && !work.tabled?
 
           lining = work.reckoning.lining.lining
           work.curtains.map { |curtain| draft({lift: lining.lift, inset: lining.inset}, curtain: curtain.hand, check: check(:lift, lining.lift, Length.mm(3)), minutes: by_metre(work.reckoning.finished_drop * (curtain.widths.ceil + 1), 7)) }

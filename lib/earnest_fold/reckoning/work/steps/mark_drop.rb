@@ -9,7 +9,7 @@ module EarnestFold
 
         CODE = "mark_drop"
         RANK = 70
-        NEEDS = %w[lock_in_lining bag_lining].freeze
+        NEEDS = %w[lock_in_lining table_lining bag_lining].freeze
         TOOLS = %i[table tape chalk].freeze
 
         # @param work [WorkCase]

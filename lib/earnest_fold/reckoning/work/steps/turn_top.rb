@@ -9,7 +9,7 @@ module EarnestFold
 
         CODE = "turn_top"
         RANK = 75
-        NEEDS = %w[lock_in_lining bag_lining turn_sides].freeze
+        NEEDS = %w[lock_in_lining table_lining bag_lining turn_sides].freeze
         TOOLS = %i[iron gauge].freeze
 
         # @param work [WorkCase]

@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Drawings
+    # One curtain as it lies on the table for one step: face down, so its leading edge is on the other hand; the table's grid under
+    # it, its sections where it is longer than the table, and the lines that the step is about.
+    class OnTable
+      R = Reckoning
+      WIDTH, HIGHEST = 900, 300
+      MARGIN = {side: 150, top: 40, bottom: 46}.freeze
+      GRID = R::Length.mm(100)
+      # What a step draws, from its figures: lines across from the hem's raw edge or from the top, lines along from both sides.
+      LINES = {
+        "press_hem" => {hem: %i[hem_fold first_press]}, "sew_hem" => {hem: %i[hem_depth]}, "put_in_weights" => {hem: []}, "compare_hems" => {hem: []}, "mark_drop" => {hem: %i[finished_drop], top: %i[top]}, "turn_top" => {top: %i[top]},
+        "turn_sides" => {sides: %i[takes]}, "bag_lining" => {sides: %i[wrap]}, "lock_in_lining" => {sides: %i[inset], hem: %i[lift]}, "table_lining" => {hem: %i[lift finished_drop]}, "join_widths" => {seams: []}, "trim_to_width" => {sides: []},
+        "lock_interlining" => {seams: []}, "compare_pair" => {hem: %i[finished_drop]}, "set_out_heading" => {top: []}
+      }.freeze
+
+      # @return [Boolean] whether the step has anything to be drawn here
+      def self.draws?(code) = LINES.key?(code)
+
+      # @param reckoning [Reckoning::TreatmentReckoning]
+      # @param curtain [Reckoning::Curtain]
+      # @param step [Reckoning::Work::Step]
+      # @param unit [Reckoning::Unit]
+      # @param table [Reckoning::Length] its length
+      # @param colour [String]
+      def initialize(reckoning, curtain, step, unit, table:, colour:)
+        @reckoning, @curtain, @step, @unit, @table, @colour = reckoning, curtain, step, unit, table, colour
+        # Before it is folded the hem's allowance still lies below.
+        @wide, @tall = curtain.flat_width, reckoning.finished_drop + ((step.code == "press_hem") ? reckoning.treatment.making.hem.taken : R::Length::ZERO)
+        @scale = Scale.fitting([WIDTH - 2 * MARGIN[:side], HIGHEST], [@wide, @tall])
+        @svg = Svg.new(WIDTH, MARGIN[:top] + height + MARGIN[:bottom], says: says, css: "drawing on-table")
+      end
+
+      # @return [String]
+      def to_s
+        grid
+        @svg.rect(left, MARGIN[:top], width, height, fill: @colour, class: "cloth face-down")
+        sections
+        LINES.fetch(@step.code).each { |where, names| lines(where, names) }
+        @svg.rect(left, MARGIN[:top], width, height, class: "outline")
+        edges
+        @svg.to_s
+      end
+
+      private
+
+      def says = Words.say("drawings.on_table", hand: @curtain.hand, step: Words.say("work_steps.#{@step.code}.title"))
+
+      def width = @scale[@wide]
+
+      def height = @scale[@tall]
+
+      def left = (WIDTH - width) / 2
+
+      def bottom = MARGIN[:top] + height
+
+      # The table itself, ten centimetres to a square.
+      def grid
+        each = @scale[GRID]
+        path = (0..(WIDTH / each).floor).flat_map { |count| ["M", count * each, 0, "V", bottom + MARGIN[:bottom]] } + (0..((bottom + MARGIN[:bottom]) / each).floor).flat_map { |count| ["M", 0, count * each, "H", WIDTH] }
+        @svg.path(path, class: "grid")
+      end
+
+      # Face down, a left curtain's leading edge lies at the left.
+      def leads_left? = @curtain.leads == :right
+
+      def x(distance) = leads_left? ? left + @scale[distance] : left + width - @scale[distance]
+
+      # From the leading edge, where the table ends.
+      def sections
+        (1...(@wide / @table).ceil).each do |count|
+          at = x(@table * count)
+          @svg.line(at, MARGIN[:top] - 8, at, bottom + 8, class: "section")
+          @svg.text(at, bottom + 22, Words.length(@table * count, @unit), class: "figure", text_anchor: "middle")
+        end
+      end
+
+      def lines(where, names)
+        case where
+        when :hem then names.each_with_index { |name, index| across(name, bottom - @scale[figure(name)], index) }
+        when :top then names.each { |name| across(name, MARGIN[:top] + @scale[figure(name)], 1) }
+        when :sides then names.each { |name| [left + @scale[figure(name)], left + width - @scale[figure(name)]].each { |at| @svg.line(at, MARGIN[:top], at, bottom, class: "step-line") } }
+        when :seams then @curtain.task.seams.each { |seam| seam(seam) }
+        end
+      end
+
+      def figure(name) = @step.figures[name] || R::Length::ZERO
+
+      # Told beside the cloth, one line at the right, the next at the left.
+      def across(name, y, index)
+        at = [y, MARGIN[:top]].max
+        @svg.line(left - 10, at, left + width + 10, at, class: "step-line")
+        x, anchor = index.even? ? [left + width + 16, "start"] : [left - 16, "end"]
+        @svg.text(x, at - 3, Words.say("work_figures.#{name}"), class: "edge", text_anchor: anchor)
+        @svg.text(x, at + 14, Words.length(figure(name), @unit), class: "figure", text_anchor: anchor)
+      end
+
+      def seam(at)
+        [-1.5, 1.5].each { |aside| @svg.line(x(at) + aside, MARGIN[:top], x(at) + aside, bottom, class: "seam") }
+        @svg.text(x(at), MARGIN[:top] - 10, Words.length(at, @unit), class: "figure", text_anchor: "middle")
+      end
+
+      def edges
+        words = [Words.say("drawings.leading_edge"), Words.say("drawings.return_edge")]
+        words.reverse! unless leads_left?
+        @svg.text(left, MARGIN[:top] - 24, words.first, class: "edge", text_anchor: "start")
+        @svg.text(left + width, MARGIN[:top] - 24, words.last, class: "edge", text_anchor: "end")
+        @svg.text(left + width / 2, bottom + 40, Words.say("drawings.face_down"), class: "edge", text_anchor: "middle")
+      end
+    end
+  end
+end

@@ -15,7 +15,7 @@ class MakingPapersTest < WebTest
     pdf = read(station(lounge, "work-order.pdf"))
     words = plain(pdf)
     assert_match(/Orderofwork:Residents'lounge/, words)
-    assert_match(/10Pressthehem,Left20\.0Thehem'sfoldlinelies20\.0cmabovetherawedge/, words)
+    assert_match(/10\+11Pressthehem,(Left,)?20\.0Thehem'sfoldlinelies20\.0cmabovetheraw/, words)
     assert_equal PORTRAIT, pdf.pages.first.page_object[:MediaBox].last(2).map { |side| side.to_f.round(2) }
   end
 

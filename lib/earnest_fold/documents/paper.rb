@@ -43,7 +43,7 @@ module EarnestFold
         return self if rows.empty?
 
         title(title)
-        @pdf.table([head, *rows].map { |row| row.map { |cell| printable(cell) } }, header: true, width: @pdf.bounds.width, column_widths: widths) { |made| dress(made, right) }
+        @pdf.table([head, *rows].map { |row| row.map { |cell| printable(cell) } }, header: true, width: @pdf.bounds.width, column_widths: filled(widths, head.size)) { |made| dress(made, right) }
         self
       end
 
@@ -85,6 +85,12 @@ module EarnestFold
       end
 
       private
+
+      # Where all columns but one are given, that one has the rest: so none has to be measured.
+      def filled(widths, columns)
+        open = (0...columns).to_a - widths.keys
+        (open.size == 1) ? widths.merge(open.first => @pdf.bounds.width - widths.values.sum) : widths
+      end
 
       def title(title)
         @pdf.move_down 14

@@ -4,7 +4,7 @@ module EarnestFold
   module Store
     # Jobs with their windows.
     class Jobs
-      MOST_LISTED = 30
+      MOST_LISTED, MOST_USING = 30, 8
       JOINED = [
         Sequel[:jobs][:id].as(:job_id), :title, :unit, Sequel[:jobs][:version].as(:job_version), Sequel[:jobs][:updated_at], Records.text(:extras, :extras), :notes, :archived,
         Sequel[:windows][:id].as(:window_id), :room, :name, Sequel[:treatments][:id], Records.text(:spec, :spec), Sequel[:treatments][:version], :undoable, :put_away
@@ -40,12 +40,12 @@ module EarnestFold
 
       # @param cloth_id [Integer]
       # @return [Array<Records::Job>] those at work (not in the archive) that use the cloth, the last changed first, at most
-      #   MOST_LISTED, in one question
+      #   MOST_USING, in one question
       def using(cloth_id)
         Store.guard do
           uses = %w[spec->>'face' spec#>>'{lining,cloth}' spec#>>'{interlining,cloth}'].map { |place| Sequel.lit("#{place} = ?", cloth_id.to_s) }.reduce(:|)
           windows = @workroom.rows(:treatments).where(uses).select(:window_id)
-          ids = @workroom.rows(:jobs).where(archived: false, id: @workroom.rows(:windows).where(id: windows).select(:job_id)).order(Sequel.desc(:updated_at)).limit(MOST_LISTED).select(:id)
+          ids = @workroom.rows(:jobs).where(archived: false, id: @workroom.rows(:windows).where(id: windows).select(:job_id)).order(Sequel.desc(:updated_at)).limit(MOST_USING).select(:id)
           rows = joined(@workroom.rows(:jobs).where(Sequel[:jobs][:id] => ids)).order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel[:jobs][:id], *IN_ORDER).all
           rows.chunk_while { |one, other| one[:job_id] == other[:job_id] }.map { |of_job| record(of_job) }
         end

@@ -36,8 +36,14 @@ module EarnestFold
 
       def part(entry)
         screen = Screens::Making.new(@sheet, entry)
-        rows = screen.steps.map { |step| [["#{step.number} #{screen.title(step)}", screen.curtain_of(step)].compact.join(", "), Words.figure(step.main, unit), [screen.does(step), *screen.said(step).map { |remark| Words.remark(remark, unit) }].join("\n")] }
-        D::WorkPdf::Part.new(title: entry.title, about: screen.in_all, rows: rows)
+        alike = screen.steps.chunk_while { |one, other| one.code == other.code && one.figures == other.figures }
+        D::WorkPdf::Part.new(title: entry.title, about: screen.in_all, rows: alike.map { |steps| row(screen, steps) })
+      end
+
+      # Curtains whose figures are the same share a row.
+      def row(screen, steps)
+        first = steps.first
+        [["#{steps.map(&:number).join("+")} #{screen.title(first)}", *steps.filter_map { |step| screen.curtain_of(step) }].join(", "), Words.figure(first.main, unit), [screen.does(first), *screen.said(first).map { |remark| Words.remark(remark, unit) }].join("\n")]
       end
 
       # Where a mark has a beginning and an end, both are marked.

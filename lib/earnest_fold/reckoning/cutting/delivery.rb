@@ -39,19 +39,22 @@ module EarnestFold
         # @param reckonings [Array<TreatmentReckoning>]
         # @return [Array<Effect>] of the treatments that use the cloth
         def effects(reckonings)
-          reckonings.select { |made| made.treatment.cloths.any? { |cloth| cloth.id == @cloth.id } }.map { |made| effect(made) }
+          reckonings.select { |made| uses?(made) }.map { |made| effect(made) }
         end
 
         # @param reckonings [Array<TreatmentReckoning>] of one job
         # @return [Array(Length, Length), nil] its length needed before and after; nil where it can't be made of such cloth
         def needed(reckonings)
-          after = reckonings.map { |made| again(made) }
+          using = reckonings.select { |made| uses?(made) }
+          after = using.map { |made| again(made) }
           return if after.include?(nil)
 
-          [ClothReckoning.of(@cloth, reckonings), ClothReckoning.of(cloth_as_measured, after)].map(&:length_needed)
+          [ClothReckoning.of(@cloth, using), ClothReckoning.of(cloth_as_measured, after)].map(&:length_needed)
         end
 
         private
+
+        def uses?(made) = made.treatment.cloths.any? { |cloth| cloth.id == @cloth.id }
 
         def length = (@measured && @measured != @delivered) ? Difference.new(name: :length, wanted: @delivered, got: @measured, stops: false) : nil
 

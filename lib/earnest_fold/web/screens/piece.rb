@@ -9,6 +9,8 @@ module EarnestFold
         R = Reckoning
         # What a difference means for one job.
         Meant = R::Value.define(:job, :effects, :needed)
+        MEANT = Store::Remembered.new(100)
+        private_constant :MEANT
 
         # @return [String, nil] the Cutting station that one came from
         attr_reader :back
@@ -64,11 +66,7 @@ module EarnestFold
 
         # @return [Array<Meant>] what the differences change for the jobs that use the cloth
         def meant
-          @meant ||= @sheets.filter_map do |sheet|
-            made = sheet.entries.filter_map(&:reckoning)
-            effects = delivery.effects(made)
-            Meant.new(job: sheet, effects: effects, needed: delivery.needed(made)) if effects.any?
-          end
+          @meant ||= @sheets.filter_map { |sheet| MEANT.fetch([sheet.key, cloth_record.source, *record.spec.values_at("width", "repeat")]) { differs_in_kind? ? meant_for(sheet) : needed_by(sheet) } }
         end
 
         # @return [Reckoning::Length] what there is of the cloth, this piece among it
@@ -85,6 +83,19 @@ module EarnestFold
         def history = @history.map { |event| [told(event), event.by, event.at] }
 
         private
+
+        # Width and repeat change what is cut; a length only whether there is enough.
+        def differs_in_kind? = differences.any? { |one| %i[width vertical_repeat].include?(one.name) }
+
+        def meant_for(sheet)
+          made = sheet.entries.filter_map(&:reckoning)
+          Meant.new(job: sheet, effects: delivery.effects(made), needed: delivery.needed(made))
+        end
+
+        def needed_by(sheet)
+          needed = sheet.cloths_needed.find { |made| made.cloth.id == cloth.id }&.length_needed || R::Length::ZERO
+          Meant.new(job: sheet, effects: [], needed: [needed, needed])
+        end
 
         def delivery = @delivery ||= record.piece.delivery(cloth, @others.map(&:batch))
 

@@ -23,16 +23,7 @@ PICTURES = {
   "measure" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Measure") }],
   "measure-phone" => [390, 844, ->(_) { jobs.call("Ticket office", "Measure") }],
   "heading" => [1280, 800, ->(_) { jobs.call("Ticket office", "Heading") }],
-  "heading-hand-pleat" => [1280, 800, lambda { |page|
-    jobs.call("Ticket office", "Heading")
-    page.select("Hand pleat", from: "Heading")
-    page.has_selector?(".heading-marks")
-  }],
   "cloth" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Cloth") }],
-  "cloth-room" => [1280, 800, lambda { |page|
-    jobs.call("Residents' lounge", "Cloth")
-    page.click_link("The room")
-  }],
   "compare" => [1280, 800, lambda { |page|
     jobs.call("Residents' lounge", "Cloth")
     page.click_link("Compare headings, counts, and the cloth run the other way")
@@ -58,10 +49,12 @@ PICTURES = {
     page.click_button("It is cut")
     page.has_selector?(".table-head p", text: "1 of 8 cut")
   }],
-  "ticket" => [1280, 800, lambda { |page|
-    jobs.call("Ticket office", "Cutting")
-    page.click_link("Cut ticket for the table")
+  "making" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Making") }],
+  "bench" => [1280, 800, lambda { |page|
+    jobs.call("Residents' lounge", "Making")
+    page.click_link("Press the hem", match: :first)
   }],
+  "hanging" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Hanging") }],
   "cloths" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/cloths") }]
 }.freeze
 
@@ -72,8 +65,4 @@ PICTURES = {
   session.save_screenshot(File.join(folder, "#{name}.png"))
   puts name
 end
-# The demo house is left as it was.
-jobs.call("Ticket office", "Heading")
-session.select("Pencil pleat", from: "Heading")
-session.has_selector?(".gathers")
 session.quit

@@ -78,18 +78,26 @@
       var by = event.changedTouches[0].clientX - touched;
       if (Math.abs(by) > 80) go(by > 0 ? bench.dataset.previous : bench.dataset.next);
     });
-    if (navigator.wakeLock) navigator.wakeLock.request("screen").catch(function () {});
+    var awake = function () { if (navigator.wakeLock && document.visibilityState === "visible") navigator.wakeLock.request("screen").catch(function () {}); };
+    document.addEventListener("visibilitychange", awake);
+    awake();
   }
 
   var SHELF = "earnest-fold-unsent";
   function unsent() { return JSON.parse(localStorage.getItem(SHELF) || "[]"); }
   function keepUnsent(list) { localStorage.setItem(SHELF, JSON.stringify(list)); }
 
+  // Each in its order, with the token that holds now. What the house can't take is shown and not forgotten in silence.
   function sendKept() {
-    var list = unsent();
+    var list = unsent(), told = document.getElementById("kept");
     if (!list.length) return;
-    fetch(list[0].to, { method: "POST", headers: { "Content-Type": "application/x-www-form-urlencoded" }, body: list[0].body, redirect: "manual" }).then(function () {
+    var body = new URLSearchParams(list[0].body);
+    body.set("authenticity_token", JSON.parse(document.body.getAttribute("hx-headers"))["X-CSRF-Token"]);
+    fetch(list[0].to, { method: "POST", headers: { "Content-Type": "application/x-www-form-urlencoded" }, body: body.toString(), redirect: "manual" }).then(function (answer) {
+      var taken = answer.type === "opaqueredirect" || answer.ok;
+      if (!taken && answer.status !== 404 && answer.status !== 422) { told.hidden = false; return; }
       keepUnsent(unsent().slice(1));
+      if (!taken) { told.textContent = told.dataset.refused + " " + (body.get("value") || ""); told.hidden = false; return; }
       if (unsent().length) sendKept(); else window.location.reload();
     }).catch(function () {});
   }

@@ -156,6 +156,15 @@ module EarnestFold
     # @param hand [String] "left", "panel 2"
     def hand(hand) = say("hands.#{hand.split.first}", number: hand[/\d+/])
 
+    # @param cut [Reckoning::Cutting::Cut]
+    # @return [String] "Left, width 2 · B"
+    def cut(cut) = (cut.phase == "B") ? "#{cut_of(cut.curtain, cut.number)} · B" : cut_of(cut.curtain, cut.number)
+
+    # @param curtain [String] "left", or "left, right" for a width that is slit for both
+    # @param number [Integer] from the leading edge
+    # @return [String] "Left, width 2"
+    def cut_of(curtain, number) = say("cuts.name", hand: curtain.split(", ").map { |one| hand(one) }.join(" + "), number: number)
+
     # @param leftover [Reckoning::Cutting::Leftover]
     # @return [String] what it still makes: "2 tiebacks, 14 patches"
     def uses(leftover)

@@ -62,6 +62,17 @@ class BenchInTheBrowserTest < SystemTest
     assert_equal "[]", page.evaluate_script("localStorage.getItem('earnest-fold-unsent')")
   end
 
+  def test_what_was_kept_and_cannot_be_taken_is_told
+    go "Ticket office", "Making"
+    click_link "Mark the drop", match: :first
+    line(down: true)
+    fill_in "value", with: "about right"
+    click_on "Keep it"
+    assert_text "What you said is kept here"
+    line(down: false)
+    assert_text "say it again: about right"
+  end
+
   private
 
   def line(down:)

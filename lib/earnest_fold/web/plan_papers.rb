@@ -77,14 +77,9 @@ module EarnestFold
 
       def colour = @cutting.sheet.colour(cloth)
 
-      def line(placed, made, index) = D::PlanPdf::Line.new(number: index + 1, name: "#{window(placed.cut)}: #{name(placed.cut)}", from: placed.from, to: placed.to, length: placed.cut.length, done: made)
+      def line(placed, made, index) = D::PlanPdf::Line.new(number: index + 1, name: "#{window(placed.cut)}: #{Words.cut(placed.cut)}", from: placed.from, to: placed.to, length: placed.cut.length, done: made)
 
       def window(cut) = @cutting.sheet.entries.find { |entry| entry.id.to_s == cut.treatment }&.title || Words.say("cuts.gone")
-
-      def name(cut)
-        words = Words.say("cuts.name", hand: cut.curtain.split(", ").map { |hand| Words.hand(hand) }.join(" + "), number: cut.number)
-        (cut.phase == "B") ? "#{words} · B" : words
-      end
 
       def tickets_title = Words.say("tickets.title", cloth: cloth.name)
 
@@ -94,7 +89,7 @@ module EarnestFold
       end
 
       def ticket(placed, label, number)
-        D::TicketsPdf::Ticket.new(number: number.to_s, job: @cutting.sheet.job.title, window: window(placed.cut), name: name(placed.cut), cloth: cloth.name, piece: label, length: Words.with_unit(placed.cut.length, unit),
+        D::TicketsPdf::Ticket.new(number: number.to_s, job: @cutting.sheet.job.title, window: window(placed.cut), name: Words.cut(placed.cut), cloth: cloth.name, piece: label, length: Words.with_unit(placed.cut.length, unit),
           from_to: "#{Words.length(placed.from, unit)} – #{Words.with_unit(placed.to, unit)}")
       end
 

@@ -39,10 +39,7 @@ module EarnestFold
         end
 
         # @return [String] "left, width 2"
-        def cut_name(cut)
-          words = Words.say("cuts.name", hand: cut.curtain.split(", ").map { |hand| Words.hand(hand) }.join(" + "), number: cut.number)
-          (cut.phase == "B") ? "#{words} · B" : words
-        end
+        def cut_name(cut) = Words.cut(cut)
 
         # @param id [String] of a treatment
         # @return [String]

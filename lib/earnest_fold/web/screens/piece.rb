@@ -116,7 +116,7 @@ module EarnestFold
 
         def length(text) = text.include?("mm") ? R::LengthReader.read(text, unit) : Store::Records.length(text)
 
-        def cut_name(data) = data["curtain"] ? Words.say("cuts.name", hand: data["curtain"].split(", ").map { |hand| Words.hand(hand) }.join(" + "), number: data["number"]) : ""
+        def cut_name(data) = data["curtain"] ? Words.cut_of(data["curtain"], data["number"]) : ""
       end
     end
   end

@@ -81,10 +81,7 @@ module EarnestFold
         def title(cut = current) = entry(cut)&.title || Words.say("cuts.gone")
 
         # @return [String] "left, width 2"
-        def name(cut = current)
-          words = Words.say("cuts.name", hand: cut.cut.curtain.split(", ").map { |hand| Words.hand(hand) }.join(" + "), number: cut.cut.number)
-          (cut.cut.phase == "B") ? "#{words} · B" : words
-        end
+        def name(cut = current) = Words.cut(cut.cut)
 
         # @return [Array<Reckoning::Remark>] what an experienced maker would say before this cut
         def remarks

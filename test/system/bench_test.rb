@@ -48,6 +48,17 @@ class BenchInTheBrowserTest < SystemTest
     assert_text "Measured before: 213.6 cm"
   end
 
+  def test_a_pair_that_differs_is_told_before_its_hems_are_sewn
+    go "Ticket office", "Making"
+    click_link "Compare the pair", match: :first
+    fill_in "value", with: "8 mm"
+    click_on "Keep it"
+    assert_selector ".verdict.wrong", text: "Find which of the two is off its figure"
+    fill_in "value", with: "2 mm"
+    click_on "Keep it"
+    assert_selector ".verdict.right"
+  end
+
   # The line goes down between typing and sending: what was typed is kept and sent when it is back.
   def test_what_was_typed_is_kept_while_the_line_is_down
     go "Ticket office", "Making"

@@ -92,6 +92,13 @@ class BenchTest < WebTest
     assert_includes last_response.body, "face down, ten centimetres to a square"
   end
 
+  def test_the_pleat_that_hides_a_seam_is_named
+    get "#{bench}?step=#{steps.find { |step| step.code == "form_heading" }.number}"
+    curtain = EarnestFold::Web::JobSheet.new(lounge, workroom.cloths.all, workroom.house.read).entries.first.reckoning.curtains.first
+    assert_equal curtain.task.seams.size, text.scan(/The seam at \d+\.\d cm (?:lies in pleat \d+|shows between pleats)/).size
+    assert_match(/The seam at 131.0 cm lies in pleat 5/, text)
+  end
+
   def test_all_steps_done_are_told_on_the_tape
     steps.each { |step| workroom.bench.say(bay.id, step.code, step.curtain.to_s, "done") }
     get "/jobs/#{lounge.id}"

@@ -147,6 +147,13 @@ class HouseTest < WebTest
     assert_equal "Unlined", JSON.parse(last_response.body).dig("windows", 0, "treatments", 0, "rules")
   end
 
+  def test_what_the_house_says_of_the_table_and_of_making_is_asked_for
+    get "/house-rules"
+    assert_includes last_response.body, %(name="rules.lift_limit" value="12")
+    assert_includes last_response.body, %(name="rules.table_length" value="300.0")
+    %w[making_order stitching lining_school cutter cut_on].each { |name| assert_includes last_response.body, %(<select id="rules-#{name}") }
+  end
+
   private
 
   def set(name) = workroom.house.read.sets.find { |one| one.name == name }

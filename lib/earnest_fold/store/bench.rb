@@ -16,11 +16,11 @@ module EarnestFold
       end
 
       # @param treatment_id [Integer]
-      # @return [Array<Entry>] in the order in which they were said
+      # @return [Array<Entry>] in the order in which they were said, the last MOST_ENTRIES
       def entries(treatment_id)
         Store.guard do
-          Store.prepared(:bench_entries, workroom: @workroom.id, treatment: treatment_id) { Store.db[:bench_entries].where(workroom_id: :$workroom, treatment_id: :$treatment).order(:id).limit(MOST_ENTRIES) }
-            .map { |row| Entry.new(**row.slice(*Entry.members)) }
+          Store.prepared(:bench_entries, workroom: @workroom.id, treatment: treatment_id) { Store.db[:bench_entries].where(workroom_id: :$workroom, treatment_id: :$treatment).order(Sequel.desc(:id)).limit(MOST_ENTRIES) }
+            .reverse.map { |row| Entry.new(**row.slice(*Entry.members)) }
         end
       end
 

@@ -14,10 +14,8 @@ module EarnestFold
       Spent = R::Value.define(:minutes, :forgotten, :since)
 
       # @param entries [Array<Store::Bench::Entry>]
-      # @param now [Time]
-      def initialize(entries, now: Time.now.utc)
+      def initialize(entries)
         @of = entries.group_by { |entry| [entry.step, entry.curtain] }
-        @now = now
       end
 
       # @param step [Reckoning::Work::Step]

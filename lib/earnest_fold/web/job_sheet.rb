@@ -148,8 +148,11 @@ module EarnestFold
         entry.reckoned.once(:silhouette, colour) { Drawings::Silhouette.new(entry.reckoning, colour).to_s }
       end
 
-      # @return [Array<Integer>] the cloths that any of its treatments uses
-      def cloths_used = job.treatments.flat_map { |made| [made.spec["face"], made.spec.dig("lining", "cloth"), made.spec.dig("interlining", "cloth")] }.compact.uniq.map { |id| Integer(id, 10) }
+      # @return [Array<Integer>] the cloths that any of its treatments or small parts uses
+      def cloths_used
+        of_treatments = job.treatments.flat_map { |made| [made.spec["face"], made.spec.dig("lining", "cloth"), made.spec.dig("interlining", "cloth")] }
+        (of_treatments + job.extras.fetch("small_parts", []).map { |part| part["cloth"] }).compact.uniq.map { |id| Integer(id, 10) }
+      end
 
       # @param pieces [Array<Store::Records::Piece>] of the cloths that it uses
       # @return [Documents::JobWriter::Kept] the job with the cloths that it uses, to be written as a document

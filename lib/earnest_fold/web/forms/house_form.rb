@@ -48,7 +48,11 @@ module EarnestFold
 
         def default(key)
           value = R::HouseRules::FIELDS.fetch(key.to_sym).default
-          value.is_a?(R::Length) ? "#{value.mm.to_i} mm" : value
+          case value
+          when R::Length then "#{value.mm.to_i} mm"
+          when Rational then Words.number(value)
+          else value
+          end
         end
 
         def part_kind(key) = COUNTED.include?(key) ? COUNT : MEASURE

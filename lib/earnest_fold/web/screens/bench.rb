@@ -47,6 +47,15 @@ module EarnestFold
 
         def right? = step.check.fits?(readings(step).last.length)
 
+        # @return [String, nil] which pleat hides each seam, from the leading edge
+        def seams_hidden
+          curtain = reckoning.curtains.find { |made| made.hand == step.curtain }
+          return unless curtain && step.code == "form_heading" && step.figures[:pleats] && curtain.task.seams.any?
+
+          pleats = reckoning.treatment.heading.marks(curtain.task, curtain.heading).select { |mark| mark.kind == :pleat }
+          curtain.task.seams.map { |seam| seam_words(seam, pleats.index { |mark| seam.between?(mark.at, mark.to) }) }.join(" ")
+        end
+
         # @return [String, nil] SVG
         def drawing
           return if UNDRAWN.include?(step.code)
@@ -65,6 +74,8 @@ module EarnestFold
           ends = Array.new((curtain.flat_width / house.table_length).ceil) { |index| [house.table_length * (index + 1), curtain.flat_width].min }
           Words.say("making.sections", sections: ends.each_with_index.map { |to, index| Words.say("making.section", number: index + 1, to: to, unit: unit) }.join(", "))
         end
+
+        def seam_words(seam, pleat) = pleat ? Words.say("making.seam_hidden", at: seam, number: pleat + 1, unit: unit) : Words.say("making.seam_shows", at: seam, unit: unit)
 
         def page_title = "#{title(step)}, #{entry.title}"
       end

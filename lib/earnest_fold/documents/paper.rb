@@ -47,6 +47,20 @@ module EarnestFold
         self
       end
 
+      # Rows of text in columns of fixed widths: a long list is set several times as fast as a {#table}.
+      # @param title [String]
+      # @param head [Array<String>]
+      # @param rows [Array<Array<String>>]
+      # @param widths [Array<Numeric>] of the columns; the last has the rest
+      # @return [self]
+      def list(title, head, rows, widths)
+        title(title)
+        @columns = [*widths, @pdf.bounds.width - widths.sum]
+        listed(head, size: 9, color: SOFT)
+        rows.each { |row| listed(row, size: 10, color: INK) }
+        self
+      end
+
       # @param title [String] what stands above it
       # @param svg [String] as wide as the sheet, its height as it comes
       # @return [self]
@@ -85,6 +99,37 @@ module EarnestFold
       end
 
       private
+
+      # One row with a line below it, on a new page where it might not fit: each text is set only once, so its height is guessed
+      # generously before and known after.
+      def listed(cells, size:, color:)
+        texts = cells.map { |cell| printable(cell) }
+        @pdf.start_new_page if @pdf.cursor < texts.zip(@columns).map { |text, width| guessed(text, width, size) }.max
+        top = @pdf.cursor
+        @pdf.fill_color color
+        tall = set(texts, top, size)
+        @pdf.fill_color INK
+        @pdf.move_cursor_to(top - tall - 8)
+        @pdf.stroke_color LINE
+        @pdf.line_width 0.6
+        @pdf.stroke_horizontal_rule
+      end
+
+      # @return [Numeric] how tall the tallest of them came out
+      def set(texts, top, size)
+        left = 0
+        texts.zip(@columns).map { |text, width|
+          box = Prawn::Text::Box.new(text, document: @pdf, at: [left, top - 4], width: width - 8, size: size)
+          left += width
+          next 0 if text.empty?
+
+          box.render
+          box.height
+        }.max
+      end
+
+      # Letters are never wider than six tenths of their size, on average.
+      def guessed(text, width, size) = text.split("\n").sum { |line| (line.size * size * 0.6 / (width - 8)).ceil } * size * 1.4 + 12
 
       # Where all columns but one are given, that one has the rest: so none has to be measured.
       def filled(widths, columns)

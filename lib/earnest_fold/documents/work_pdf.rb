@@ -18,7 +18,7 @@ module EarnestFold
       # @return [String] the file
       def render
         paper = Paper.new(Words.say("work_paper.title", title: @title), about: Words.say("cuts.figures_in", unit_name: Words.say("units.#{@unit.name}")))
-        @parts.each { |part| paper.table(part.title, %w[step figure do measured].map { |name| Words.say("work_paper.#{name}") }, part.rows.map { |row| [*row, ""] }, right: [1], widths: {0 => 120, 1 => 55, 3 => 70}).note(part.about) }
+        @parts.each { |part| paper.list(part.title, %w[step figure do measured].map { |name| Words.say("work_paper.#{name}") }, part.rows.map { |row| [*row, ""] }, [125, 55, 250]).note(part.about) }
         paper.render
       end
     end

@@ -29,7 +29,7 @@ module EarnestFold
         # @return [Array<Array(String, Reckoning::Length)>] the lengths to check when it hangs
         def lengths
           treatment = reckoning.treatment
-          [[Words.say("hanging.support"), treatment.support.length], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], [Words.say("hanging.stand_up"), treatment.stand_up],
+          [[Words.say("hanging.support"), treatment.support.length], [Words.say("hanging.height"), treatment.drop.readings.min], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], [Words.say("hanging.stand_up"), treatment.stand_up],
             *clearance, *reckoning.curtains.map { |curtain| [Words.say("hanging.width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
         end
 

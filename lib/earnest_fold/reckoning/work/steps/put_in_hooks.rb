@@ -17,9 +17,12 @@ module EarnestFold
         def self.call(work)
           work.curtains.filter_map do |curtain|
             count = curtain.heading[:hooks] || curtain.heading[:rings] or next
-            draft({hooks: count}, curtain: curtain.hand, minutes: Rational(count, 3))
+            draft({hooks: count, pin_setting: pin_setting(work.heading)}, curtain: curtain.hand, minutes: Rational(count, 3))
           end
         end
+
+        # @return [Length, nil] how far below the top edge the pins go
+        def self.pin_setting(heading) = (heading.respond_to?(:pin_setting) && heading.pin_setting.positive?) ? heading.pin_setting : nil
       end
 
       Kinds.register(PutInHooks::CODE, PutInHooks)

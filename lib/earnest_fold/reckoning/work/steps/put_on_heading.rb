@@ -18,9 +18,12 @@ module EarnestFold
           work.curtains.filter_map do |curtain|
             figures = curtain.heading
             length = figures[:tape_length] || figures[:buckram_length] or next
-            draft({length: length, pockets: figures[:pockets]}, curtain: curtain.hand, minutes: by_metre(length, 6) + 5)
+            draft({length: length, turned_in: turn_in(work.heading), pockets: figures[:pockets]}, curtain: curtain.hand, minutes: by_metre(length, 6) + 5)
           end
         end
+
+        # @return [Length, nil] what the tape takes at each end
+        def self.turn_in(heading) = (heading.respond_to?(:tape_turn_in) && heading.tape_turn_in.positive?) ? heading.tape_turn_in : nil
       end
 
       Kinds.register(PutOnHeading::CODE, PutOnHeading)

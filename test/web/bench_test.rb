@@ -80,6 +80,13 @@ class BenchTest < WebTest
     assert_match(/0 of 30/, text, "a caution is no step")
   end
 
+  def test_a_caution_at_cutting_is_seen_to
+    workroom.house.update(version: workroom.house.read.version, rules: {"cutter" => "heat"})
+    send_form("/jobs/#{lounge.id}/treatments/#{bay.id}/seen-to", "code" => "hot_tools", "station" => "cutting")
+    follow_redirect!
+    assert_match(/A heat cutter: glass or metal under the line.*seen to \d+ \w+/m, text)
+  end
+
   def test_layers_are_hung_from_the_glass_to_the_room
     get "/jobs/#{job("Ferrymaster's bedroom").id}/treatments/#{job("Ferrymaster's bedroom").treatments.last.id}/hanging"
     assert_match(/In this order 1 River window, sheer behind 2 River window/, text.gsub(/\s+/, " "))

@@ -37,7 +37,7 @@ module EarnestFold
             raise Store::Missing, "no such caution" unless rule && rule::MANNER == :caution
 
             workroom.bench.say(entry.id, "#{Store::Bench::CAUTION}#{rule::CODE}", "", "done")
-            redirect to("/jobs/#{number(id)}/treatments/#{treatment}/#{(params["station"] == "hanging") ? "hanging" : "making"}"), 303
+            redirect to("/jobs/#{number(id)}/treatments/#{treatment}/#{%w[cutting hanging].include?(params["station"]) ? params["station"] : "making"}"), 303
           end
 
           def say_at_bench(id, treatment)

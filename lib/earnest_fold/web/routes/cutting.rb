@@ -62,7 +62,9 @@ module EarnestFold
 
           def cutting_station(id, treatment, notice: nil, status: 200)
             job = sheet(id)
-            page(:desk, Screens::Cutting.new(job, job.fetch(number(treatment)), cutting: CuttingSheet.of(job, workroom), asked: params, notice: notice), status: status)
+            entry = job.fetch(number(treatment))
+            log = BenchLog.new(workroom.bench.entries(entry.id))
+            page(:desk, Screens::Cutting.new(job, entry, cutting: CuttingSheet.of(job, workroom), asked: params, log: log, notice: notice), status: status)
           end
 
           # @return [String] the station of the treatment that was looked at

@@ -5,6 +5,8 @@ module EarnestFold
     module Screens
       # The Hanging station: what to carry, how high the support is, which edges lead, and what concerns people.
       class Hanging < Desk
+        include SeeingTo
+
         STATION = "hanging"
 
         # @param log [BenchLog]
@@ -12,10 +14,6 @@ module EarnestFold
           super(sheet, entry, **shown)
           @log = log
         end
-
-        # @param remark [Reckoning::Remark]
-        # @return [String, nil] when it was seen to, and by whom
-        def seen_to(remark) = (said = @log.seen_to(remark.code)) && Words.say("making.seen_by", at: said.at.utc.strftime("%-d %b, %H:%M UTC"), by: said.by)
 
         # @return [Array<JobSheet::Entry>] the layers of the window in the order in which they are hung: from the glass to the room
         def order = sheet.layers(entry)

@@ -5,6 +5,8 @@ module EarnestFold
     module Screens
       # The Making station: the order of work with its figures, what was done and measured.
       class Making < Desk
+        include SeeingTo
+
         STATION = "making"
         SHARED = %i[hem_depth finished_drop tolerance].freeze
 
@@ -29,10 +31,6 @@ module EarnestFold
 
         # @return [String] whether they are alike, in words
         def spread_words = Words.say((spread > house.pair_tolerance) ? "making.spread" : "making.alike", spread: spread, tolerance: house.pair_tolerance, unit: unit)
-
-        # @param remark [Reckoning::Remark]
-        # @return [String, nil] when it was seen to, and by whom
-        def seen_to(remark) = (said = @log.seen_to(remark.code)) && Words.say("making.seen_by", at: said.at.utc.strftime("%-d %b, %H:%M UTC"), by: said.by)
 
         # @return [Array<Reckoning::Work::Step>]
         def steps = reckoning ? entry.steps : []

@@ -92,6 +92,20 @@ class CuttingTest < WebTest
     assert_equal 0, last_response.body.scan('class="done" href="/jobs/' + lounge.id.to_s + "/treatments/" + bay.id.to_s + '/cutting"').size, "its linings are still to be cut"
   end
 
+  # The cloth before a cut that was made out of order is an offcut now: distances run from its own end.
+  def test_a_cut_that_lies_on_an_offcut_by_now_is_measured_from_the_offcuts_end
+    get take
+    first, second = cuts
+    send_form("#{table}/tick", "cut" => second.id.to_s)
+    get "#{table}?cut=#{first.id}"
+    assert_match(%r{Piece R1/1 · cut 1 of 8 First take off the waste at 33.2 Cut at 310.4 cm}, text.gsub(/\s+/, " "))
+    send_form("#{table}/flaw", "cut" => first.id.to_s, "from" => "320", "to" => "325", "what" => "mark")
+    assert_equal [R::Length.cm(320)], piece_named("R1/1").piece.flaws.map(&:from)
+    send_form("#{table}/tick", "cut" => cuts.find { |cut| !cut.done? }.id.to_s)
+    assert_equal 303, last_response.status
+    workroom.shelf.all(used_up: true).each { |record| assert_predicate record.piece.life, :whole? }
+  end
+
   def test_a_tick_is_taken_back
     get take
     first = cuts.first

@@ -45,7 +45,7 @@ module EarnestFold
             raise Store::Missing, "no such cut" unless screen.current
 
             told_on(screen, id, cloth) do |form|
-              from = screen.lies_from
+              from = screen.lies_from - screen.origin
               found = {"from" => Store::Records.typed(from + form.from), "to" => Store::Records.typed(from + form.to), "what" => form.what}
               record = screen.record
               workroom.shelf.update(record.id, record.spec.merge("flaws" => record.spec.fetch("flaws", []) + [found]), version: record.version, kind: "flaw_found", data: found)
@@ -54,7 +54,7 @@ module EarnestFold
 
           # What was told is kept, and the rest is planned again round it.
           def told_on(screen, id, cloth)
-            form = Forms::TableForm.new(params, screen.unit, screen.record.piece.length - screen.lies_from)
+            form = Forms::TableForm.new(params, screen.unit, screen.record.piece.length - (screen.lies_from - screen.origin))
             return page(:table, Screens::Table.new(screen.cutting, asked: params["cut"], typed: form.typed, problems: form.problems), status: 422) unless form.valid?
 
             at_table(id, cloth) do

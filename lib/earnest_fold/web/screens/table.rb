@@ -44,8 +44,11 @@ module EarnestFold
 
         def number = cuts.index(current) + 1
 
-        # @return [Store::Records::Piece]
-        def record = cutting.records.find { |one| one.id == current.piece_id }
+        # @return [Store::Records::Piece] on which the cut lies now: the one that was planned on, or an offcut that came off it
+        def record = place.first
+
+        # @return [Reckoning::Length] where that one begins, from the first end of the piece that was planned on
+        def origin = place.last
 
         # @return [Reckoning::Length] from the end that lies on the table
         def mark = current.ends - lies_from
@@ -111,9 +114,18 @@ module EarnestFold
         # Where distances are measured from, itself from the piece's first end: the end that lies on the table; for a cut that is
         # made, where the plan began.
         # @return [Reckoning::Length]
-        def lies_from = (record.piece.ended > current.begins) ? current.datum : [record.piece.ended, current.datum].max
+        def lies_from = current.done? ? current.datum : [origin + record.piece.ended, current.datum].max
 
         private
+
+        def place = @place ||= lying_on(cutting.records.find { |one| one.id == current.piece_id }, current.begins, current.ends, R::Length::ZERO)
+
+        # Who cut a later one first made an offcut of what lay before it.
+        def lying_on(piece, from, to, origin)
+          off = piece.piece.life.takings.find { |taking| taking.kind == :offcut && taking.from <= from && taking.to >= to }
+          child = off && cutting.records.find { |one| one.id == off.key[:offcut_id] }
+          child ? lying_on(child, from - off.from, to - off.from, origin + off.from) : [piece, origin]
+        end
 
         def answered = entry.record.spec.fetch("answers", {}).keys
 
@@ -125,7 +137,7 @@ module EarnestFold
 
         # What comes off before this cut, or stays after the piece's last one.
         def leftover(of_piece)
-          length = (of_piece.last == current) ? record.piece.length - current.ends : before
+          length = (of_piece.last == current) ? origin + record.piece.length - current.ends : before
           length.positive? ? R::Cutting::Leftover.new(kind: :remnant, piece: record.label, from: current.ends, along: length, across: cloth.usable_width) : nil
         end
 

@@ -96,9 +96,9 @@ require_relative "reckoning/cutting/parts_wanted"
 require_relative "reckoning/cloth_reckoning"
 require_relative "reckoning/cutting/delivery"
 require_relative "reckoning/cutting/shelf_piece"
-require_relative "reckoning/work"
-require_relative "reckoning/work/work_case"
-require_relative "reckoning/work/order"
-EarnestFold::Reckoning::Work::Kinds.load(File.join(__dir__, "reckoning/work/steps"))
+require_relative "reckoning/making_up"
+require_relative "reckoning/making_up/making_case"
+require_relative "reckoning/making_up/order"
+EarnestFold::Reckoning::MakingUp::Kinds.load(File.join(__dir__, "reckoning/making_up/steps"))
 require_relative "reckoning/choices"
 require_relative "reckoning/job"

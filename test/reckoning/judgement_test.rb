@@ -85,7 +85,7 @@ class JudgementTest < EarnestFoldTest
 
   # At Making a line stands at a step that there is.
   def test_what_is_said_at_making_belongs_to_a_step
-    R::Judgement::Rules.select { |rule| Array(rule::STATION).include?("making") }.each { |rule| assert_includes R::Work::Kinds.names, rule::STEP, rule::CODE }
+    R::Judgement::Rules.select { |rule| Array(rule::STATION).include?("making") }.each { |rule| assert_includes R::MakingUp::Kinds.names, rule::STEP, rule::CODE }
   end
 
   # At the table: changes to the cut, to the house, to the cloth.

@@ -21,7 +21,7 @@ module EarnestFold
 
       # @param reckoning [Reckoning::TreatmentReckoning]
       # @param curtain [Reckoning::Curtain]
-      # @param step [Reckoning::Work::Step]
+      # @param step [Reckoning::MakingUp::Step]
       # @param unit [Reckoning::Unit]
       # @param table [Reckoning::Length] its length
       # @param colour [String]

@@ -18,7 +18,7 @@ module EarnestFold
         @of = entries.group_by { |entry| [entry.step, entry.curtain] }
       end
 
-      # @param step [Reckoning::Work::Step]
+      # @param step [Reckoning::MakingUp::Step]
       def done?(step) = of(step).reverse.find { |entry| %w[done undone].include?(entry.kind) }&.kind == "done"
 
       # @return [Array<Reading>] the first first

@@ -10,8 +10,8 @@ module EarnestFold
       Entry = Reckoning::Value.define(:record, :window, :reckoned, :made, :done, :house) do
         def id = record.id
 
-        # @return [Array<Reckoning::Work::Step>] the order of making, by the house's schools
-        def steps = reckoned.once(:steps, house) { Reckoning::Work::Order.new(reckoning, house).steps }
+        # @return [Array<Reckoning::MakingUp::Step>] the order of making, by the house's schools
+        def steps = reckoned.once(:steps, house) { Reckoning::MakingUp::Order.new(reckoning, house).steps }
 
         # @return [Boolean] whether every step is done
         def finished? = reckoning && done.positive? && done >= steps.size

@@ -20,10 +20,10 @@ module EarnestFold
 
         attr_reader :typed, :problem
 
-        # @return [Reckoning::Work::Step, nil] the one asked for, else the first that isn't done
+        # @return [Reckoning::MakingUp::Step, nil] the one asked for, else the first that isn't done
         def step = @step ||= steps.find { |one| one.number.to_s == @asked.to_s } || steps.find { |one| !done?(one) } || steps.last
 
-        # @return [Reckoning::Work::Step, nil]
+        # @return [Reckoning::MakingUp::Step, nil]
         def beside(by) = (place = steps.index(step) + by).negative? ? nil : steps[place]
 
         # @return [Array<Array(String, Object)>] the figures beside the main one

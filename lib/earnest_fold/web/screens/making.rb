@@ -32,7 +32,7 @@ module EarnestFold
         # @return [String] whether they are alike, in words
         def spread_words = Words.say((spread > house.pair_tolerance) ? "making.spread" : "making.alike", spread: spread, tolerance: house.pair_tolerance, unit: unit)
 
-        # @return [Array<Reckoning::Work::Step>]
+        # @return [Array<Reckoning::MakingUp::Step>]
         def steps = reckoning ? entry.steps : []
 
         def done?(step) = @log.done?(step)

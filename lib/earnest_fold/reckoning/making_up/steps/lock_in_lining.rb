@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # The hemmed lining locked in: above the hem by its lift, in from the sides by its inset.
       module LockInLining
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[hem_lining turn_sides lock_interlining].freeze
         TOOLS = %i[table needle pins].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] unless work.lined? && !work.bagged? && !work.tabled?

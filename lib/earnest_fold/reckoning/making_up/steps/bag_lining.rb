@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # Lining and face sewn together at the sides, right sides together, and turned: the face wraps to the back alike all the way up.
       module BagLining
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[join_widths trim_to_width hem_lining lock_interlining].freeze
         TOOLS = %i[pins machine iron].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] unless work.bagged?

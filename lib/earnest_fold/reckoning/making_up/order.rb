@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # The steps of one treatment in order: by rank, but never before what a step needs.
       class Order
         # @return [Array<Step>]
@@ -11,7 +11,7 @@ module EarnestFold
         # @param reckoning [TreatmentReckoning]
         # @param house [HouseRules]
         def initialize(reckoning, house = HouseRules::USUAL)
-          @work = WorkCase.new(reckoning: reckoning, house: house)
+          @work = MakingCase.new(reckoning: reckoning, house: house)
           drafts = Kinds.to_h { |kind| [kind, kind.call(@work)] }.reject { |_, made| made.empty? }
           @steps = sorted(drafts.keys).flat_map { |kind| drafts[kind].map { |draft| [kind, draft] } }.each_with_index.map { |(kind, draft), index| step(kind, draft, index + 1) }.freeze
           freeze

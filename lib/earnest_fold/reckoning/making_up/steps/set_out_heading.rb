@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # Where a tape, a cord or hooks dictate the width, the heading is set out before anything is sewn.
       module SetOutHeading
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[lay_out_cuts].freeze
         TOOLS = %i[tape chalk].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] unless work.dictated?

@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # The lining is hemmed before it joins.
       module HemLining
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[join_lining].freeze
         TOOLS = %i[iron pins machine].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] unless work.lined? && work.reckoning.lining.lining.hem.taken.positive?

@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # The sides turned, both folds measured while pressing.
       module TurnSides
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[join_widths trim_to_width lock_interlining set_out_heading].freeze
         TOOLS = %i[iron gauge needle].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] if work.bagged? || work.making.side.taken.zero?

@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # Weights into the corners and at the foot of each seam, slipped in at the fold.
       module PutInWeights
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[press_hem].freeze
         TOOLS = %i[needle].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] if work.making.hem.taken.zero?

@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # The hemmed lining laid on the face to the table's own line, both smoothed, and trimmed to the drop together.
       module TableLining
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[hem_lining turn_sides lock_interlining].freeze
         TOOLS = %i[table rule shears].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] unless work.tabled?

@@ -7,7 +7,7 @@ require "laws/random_jobs"
 class WorkOrderTest < EarnestFoldTest
   include DocumentsHelper
 
-  W = R::Work
+  W = R::MakingUp
   HEADINGS = {
     "pencil_pleat" => {}, "hand_pleat" => {"heading" => DocumentsHelper::PLEATS}, "wave" => {"heading" => DocumentsHelper::WAVE}, "eyelet" => {"heading" => DocumentsHelper::EYELETS, "support" => {"kind" => "pole", "diameter" => 3}},
     "rod_pocket" => {"heading" => {"kind" => "rod_pocket", "fullness" => 2, "pocket" => 5}, "support" => {"kind" => "rod"}}, "fixed_pitch" => {"heading" => {"kind" => "fixed_pitch", "fullness" => 2, "pitch" => 10}},

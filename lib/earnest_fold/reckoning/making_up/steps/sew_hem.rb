@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # The hem sewn.
       module SewHem
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[press_hem compare_hems put_in_weights].freeze
         TOOLS = %i[needle machine].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           hem = work.making.hem

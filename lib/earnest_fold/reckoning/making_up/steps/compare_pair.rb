@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # The finished curtains compared, both lengths at both edges.
       module ComparePair
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[sew_hem form_heading put_in_hooks mark_drop].freeze
         TOOLS = %i[table tape].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] unless work.pair?

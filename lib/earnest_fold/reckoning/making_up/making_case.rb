@@ -2,9 +2,9 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # What steps are made from: a treatment reckoned, and the house's schools.
-      WorkCase = Value.define(:reckoning, :house) do
+      MakingCase = Value.define(:reckoning, :house) do
         def treatment = reckoning.treatment
 
         def heading = treatment.heading

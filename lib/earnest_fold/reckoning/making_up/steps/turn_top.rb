@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # The top folded down on its line.
       module TurnTop
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[lock_in_lining table_lining bag_lining turn_sides].freeze
         TOOLS = %i[iron gauge].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           work.curtains.map { |curtain| draft({top: work.top}, curtain: curtain.hand, minutes: by_metre(curtain.flat_width, 3) + 3) }

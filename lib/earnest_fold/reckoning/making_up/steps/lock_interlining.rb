@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # The interlining laid on the face and locked at its seams and sides.
       module LockInterlining
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[join_widths trim_to_width].freeze
         TOOLS = %i[table needle].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] unless work.reckoning.interlining

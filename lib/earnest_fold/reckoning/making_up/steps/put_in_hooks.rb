@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # Hooks, gliders or rings counted and put in.
       module PutInHooks
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[form_heading].freeze
         TOOLS = %i[count].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           work.curtains.filter_map do |curtain|

@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # The finished drop marked, the same at both edges and at every seam: from the hem up, or from the top down.
       module MarkDrop
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[lock_in_lining table_lining bag_lining].freeze
         TOOLS = %i[table tape chalk].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           work.curtains.map do |curtain|

@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # Pressed, folded and tagged: maker, cloth, batch, drop as made.
       module PressAndTag
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[compare_pair sew_hem put_in_hooks mark_drop form_heading].freeze
         TOOLS = %i[iron].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           [draft({finished_drop: work.reckoning.finished_drop, curtains: work.curtains.size}, minutes: 8r * work.curtains.size)]

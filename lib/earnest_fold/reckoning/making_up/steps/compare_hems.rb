@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # A pair's second curtain is laid on the first, at both edges, before either hem is sewn.
       module CompareHems
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[press_hem].freeze
         TOOLS = %i[table tape].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] unless work.pair? && work.making.hem.taken.positive?

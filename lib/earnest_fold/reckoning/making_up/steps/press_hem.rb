@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # The hem pressed, not yet sewn: its fold lines from the raw edge.
       module PressHem
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[join_widths turn_sides bag_lining].freeze
         TOOLS = %i[iron gauge].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           hem = work.making.hem

@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # Tape, buckram or webbing laid on, started as its kind wants it, tried before it is sewn.
       module PutOnHeading
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[turn_top].freeze
         TOOLS = %i[tape pins machine].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           work.curtains.filter_map do |curtain|

@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # Widths joined, seams at their running distances from the leading edge.
       module JoinWidths
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[lay_out_cuts].freeze
         TOOLS = %i[pins machine iron].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] if work.treatment.sideways?

@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # Every cut laid out, its top marked, its length checked.
       module LayOutCuts
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[].freeze
         TOOLS = %i[tape rule].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           made = work.reckoning

@@ -3,10 +3,10 @@
 module EarnestFold
   module Reckoning
     # The order of making: the steps of a treatment with their figures, each after what it needs. A kind of step is one file in
-    # work/steps/, a module with `CODE`, `RANK` (where it stands when nothing else decides), `NEEDS` (the steps that have to be
+    # making_up/steps/, a module with `CODE`, `RANK` (where it stands when nothing else decides), `NEEDS` (the steps that have to be
     # done before it, where there are such), `TOOLS`, and `call(work)`, which gives its {Draft}s: one for each curtain, or one for
     # all, none where it doesn't apply. Where schools differ it answers `rank(house)` and `needs(house)` itself.
-    module Work
+    module MakingUp
       # A step as its kind gives it: for which curtain (nil: all of them), its figures with the main one first, what is measured
       # there (`check`), and the minutes it usually takes.
       Draft = Value.define(:curtain, :figures, :check, :minutes)

@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # What the fullness doesn't want is trimmed off at the return edge.
       module TrimToWidth
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[join_widths set_out_heading].freeze
         TOOLS = %i[rule shears].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] unless work.making.trim == "to_fullness" || work.dictated?

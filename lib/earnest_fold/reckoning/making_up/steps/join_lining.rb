@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # The lining's widths joined.
       module JoinLining
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[].freeze
         TOOLS = %i[pins machine iron].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           return [] unless work.lined?

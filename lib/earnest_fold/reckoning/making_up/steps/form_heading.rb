@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Reckoning
-    module Work
+    module MakingUp
       # Pleats, eyelets, tabs, rings or gathers set at their running distances from the leading edge.
       module FormHeading
         extend Kind
@@ -12,7 +12,7 @@ module EarnestFold
         NEEDS = %w[put_on_heading turn_top].freeze
         TOOLS = %i[rule chalk needle].freeze
 
-        # @param work [WorkCase]
+        # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           work.curtains.map do |curtain|

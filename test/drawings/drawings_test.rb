@@ -59,6 +59,13 @@ class DrawingsTest < EarnestFoldTest
     end
   end
 
+  # Beside the longest piece another is drawn as much shorter as it is.
+  def test_a_piece_on_the_shelf_is_drawn_to_the_longest
+    pieces = [R::Length.cm(5000), R::Length.cm(1250)].map { |length| R::Cutting::ShelfPiece.read({"delivered" => "#{length.mm.to_i} mm"}, "A", [], R::Problems.new) }
+    wide = pieces.map { |piece| W::PieceBar.new(piece, pieces.first.length, "#ffffff").to_s }.map { |svg| svg[/<rect[^>]*class="piece-left"/][/ width="([\d.]+)"/, 1].to_f }
+    assert_in_delta 4, wide.first / wide.last, 0.05
+  end
+
   private
 
   def drawings(job)

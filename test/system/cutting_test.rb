@@ -69,6 +69,15 @@ class CuttingInTheBrowserTest < SystemTest
     assert_no_selector ".flaw-list li"
   end
 
+  # The page's own styles mustn't reach into the drawing: what is seen is to scale.
+  def test_the_shelfs_bars_are_seen_to_scale
+    visit "/shelf"
+    assert_selector ".piece-bar .piece-left", minimum: 5, visible: :all
+    seen = page.evaluate_script("Array.from(document.querySelectorAll('.pieces tbody tr')).map(function (row) { return [parseFloat(row.querySelector('td b').textContent), row.querySelector('.piece-left').getBoundingClientRect().width]; })")
+    longest = seen.max_by(&:first)
+    seen.each { |metres, width| assert_in_delta metres / longest.first, width / longest.last, 0.02 }
+  end
+
   def test_a_piece_is_received_and_the_plan_uses_it
     go "Ferrymaster's bedroom", "Cutting"
     within(first(".bolt-of")) { click_on "Receive a piece" }

@@ -57,10 +57,15 @@ require_relative "reckoning/checks"
 EarnestFold::Reckoning::Checks::Kinds.load(File.join(__dir__, "reckoning/checks"))
 require_relative "reckoning/sundries"
 require_relative "reckoning/hardware"
+require_relative "reckoning/money"
+require_relative "reckoning/making_up/standard_times"
+require_relative "reckoning/account/rules"
+require_relative "reckoning/diary/rules"
 require_relative "reckoning/house_rules"
 require_relative "reckoning/stack_back"
 require_relative "reckoning/judgement"
 EarnestFold::Reckoning::Judgement::Rules.load(File.join(__dir__, "reckoning/judgement"))
+require_relative "reckoning/own_curtain"
 require_relative "reckoning/alterations"
 EarnestFold::Reckoning::Alterations.load(File.join(__dir__, "reckoning/alterations"))
 require_relative "reckoning/small_parts"
@@ -98,7 +103,9 @@ require_relative "reckoning/cutting/delivery"
 require_relative "reckoning/cutting/shelf_piece"
 require_relative "reckoning/making_up"
 require_relative "reckoning/making_up/making_case"
+require_relative "reckoning/making_up/altering_case"
 require_relative "reckoning/making_up/order"
 EarnestFold::Reckoning::MakingUp::Kinds.load(File.join(__dir__, "reckoning/making_up/steps"))
+EarnestFold::Reckoning::MakingUp::AlteringKinds.load(File.join(__dir__, "reckoning/making_up/altering"))
 require_relative "reckoning/choices"
 require_relative "reckoning/job"

@@ -156,6 +156,10 @@ module EarnestFold
     # @param hand [String] "left", "panel 2"
     def hand(hand) = say("hands.#{hand.split.first}", number: hand[/\d+/])
 
+    # @param name [Symbol] of a line on a curtain that is altered
+    # @return [String]
+    def alter_line(name) = name.start_with?("piece_") ? say("alter.lines.piece", number: name[/\d+/]) : say("alter.lines.#{name}")
+
     # @param cut [Reckoning::Cutting::Cut]
     # @return [String] "Left, width 2 · B"
     def cut(cut) = (cut.phase == "B") ? "#{cut_of(cut.curtain, cut.number)} · B" : cut_of(cut.curtain, cut.number)

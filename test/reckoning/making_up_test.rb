@@ -83,7 +83,7 @@ class WorkOrderTest < EarnestFoldTest
   end
 
   def test_a_measure_is_held_against_its_tolerance
-    check = W::Measured.new(name: :finished_drop, planned: R::Length.cm(200), tolerance: R::Length.mm(3))
+    check = W::Measured.new(name: :finished_drop, planned: R::Length.cm(200), tolerance: R::Length.mm(3), places: [])
     assert check.fits?(R::Length.mm(2003))
     refute check.fits?(R::Length.mm(1996))
   end

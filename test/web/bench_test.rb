@@ -30,19 +30,19 @@ class BenchTest < WebTest
 
   def test_what_is_measured_is_judged_and_never_overwritten
     drop = steps.find { |step| step.code == "mark_drop" }
-    say(drop.number, "measured", "value" => "236,1")
+    say(drop.number, "measured", "value-leading" => "236,1", "value-return" => "236.3")
     follow_redirect!
-    assert_match(/236,1 cm : within 0.3 cm of 236.2 cm: right/, text.gsub(/\s+/, " "))
-    say(drop.number, "measured", "value" => "237")
+    assert_match(%r{236,1 cm / 236.3 cm : within 0.3 cm of 236.2 cm: right}, text.gsub(/\s+/, " "))
+    say(drop.number, "measured", "value-leading" => "237")
     get "#{bench}?step=#{drop.number}"
-    assert_match(/237 cm : 0.8 cm off, allowed is 0.3 cm\. Before the hem is sewn this is a new press line/, text.gsub(/\s+/, " "))
+    assert_match(%r{237 cm / 236.3 cm : 0.8 cm off, allowed is 0.3 cm\. Before the hem is sewn this is a new press line}, text.gsub(/\s+/, " "))
     assert_match(/Measured before: 236,1 cm/, text.gsub(/\s+/, " "))
-    assert_equal ["236,1 cm", "237 cm"], entries.map(&:value)
+    assert_equal [["236,1 cm", "leading"], ["236.3 cm", "return"], ["237 cm", "leading"]], entries.map { |entry| [entry.value, entry.place] }
   end
 
   def test_what_cannot_be_read_stays_in_its_field
     drop = steps.find { |step| step.code == "mark_drop" }
-    say(drop.number, "measured", "value" => "about right")
+    say(drop.number, "measured", "value-leading" => "236", "value-return" => "about right")
     assert_equal 422, last_response.status
     assert_includes last_response.body, %(value="about right")
     assert_empty entries
@@ -50,18 +50,18 @@ class BenchTest < WebTest
 
   def test_a_pair_that_differs_is_told_before_the_hem_is_sewn
     compare = steps.find { |step| step.code == "compare_hems" }
-    say(compare.number, "measured", "value" => "8 mm")
+    say(compare.number, "measured", "value-return" => "8 mm")
     follow_redirect!
     assert_match(/8 mm : 0.8 cm off, allowed is 0.3 cm\. Find which of the two is off its figure/, text.gsub(/\s+/, " "))
   end
 
   def test_curtains_of_a_room_are_compared_as_they_were_made
     drops = steps.select { |step| step.code == "mark_drop" }
-    say(drops.first.number, "measured", "value" => "236.2")
-    say(drops.last.number, "measured", "value" => "236.8")
+    say(drops.first.number, "measured", "value-leading" => "236.2")
+    say(drops.last.number, "measured", "value-leading" => "236.8")
     get station(lounge, "making")
     assert_match(/They differ by 0.6 cm; 0.3 cm is allowed/, text)
-    say(drops.last.number, "measured", "value" => "236.3")
+    say(drops.last.number, "measured", "value-leading" => "236.3")
     get station(lounge, "making")
     assert_match(/Alike within 0.3 cm: they differ by 0.1 cm/, text)
     assert_equal 3, entries.size
@@ -185,5 +185,5 @@ class BenchTest < WebTest
 
   def say(number, said, more = {}) = send_form(bench, "step" => number.to_s, "said" => said, **more)
 
-  def entry(step, kind, at) = Entry.new(id: 1, step: step.code, curtain: step.curtain.to_s, kind: kind, value: nil, by: "", at: at)
+  def entry(step, kind, at) = Entry.new(id: 1, step: step.code, curtain: step.curtain.to_s, kind: kind, value: nil, place: "", by: "", at: at)
 end

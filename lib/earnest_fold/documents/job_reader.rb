@@ -63,7 +63,8 @@ module EarnestFold
 
       def alteration(raw, place)
         id, made = of_kind(R::Alterations, :alteration, raw, place)
-        id && made && R::AlterationOfJob.new(id: id, alteration: made)
+        own = raw.is_a?(Hash) ? R::OwnCurtain::FIELDS.read(raw, @unit, place) : nil
+        id && made && own && R::AlterationOfJob.new(id: id, alteration: made, curtain: R::OwnCurtain.new(**own))
       end
 
       def small_part(raw, place)

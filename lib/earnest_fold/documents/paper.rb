@@ -84,6 +84,20 @@ module EarnestFold
         self
       end
 
+      # Photographs, two to a row.
+      # @param images [Array<Array(String, String)>] JPEG, and words below it
+      # @return [self]
+      def images(images)
+        wide = (@pdf.bounds.width - 20) / 2
+        images.each_slice(2) do |row|
+          @pdf.start_new_page if @pdf.cursor < 220
+          top = @pdf.cursor - 8
+          row.each_with_index { |(image, words), index| picture(image, words, [index * (wide + 20), top], wide) }
+          @pdf.move_cursor_to(top - 210)
+        end
+        self
+      end
+
       # @param text [String]
       # @return [self]
       def note(text)
@@ -141,6 +155,11 @@ module EarnestFold
         @pdf.move_down 14
         @pdf.font("Slab") { @pdf.text printable(title), size: 13 } unless title.empty?
         @pdf.move_down 4
+      end
+
+      def picture(image, words, at, wide)
+        @pdf.image(StringIO.new(image), at: at, fit: [wide, 180])
+        @pdf.text_box(printable(words), at: [at[0], at[1] - 184], width: wide, height: 14, size: 9, overflow: :shrink_to_fit)
       end
 
       def label(lines, at, wide, tall)

@@ -27,7 +27,7 @@ module EarnestFold
 
       def properties
         head = K.record_schema(JobFormat::HEAD)["properties"]
-        head.merge("cloths" => list(K.record_schema(R::Cloth::FIELDS)), "windows" => list(window), "alterations" => list(of_kinds(R::Alterations)),
+        head.merge("cloths" => list(K.record_schema(R::Cloth::FIELDS)), "windows" => list(window), "alterations" => list(with_curtain(of_kinds(R::Alterations))),
           "small_parts" => list(with_cloth(of_kinds(R::SmallParts))))
       end
 
@@ -40,6 +40,9 @@ module EarnestFold
         record = K.kinds_schema(registry)
         record.merge("properties" => {"id" => K::TextKind.new(least: 1, most: 200).schema}.merge(record["properties"]), "required" => %w[id kind])
       end
+
+      # An alteration may say of the curtain itself.
+      def with_curtain(record) = record.merge("properties" => K.record_schema(R::OwnCurtain::FIELDS)["properties"].merge(record["properties"]))
 
       # A small part may say which cloth it is cut from.
       def with_cloth(record) = record.merge("properties" => record["properties"].merge("cloth" => {"type" => %w[string null]}))

@@ -33,8 +33,11 @@ module EarnestFold
       def extras_to_document(kept) = extras(kept) { |item, fields| to_document(item, fields) }
 
       def extras(lists)
-        EXTRAS.slice(*lists.keys).to_h { |key, kinds| [key, lists[key].map { |item| yield(item, kinds.fetch(item["kind"]).fields) }] }
+        EXTRAS.slice(*lists.keys).to_h { |key, kinds| [key, lists[key].map { |item| yield(item, all_fields(kinds.fetch(item["kind"]))) }] }
       end
+
+      # An alteration says of the curtain itself too.
+      def all_fields(kind) = kind.respond_to?(:all_fields) ? kind.all_fields : kind.fields
 
       # Fields that nobody declares are let through: a later version may know them.
       def walk(raw, fields, &leaf)

@@ -2,9 +2,13 @@
 
 module EarnestFold
   module Reckoning
+    # A line on the cloth: its name, what is done there (:cut, :fold, :sew or :mark), its running distance, and the made edge that this
+    # runs from (:top or :hem).
+    AlterLine = Value.define(:name, :deed, :at, :from)
+
     # The contract of an alteration, with what most of them answer alike: a frozen value that declares `KIND`, `FIELDS` and
-    # `EXAMPLE`, answers its `figures`, its `checks` and its `working`, and registers itself in {Alterations}. One kind is one
-    # file in alterations/.
+    # `EXAMPLE`, answers its `figures`, its `checks`, its `working` and its `lines`, and registers itself in {Alterations}. One kind
+    # is one file in alterations/.
     module Alteration
       def self.included(kind) = kind.extend(Kind)
 
@@ -13,6 +17,9 @@ module EarnestFold
         def kind = self::KIND
 
         def fields = self::FIELDS
+
+        # @return [Fields] with those of the curtain itself
+        def all_fields = @all_fields ||= fields + OwnCurtain::FIELDS
 
         def example = self::EXAMPLE
 
@@ -25,6 +32,8 @@ module EarnestFold
           new(**values)
         end
       end
+
+      def kind = self.class.kind
 
       # @return [Length] the wanted length as measured from the top edge
       def from_the_top = wanted_length + stand_up
@@ -41,6 +50,33 @@ module EarnestFold
       # @return [Array<Line>]
       def working = []
 
+      # @param curtain [OwnCurtain]
+      # @return [Array<AlterLine>] every line to be drawn, folded, sewn and cut, in the order of their distances; none where it can't be
+      def lines(_curtain) = []
+
+      # @param curtain [OwnCurtain]
+      # @return [Length] how long the cloth lies before anything is cut
+      def extent(_curtain) = existing_length
+
+      # @return [Hash{Symbol => Symbol}] each edge: :kept, :new, or what else becomes of it
+      def edges = {top: :kept, sides: :kept, hem: :kept}
+
+      # @param curtain [OwnCurtain]
+      # @return [Length] of the cloth that comes off, along the curtain
+      def left_over(_curtain) = Length::ZERO
+
+      # @param place [Length] of a motif, below the top edge as it came
+      # @param curtain [OwnCurtain]
+      # @return [Length, nil] below the top edge as it hangs then; nil where it is cut or folded away
+      def motif_after(place, _curtain) = (place if place < from_the_top)
+
+      # @return [Length] from the top edge, when it is done
+      def length_at_last = from_the_top
+
+      # What can't be meant though it can be reckoned.
+      # @return [Array<Check>]
+      def contradictions = []
+
       def stop(code, **data) = Check.new(code: code, level: :stop, data: data)
 
       # How the length from the top edge came about.
@@ -49,13 +85,35 @@ module EarnestFold
 
         [Line.of(:from_the_top, from_the_top, [wanted_length, stand_up.negative? ? "−" : "+", stand_up.abs])]
       end
+
+      # A curtain that is to be shortened and is shorter already.
+      def longer_than_it_is = (from_the_top > existing_length) ? [stop("longer_than_curtain", wanted: from_the_top, existing: existing_length)] : []
+
+      # A hem that would turn up beyond the top edge.
+      def hem_too_deep(hem) = (hem.depth >= from_the_top) ? [stop("hem_deeper_than_cloth", depth: hem.depth, length: from_the_top)] : []
+
+      def line(name, deed, at, from = :top) = AlterLine.new(name: name, deed: deed, at: at, from: from)
     end
 
     # The kinds of alteration.
     Alterations = Registry.new(:kind, :fields, :example, :build)
 
-    # An alteration of a job, under its id.
-    AlterationOfJob = Value.define(:id, :alteration)
+    # An alteration of a job, under its id, with the curtain that is altered.
+    AlterationOfJob = Value.define(:id, :alteration, :curtain) do
+      # @return [Array<AlterLine>]
+      def lines = alteration.lines(curtain)
+
+      # @return [Array<Check>] what stops it, what can't be meant first; where that is so, its other stops say nothing new
+      def stops = alteration.contradictions.then { |found| found.empty? ? alteration.checks : found }
+
+      def pair? = curtain.curtains > 1
+
+      # @return [Length]
+      def left_over = alteration.left_over(curtain)
+
+      # @return [Boolean] whether it makes something shorter
+      def shortens? = alteration.is_a?(ShortenAtHem) || alteration.is_a?(ShortenKeepHem) || alteration.is_a?(ShortenAtTop)
+    end
 
     # The lengths that nearly every alteration starts from.
     ALTERED_LENGTHS = {existing_length: Declare.length(least: :over_zero), wanted_length: Declare.length(least: :over_zero),

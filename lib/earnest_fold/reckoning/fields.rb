@@ -26,6 +26,13 @@ module EarnestFold
 
       def each(&block) = @fields.each(&block)
 
+      # @param other [Fields]
+      # @return [Fields] both, each name once: this one's own first
+      def +(other) = Fields.new(**other.declared, **declared)
+
+      # @return [Hash{Symbol => Array(kind, default)}]
+      def declared = @fields.to_h { |field| [field.name, [field.kind, field.default]] }
+
       # @return [Field]
       # @raise [KeyError]
       def fetch(name) = @by_name.fetch(name)

@@ -34,12 +34,23 @@ module EarnestFold
     # what comes off or stays behind when it is made (a {Cutting::Leftover}, or nil).
     CutCase = Value.define(:cloth, :length, :measured, :batches, :first_on_piece, :first_of_treatment, :first_on_cloth, :leftover)
 
-    # The judgement: one rule a file in judgement/, a module with `CODE`, `STATION` (or several), `MANNER` and `call(case)`, which gives the
-    # facts (a Hash) where it is raised and nil where it stays silent. A question is asked once: when it is answered, it is
+    # An alteration looked at by the judgement. `noted` is whether anything was noted of the curtains as they came in; `priced` what the
+    # alteration comes to ({Account::Priced}), nil away from the Account.
+    AlterCase = Value.define(:made, :house, :noted, :priced) do
+      def alteration = made.alteration
+
+      def curtain = made.curtain
+
+      def let_down? = alteration.respond_to?(:let_down) && alteration.let_down
+    end
+
+    # The judgement: one rule a file in judgement/, a module with `CODE`, `STATION` (or several), `MANNER` and `call(case)` where it speaks
+    # of treatments, `altering(case)` where it speaks of alterations: each gives the facts (a Hash) where it is raised and nil where it
+    # stays silent. A question is asked once: when it is answered, it is
     # silent too.
     module Judgement
       MANNERS = %i[caution ask say].freeze
-      Rules = Registry.new(:call)
+      Rules = Registry.new
 
       module_function
 
@@ -54,15 +65,28 @@ module EarnestFold
       # @return [Array<Remark>] cautions first, then questions, then the rest
       def of(treatment, reckoning, answers = [], station: nil, behind: nil, house: HouseRules::USUAL, counted: nil, cutting: nil)
         looked_at = JudgementCase.new(treatment: treatment, reckoning: reckoning, behind: behind, house: house, counted: counted, cutting: cutting)
-        rules = station ? Rules.select { |rule| Array(rule::STATION).include?(station) } : Rules
-        rules.filter_map { |rule| remark(rule, looked_at, answers) }.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
+        in_order(speaking(:call, station, answers).filter_map { |rule| remark(rule, rule.call(looked_at), :STEP) })
       end
 
-      def remark(rule, looked_at, answers)
-        return if rule::MANNER == :ask && answers.include?(rule::CODE)
+      # @param made [AlterationOfJob]
+      # @param answers [Array<String>] the codes of the questions that have been answered
+      # @param noted [Boolean] whether anything was noted of the curtains as they came in
+      # @param priced [Account::Priced, nil]
+      # @return [Array<Remark>]
+      def of_alteration(made, answers = [], station: nil, house: HouseRules::USUAL, noted: false, priced: nil)
+        looked_at = AlterCase.new(made: made, house: house, noted: noted, priced: priced)
+        in_order(speaking(:altering, station, answers).filter_map { |rule| remark(rule, rule.altering(looked_at), :ALTERING_STEP) })
+      end
 
-        data = rule.call(looked_at)
-        data && Remark.new(code: rule::CODE, station: Array(rule::STATION).first, step: rule.const_defined?(:STEP) ? rule::STEP : nil, manner: rule::MANNER, data: data)
+      # @return [Array<Module>] the rules that speak of such work, at the station, and haven't been answered
+      def speaking(manner, station, answers)
+        Rules.select { |rule| rule.respond_to?(manner) && (station.nil? || Array(rule::STATION).include?(station)) && !(rule::MANNER == :ask && answers.include?(rule::CODE)) }
+      end
+
+      def in_order(remarks) = remarks.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
+
+      def remark(rule, data, step)
+        data && Remark.new(code: rule::CODE, station: Array(rule::STATION).first, step: rule.const_defined?(step) ? rule.const_get(step) : nil, manner: rule::MANNER, data: data)
       end
     end
   end

@@ -9,7 +9,7 @@ module EarnestFold
       # A caution that was seen to stands under its code behind this.
       CAUTION = "caution:"
       # One thing said: of which step (its code and its curtain, "" for all), what, the value as typed where one was measured.
-      Entry = Reckoning::Value.define(:id, :step, :curtain, :kind, :value, :by, :at)
+      Entry = Reckoning::Value.define(:id, :step, :curtain, :kind, :value, :place, :by, :at)
 
       def initialize(workroom)
         @workroom = workroom
@@ -43,9 +43,10 @@ module EarnestFold
 
       # @param kind [String] one of KINDS
       # @param value [String, nil] as typed, with its unit
+      # @param place [String] the edge at which it was measured, where it matters
       # @raise [Missing]
-      def say(treatment_id, step, curtain, kind, value: nil)
-        @workroom.insert(:bench_entries, treatment_id: treatment_id, step: step, curtain: curtain, kind: kind, value: value, by: @workroom.by)
+      def say(treatment_id, step, curtain, kind, value: nil, place: "")
+        @workroom.insert(:bench_entries, treatment_id: treatment_id, step: step, curtain: curtain, kind: kind, value: value, place: place, by: @workroom.by)
       end
 
       private
@@ -54,8 +55,8 @@ module EarnestFold
       def last(kinds)
         Store.db[:bench_entries].where(Sequel[:bench_entries][:workroom_id] => :$workroom, :kind => kinds)
           .join(:treatments, workroom_id: Sequel[:bench_entries][:workroom_id], id: Sequel[:bench_entries][:treatment_id]).join(:windows, workroom_id: Sequel[:treatments][:workroom_id], id: Sequel[:treatments][:window_id])
-          .where(Sequel[:windows][:job_id] => :$job).distinct(Sequel[:bench_entries][:treatment_id], :step, :curtain)
-          .order(Sequel[:bench_entries][:treatment_id], :step, :curtain, Sequel.desc(Sequel[:bench_entries][:id]))
+          .where(Sequel[:windows][:job_id] => :$job).distinct(Sequel[:bench_entries][:treatment_id], :step, :curtain, :place)
+          .order(Sequel[:bench_entries][:treatment_id], :step, :curtain, :place, Sequel.desc(Sequel[:bench_entries][:id]))
       end
     end
   end

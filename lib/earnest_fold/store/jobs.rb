@@ -6,7 +6,7 @@ module EarnestFold
     class Jobs
       MOST_LISTED, MOST_USING = 30, 8
       JOINED = [
-        Sequel[:jobs][:id].as(:job_id), :title, :unit, Sequel[:jobs][:version].as(:job_version), Sequel[:jobs][:updated_at], Records.text(:extras, :extras), :notes, :archived,
+        Sequel[:jobs][:id].as(:job_id), :title, :unit, Sequel[:jobs][:version].as(:job_version), Sequel[:jobs][:updated_at], Records.text(:extras, :extras), :notes, :archived, :invoiced, Records.text(:account, :account), Records.text(:dates, :dates),
         Sequel[:windows][:id].as(:window_id), :room, :name, Sequel[:treatments][:id], Records.text(:spec, :spec), Sequel[:treatments][:version], :undoable, :put_away
       ].freeze
       IN_ORDER = [Sequel[:windows][:position], Sequel[:windows][:id], Sequel[:treatments][:position], Sequel[:treatments][:id]].freeze
@@ -143,7 +143,8 @@ module EarnestFold
       def bring_in(title:, unit:, extras:, cloths:, windows:)
         @workroom.transaction do
           ids = cloths.transform_values { |spec| bring_cloth(spec).to_s }
-          job = @workroom.insert(:jobs, title: title, unit: unit, extras: Sequel.pg_jsonb(renamed_parts(extras, ids)))[:id]
+          job = @workroom.insert(:jobs, title: title, unit: unit, extras: Sequel.pg_jsonb(renamed_parts(extras.except("alterations"), ids)))[:id]
+          bring_alterations(job, windows.size, extras.fetch("alterations", []))
           windows.each_with_index { |(room, name, specs), index| bring_window(job, index + 1, room, name, specs.map { |spec| ids.empty? ? spec : renamed(spec, ids) }) }
           job
         end
@@ -166,6 +167,11 @@ module EarnestFold
         id = @workroom.cloths.like(spec.except("pieces"))
         @workroom.shelf.bring_in(id, spec.fetch("pieces", []))
         id
+      end
+
+      # Each where it hangs, or by the name it came under.
+      def bring_alterations(job, windows, alterations)
+        alterations.each_with_index { |made, index| bring_window(job, windows + index + 1, "", made["id"].to_s[0, 80], [made]) }
       end
 
       def renamed_parts(extras, ids)
@@ -210,7 +216,8 @@ module EarnestFold
         windows = rows.select { |row| row[:window_id] }.chunk_while { |one, other| one[:window_id] == other[:window_id] }.map { |of_one| window_record(of_one) }
         job = rows.first
         Records::Job.new(id: job[:job_id], title: job[:title], unit: job[:unit], version: job[:job_version], updated_at: job[:updated_at],
-          extras: Records.parsed(job[:extras]), notes: job[:notes], archived: job[:archived], windows: windows.freeze)
+          extras: Records.parsed(job[:extras]), notes: job[:notes], archived: job[:archived], invoiced: job[:invoiced],
+          account: Records.parsed(job[:account]), dates: Records.parsed(job[:dates]), windows: windows.freeze)
       end
 
       def window_record(rows)

@@ -5,12 +5,15 @@ module EarnestFold
     # What the store hands out: frozen, with no tie to the database. A `spec` is a plain Hash as the job format writes it, its
     # `source` the text that it was read from.
     module Records
-      Job = Reckoning::Value.define(:id, :title, :unit, :version, :updated_at, :extras, :notes, :archived, :windows) do
+      Job = Reckoning::Value.define(:id, :title, :unit, :version, :updated_at, :extras, :notes, :archived, :invoiced, :account, :dates, :windows) do
         # @return [Array<Treatment>]
         def treatments = windows.flat_map(&:treatments)
       end
       Window = Reckoning::Value.define(:id, :room, :name, :treatments)
-      Treatment = Reckoning::Value.define(:id, :spec, :source, :version, :undoable, :put_away)
+      Treatment = Reckoning::Value.define(:id, :spec, :source, :version, :undoable, :put_away) do
+        # @return [Boolean] whether somebody's own curtain is altered, rather than one made
+        def alteration? = spec.key?("kind")
+      end
       Change = Reckoning::Value.define(:before, :after, :taken_back, :at, :by)
       Cloth = Reckoning::Value.define(:id, :spec, :source, :colour, :version)
       # The colour of a cloth of which nobody has said any.

@@ -40,6 +40,9 @@ module EarnestFold
       # @return [CuttingWishes]
       def cutting_wishes = CuttingWishes.new(self)
 
+      # @return [CameIn]
+      def came_in = CameIn.new(self)
+
       # @return [People]
       def people = People.new(self)
 

@@ -15,6 +15,8 @@ module EarnestFold
       LARGEST_BODY = 256 * 1024
       # A job document may be larger than what a form sends.
       LARGEST_DOCUMENT = Documents::JobFormat::LARGEST
+      # A photograph with the form round it.
+      LARGEST_PHOTOGRAPH = Documents::Photograph::LARGEST + 64 * 1024
       TOKENS = Rack::Protection::AuthenticityToken.new(nil)
       HOSTS = %w[127.0.0.1 localhost].freeze
 
@@ -35,7 +37,7 @@ module EarnestFold
 
       before do
         headers "Content-Security-Policy" => CSP, "X-Content-Type-Options" => "nosniff", "Referrer-Policy" => "same-origin"
-        halt page(:error, Screens::Failure.new(413), status: 413) if request.content_length.to_i > ((request.path_info == "/jobs/import") ? LARGEST_DOCUMENT : LARGEST_BODY)
+        halt page(:error, Screens::Failure.new(413), status: 413) if request.content_length.to_i > largest_body
         halt page(:error, Screens::Failure.new(400), status: 400) unless readable?(params)
         # Asked here and not in a middleware, so that a stale token gets a page of ours and not a dropped session.
         halt page(:error, Screens::Failure.new(403), status: 403) unless request.safe? || TOKENS.accepts?(env)
@@ -50,6 +52,7 @@ module EarnestFold
       register Routes::Cutting
       register Routes::Table
       register Routes::Bench
+      register Routes::CameIn
       register Routes::Shelf
       register Routes::Cloths
       register Routes::Failures

@@ -9,7 +9,7 @@ module EarnestFold
       FORGOTTEN = 3
       LEAST_MINUTES = 20
       # Something measured: as typed, the length, who and when.
-      Reading = R::Value.define(:typed, :length, :by, :at)
+      Reading = R::Value.define(:typed, :length, :place, :by, :at)
       # Minutes on the clock, whether some were put in for a clock that was forgotten, and since when it runs (nil: it doesn't).
       Spent = R::Value.define(:minutes, :forgotten, :since)
 
@@ -23,7 +23,7 @@ module EarnestFold
 
       # @return [Array<Reading>] the first first
       def readings(step)
-        of(step).select { |entry| entry.kind == "measured" }.map { |entry| Reading.new(typed: entry.value, length: R::LengthReader.read(entry.value, R::Units::MM), by: entry.by, at: entry.at) }
+        of(step).select { |entry| entry.kind == "measured" }.map { |entry| Reading.new(typed: entry.value, length: R::LengthReader.read(entry.value, R::Units::MM), place: entry.place, by: entry.by, at: entry.at) }
       end
 
       # @return [Spent]

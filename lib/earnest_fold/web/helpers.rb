@@ -29,6 +29,15 @@ module EarnestFold
       # @return [Integer] which page of a list was asked for, from 1
       def page_asked = params["page"].to_s.match?(/\A[1-9]\d{0,3}\z/) ? Integer(params["page"], 10) : 1
 
+      # @return [Integer] how many bytes a request to this address may bring
+      def largest_body
+        case request.path_info
+        when "/jobs/import" then App::LARGEST_DOCUMENT
+        when %r{/came-in/photographs\z} then App::LARGEST_PHOTOGRAPH
+        else App::LARGEST_BODY
+        end
+      end
+
       # A whole page, or for htmx its changing part alone.
       def page(view, screen, status: 200)
         status(status)

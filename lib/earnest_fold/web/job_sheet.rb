@@ -5,34 +5,6 @@ module EarnestFold
     # A stored job read into the core: which treatments can be reckoned, what is missing from the others, and what the job
     # needs of each cloth. Made once a request.
     class JobSheet
-      # A treatment as stored, with its window, and its reckoning where it has one; else the problems that stand in the way.
-      # `made` is how many of its cuts were made, `done` how many of its steps.
-      Entry = Reckoning::Value.define(:record, :window, :reckoned, :made, :done, :house) do
-        def id = record.id
-
-        # @return [Array<Reckoning::MakingUp::Step>] the order of making, by the house's schools
-        def steps = reckoned.once(:steps, house) { Reckoning::MakingUp::Order.new(reckoning, house).steps }
-
-        # @return [Boolean] whether every step is done
-        def finished? = reckoning && done.positive? && done >= steps.size
-
-        # @return [Boolean] whether everything is cut
-        def cut? = reckoning && made >= Reckoning::Cutting::Demand.by_cloth([reckoning]).sum { |_, cuts| cuts.size }
-
-        # @return [Reckoning::TreatmentReckoning, nil]
-        def reckoning = reckoned.reckoning
-
-        # @return [Array<Reckoning::Problem>]
-        def problems = reckoned.problems
-
-        # @return [String] its own name where it has one, as layers do; else the window's
-        def title
-          place = window.name.empty? ? window.room : window.name
-          own = record.spec["name"].to_s
-          own.empty? ? place : "#{place}, #{own}"
-        end
-      end
-
       # A treatment reckoned takes some tens of kilobytes.
       TREATMENTS = Store::Remembered.new(1500)
       NEEDS = Store::Remembered.new(200)
@@ -77,13 +49,17 @@ module EarnestFold
       def house = settled.rules
 
       # @return [Array<Entry>] in order of the windows, without what is put away
-      def entries
-        @entries ||= job.windows.flat_map { |window| window.treatments.reject(&:put_away).map { |record| entry(window, record) } }
-      end
+      def entries = @entries ||= at_work { |record| !record.alteration? }.map { |window, record| entry(window, record) }
+
+      # @return [Array<AlteredEntry>] somebody's own curtains, without what is put away
+      def alterations = @alterations ||= at_work(&:alteration?).map { |window, record| altered(window, record) }
+
+      # @return [Array<Entry, AlteredEntry>]
+      def works = entries + alterations
 
       # @return [Array<Entry>] what is put away, unreckoned
       def put_away
-        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoned: Reckoned.new([], nil), made: 0, done: 0, house: house) } }
+        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoned: Reckoned.new([], nil), made: 0, done: 0, house: house, invoiced: false) } }
       end
 
       # @return [Array<Entry>] the layers of an entry's window, from the glass to the room
@@ -98,13 +74,15 @@ module EarnestFold
       # @return [Store::RuleSet, nil] the set that a treatment takes
       def rule_set(entry) = settled.set(entry.record.spec["rules"])
 
-      # @return [Entry]
+      # @return [Entry, AlteredEntry]
       # @raise [Store::Missing]
-      def fetch(treatment_id) = entries.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
+      def fetch(treatment_id) = works.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
 
-      # @return [Reckoning::Treatment, Array<Reckoning::Problem>] the treatment, or why it can't be reckoned
+      # @return [Reckoning::Treatment, Reckoning::AlterationOfJob, Array<Reckoning::Problem>] what it is, or why it can't be reckoned
       def read(id, spec)
         place = Reckoning::Problems.new
+        return read_alteration(id, spec, place) if spec.key?("kind")
+
         treatment = Documents::TreatmentReader.new(@cloths, @unit).read({"id" => id.to_s}.merge(spec), place)
         treatment || place.to_a
       end
@@ -144,6 +122,8 @@ module EarnestFold
       # @param entry [Entry]
       # @return [String] SVG
       def silhouette(entry)
+        return entry.reckoned.once(:silhouette) { Drawings::AlteredSilhouette.new(entry.reckoning).to_s } if entry.alteration?
+
         colour = colour(entry.reckoning&.treatment&.face)
         entry.reckoned.once(:silhouette, colour) { Drawings::Silhouette.new(entry.reckoning, colour).to_s }
       end
@@ -158,11 +138,36 @@ module EarnestFold
       # @return [Documents::JobWriter::Kept] the job with the cloths that it uses, to be written as a document
       def kept(pieces = [])
         cloths = cloth_records.select { |record| cloths_used.include?(record.id) }
-        Documents::JobWriter::Kept.new(title: job.title, unit: job.unit, extras: job.extras, cloths: cloths.to_h { |record| [record.id.to_s, with_pieces(record, pieces)] },
-          windows: job.windows.map { |window| [window.id.to_s, window.room, window.name, window.treatments.reject(&:put_away).to_h { |made| [made.id.to_s, named_rules(made.spec)] }] })
+        Documents::JobWriter::Kept.new(title: job.title, unit: job.unit, extras: with_alterations, cloths: cloths.to_h { |record| [record.id.to_s, with_pieces(record, pieces)] },
+          windows: windows_kept)
       end
 
       private
+
+      # @yieldparam record [Store::Records::Treatment]
+      # @return [Array<Array(Store::Records::Window, Store::Records::Treatment)>]
+      def at_work = job.windows.flat_map { |window| window.treatments.select { |record| !record.put_away && yield(record) }.map { |record| [window, record] } }
+
+      def read_alteration(id, spec, place)
+        kind = Reckoning::Alterations[spec["kind"]] or return place.within(:kind).add(:not_a_choice, words: Reckoning::Alterations.names) || place.to_a
+        values, own = kind.fields.read(spec, unit, place), Reckoning::OwnCurtain::FIELDS.read(spec, unit, place)
+        alteration = values && kind.build(values, place)
+        place.any? ? place.to_a : Reckoning::AlterationOfJob.new(id: id.to_s, alteration: alteration, curtain: Reckoning::OwnCurtain.new(**own))
+      end
+
+      # A window at which something is altered only is none of the document's windows.
+      def windows_kept
+        job.windows.reject { |window| window.treatments.any? && window.treatments.all?(&:alteration?) }
+          .map { |window| [window.id.to_s, window.room, window.name, window.treatments.reject { |made| made.put_away || made.alteration? }.to_h { |made| [made.id.to_s, named_rules(made.spec)] }] }
+      end
+
+      def with_alterations
+        return job.extras if alterations.empty?
+
+        # A copy goes by its own name: no two have the same.
+        kept = alterations.group_by(&:document_id).flat_map { |id, same| same.each_with_index.map { |entry, index| [entry, index.zero? ? id : "#{id}-#{entry.id}"] } }.to_h
+        job.extras.merge("alterations" => alterations.map { |entry| entry.record.spec.merge("id" => kept.fetch(entry)) })
+      end
 
       # A set's number means nothing elsewhere: out of the house it goes by its name.
       def named_rules(spec) = spec["rules"] ? spec.merge({"rules" => settled.set(spec["rules"])&.name}.compact) : spec
@@ -181,7 +186,12 @@ module EarnestFold
 
       def entry(window, record)
         key = [record.id, record.source, unit, *sources_of_cloths(record.spec)]
-        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, made: @made.fetch(record.id.to_s, 0), done: @done.fetch(record.id, 0), house: house)
+        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, made: @made.fetch(record.id.to_s, 0), done: @done.fetch(record.id, 0), house: house, invoiced: job.invoiced)
+      end
+
+      def altered(window, record)
+        key = [record.id, record.source, unit]
+        AlteredEntry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, done: @done.fetch(record.id, 0), house: house, invoiced: job.invoiced)
       end
 
       def sources_of_cloths(spec)

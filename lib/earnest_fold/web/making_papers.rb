@@ -8,13 +8,14 @@ module EarnestFold
       R = Reckoning
 
       # @param sheet [JobSheet]
-      # @param entries [Array<JobSheet::Entry>] those that are reckoned
+      # @param entries [Array<Entry, AlteredEntry>] those that are reckoned
       def initialize(sheet, entries)
-        @sheet, @entries = sheet, entries.select(&:reckoning)
+        @sheet, @works = sheet, entries.select(&:reckoning)
+        @entries = @works.reject(&:alteration?)
       end
 
       # @return [String] PDF
-      def work = D::WorkPdf.new(@sheet.job.title, @entries.map { |entry| part(entry) }, unit).render
+      def work = D::WorkPdf.new(@sheet.job.title, @works.map { |entry| part(entry) }, unit).render
 
       # @return [String] PDF, full size
       def strip = D::StripPdf.new(title, @entries.flat_map { |entry| entry.reckoning.curtains.map { |curtain| strip_of(entry, curtain) } }, unit).render
@@ -32,10 +33,10 @@ module EarnestFold
 
       def unit = @sheet.unit
 
-      def title = [@sheet.job.title, *((@entries.size == 1) ? [@entries.first.title] : [])].join(", ")
+      def title = [@sheet.job.title, *((@works.size == 1) ? [@works.first.title] : [])].join(", ")
 
       def part(entry)
-        screen = Screens::Making.new(@sheet, entry)
+        screen = StationScreens.of("making", entry).new(@sheet, entry)
         alike = screen.steps.chunk_while { |one, other| one.code == other.code && one.figures == other.figures }
         D::WorkPdf::Part.new(title: entry.title, about: screen.in_all, rows: alike.map { |steps| row(screen, steps) })
       end

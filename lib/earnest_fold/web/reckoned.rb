@@ -6,19 +6,20 @@ module EarnestFold
     class Reckoned
       R = Reckoning
       MOST_MADE = 60
-      # @return [Reckoning::TreatmentReckoning, nil]
+      # @return [Reckoning::TreatmentReckoning, Reckoning::AlterationOfJob, nil]
       attr_reader :reckoning
       # @return [Array<Reckoning::Problem>] what stands in the way of it
       attr_reader :problems
       # @return [Object] everything that it was made from
       attr_reader :key
 
-      # @param read [Reckoning::Treatment, Array<Reckoning::Problem>]
+      # @param read [Reckoning::Treatment, Reckoning::AlterationOfJob, Array<Reckoning::Problem>]
       # @param key [Object]
       def initialize(read, key)
         @key = key
-        @reckoning = read.is_a?(Array) ? nil : R::TreatmentReckoning.new(read)
-        @problems = @reckoning ? [] : read
+        @problems = read.is_a?(Array) ? read : []
+        made = read.is_a?(R::Treatment) ? R::TreatmentReckoning.new(read) : read
+        @reckoning = read.is_a?(Array) ? nil : made
       end
 
       # @return [Array<Reckoning::Choice>] half a width and a width less and more

@@ -4,21 +4,33 @@ module EarnestFold
   module Web
     # The stations of a job, in the order of the work, and how far each treatment has come at them.
     module Stations
-      NAMES = %w[measure heading cloth cutting making hanging].freeze
+      NAMES = %w[measure heading cloth cutting making hanging account].freeze
+      # Somebody's own curtain goes another way.
+      ALTERING = %w[measure alter making hanging account].freeze
       # Where a check speaks; what isn't named here speaks at the cloth.
       CHECKS = {"readings_spread" => "measure", "carriers_short" => "heading", "fullness_thin" => "cloth"}.freeze
       # Which parts of a document must be readable for a station to be done.
       PLACES = {"measure" => %r{\A/(support|opening|drop|return|overlap|ease|site|wall|notes|name)}, "heading" => %r{\A/heading}, "cloth" => %r{\A/(face|making|lining|pattern|run)}}.freeze
+      MEASURED = %r{\A/(existing_length|wanted_length|stand_up|curtains|width|widths|motif|band|cloth_width|cloth_length|panel_width|finished_width)}
 
       module_function
 
-      # @param entry [JobSheet::Entry]
+      # @param entry [Entry, AlteredEntry]
+      # @return [Array<String>] its stations, in order
+      def of(entry) = entry.alteration? ? ALTERING : NAMES
+
+      # @param entry [Entry, AlteredEntry]
       # @return [Symbol] :done, :open, :warned or :stopped
-      def state(station, entry) = entry.reckoned.once(:state, station, if station == "cutting"
-                                    entry.made
-                                  else
-                                    ((station == "making") ? entry.done : 0)
-                                  end) { reckon_state(station, entry) }
+      def state(station, entry) = entry.reckoned.once(:state, station, *depends(station, entry)) { reckon_state(station, entry) }
+
+      # What a state depends on besides the figures.
+      def depends(station, entry)
+        case station
+        when "cutting" then entry.made
+        when "making" then entry.done
+        when "account" then entry.invoiced
+        end
+      end
 
       def reckon_state(station, entry)
         return :open if open?(station, entry)
@@ -31,18 +43,30 @@ module EarnestFold
 
       # @return [Array<Reckoning::Check>] those that speak at the station
       def checks(station, entry)
-        return [] unless entry.reckoning
+        return (station == "alter") ? entry.checks : [] if entry.alteration?
 
-        entry.reckoning.checks.select { |check| CHECKS.fetch(check.code, "cloth") == station }
+        entry.checks.select { |check| CHECKS.fetch(check.code, "cloth") == station }
       end
 
       # @return [Integer] how many stations are behind, one after the other
-      def behind(entry) = NAMES.take_while { |station| %i[done warned].include?(state(station, entry)) }.size
+      def behind(entry) = of(entry).take_while { |station| %i[done warned].include?(state(station, entry)) }.size
+
+      # @return [String] where work goes on
+      def following(entry) = of(entry)[behind(entry)] || of(entry).last
 
       def open?(station, entry)
-        return !entry.cut? if station == "cutting"
-        return !entry.finished? if station == "making"
-        return true if station == "hanging"
+        case station
+        when "cutting" then !entry.cut?
+        when "making" then !entry.finished?
+        when "hanging" then true
+        when "account" then !entry.invoiced
+        else unmeasured?(station, entry)
+        end
+      end
+
+      # Whether anything is wanting here, or before.
+      def unmeasured?(station, entry)
+        return entry.problems.any? { |problem| (station == "alter") || MEASURED.match?(problem.at) } if entry.alteration?
         return true if NAMES.index(station).positive? && open?(NAMES[NAMES.index(station) - 1], entry)
 
         entry.problems.any? { |problem| PLACES.fetch(station).match?(problem.at) }

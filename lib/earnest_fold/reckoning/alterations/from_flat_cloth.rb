@@ -29,6 +29,27 @@ module EarnestFold
         [*from_the_top_line, Line.of(:flat_needed, needed, [finished_width, "×", fullness.ratio]), Line.of(:cut_line, cut_line, [from_the_top, "+", top_allowance])]
       end
 
+      # The way asked for, or the one that fits with the fewest cloths, the fuller of two alike.
+      # @param curtain [OwnCurtain]
+      # @return [Way, nil]
+      def chosen(curtain)
+        asked = curtain.way && figures[:ways][OwnCurtain::WAYS.index(curtain.way)]
+        asked || figures[:ways].select(&:fits).min_by { |way| [way.cloths, -way.fullness] }
+      end
+
+      # Its own hem stays the hem, so everything runs from there.
+      # @param curtain [OwnCurtain]
+      def lines(_curtain) = [line(:top_fold, :fold, from_the_top, :hem), line(:cut_line, :cut, cut_line, :hem)]
+
+      def extent(curtain) = (chosen(curtain) == figures[:ways].last) ? cloth_width : cloth_length
+
+      def edges = {top: :new, sides: :kept, hem: :kept}
+
+      def left_over(curtain) = chosen(curtain)&.fits ? chosen(curtain).remnant : Length::ZERO
+
+      # Its top is where the cut falls.
+      def motif_after(place, curtain) = (place - left_over(curtain) - top_allowance).then { |after| after.negative? ? nil : after }
+
       private
 
       def needed = finished_width * fullness.ratio

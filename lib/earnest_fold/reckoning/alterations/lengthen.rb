@@ -19,6 +19,23 @@ module EarnestFold
           *(Line.of(:band, band, [from_the_top, "−", longest_faced, "+", 2, "×", seam]) unless band.zero?)]
       end
 
+      def contradictions = (from_the_top <= existing_length) ? [stop("shorter_than_curtain", wanted: from_the_top, existing: existing_length)] : []
+
+      # @param curtain [OwnCurtain]
+      def lines(_curtain)
+        old = let_down ? [line(:old_foot, :mark, existing_length)] : []
+        faced = (let_down && band.zero?) ? [line(:facing_seam, :sew, from_the_top)] : []
+        banded = band.zero? ? [] : [line(:band_seam, :sew, longest_faced), line(:new_fold, :fold, from_the_top)]
+        [*old, *faced, *banded]
+      end
+
+      def extent(_curtain) = available
+
+      def edges
+        foot = let_down ? :faced : :kept
+        {top: :kept, sides: :kept, hem: band.zero? ? foot : :banded}
+      end
+
       private
 
       def longest_faced = let_down ? available - seam : existing_length

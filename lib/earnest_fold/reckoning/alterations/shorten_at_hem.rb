@@ -22,6 +22,20 @@ module EarnestFold
         [*from_the_top_line, Line.of(:cut_line, cut_line, [from_the_top, "+", hem.taken]), Line.of(:remnant, available - cut_line, [available, "−", cut_line])]
       end
 
+      def contradictions = longer_than_it_is + hem_too_deep(hem)
+
+      # @param curtain [OwnCurtain]
+      def lines(_curtain)
+        first = hem.kind.then { |kind| (kind == "double") ? [line(:first_press, :fold, from_the_top + hem.depth)] : [] }
+        [line(:new_fold, :fold, from_the_top), *first, line(:cut_line, :cut, cut_line)]
+      end
+
+      def extent(_curtain) = available
+
+      def edges = {top: :kept, sides: :kept, hem: :new}
+
+      def left_over(_curtain) = [available - cut_line, Length::ZERO].max
+
       private
 
       def cut_line = from_the_top + hem.taken

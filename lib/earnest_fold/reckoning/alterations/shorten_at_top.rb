@@ -22,6 +22,27 @@ module EarnestFold
           Line.of(:left_at_hem, left_at_hem, [existing_length, "−", remove, "−", from_the_top])]
       end
 
+      # @param curtain [OwnCurtain]
+      def lines(curtain)
+        upper = curtain.band
+        foot = left_at_hem.positive? ? [line(:new_foot, :mark, existing_length - left_at_hem)] : []
+        [line(:seam_line, :sew, upper), line(:strip_from, :cut, upper + seam), line(:tuck_fold, :fold, upper + remove / 2), line(:strip_to, :cut, upper + remove - seam), line(:other_seam_line, :sew, upper + remove), *foot]
+      end
+
+      # What is still too long at the hem is another alteration.
+      def length_at_last = existing_length - remove
+
+      def contradictions = longer_than_it_is
+
+      def left_over(_curtain) = [strip, Length::ZERO].max
+
+      # What hangs below the tuck rises.
+      def motif_after(place, curtain)
+        return place if place < curtain.band
+
+        (place > curtain.band + remove) ? place - remove : nil
+      end
+
       private
 
       def strip = remove - seam * 2

@@ -21,6 +21,24 @@ module EarnestFold
           Line.of(:strip, strip, [remove, "−", 2, "×", seam])]
       end
 
+      def contradictions = longer_than_it_is + hem_too_deep(existing_hem)
+
+      # The tuck lies above the made hem: its two seam lines come to lie on each other.
+      # @param curtain [OwnCurtain]
+      def lines(_curtain)
+        upper = figures[:seam_line]
+        [line(:seam_line, :sew, upper), line(:strip_from, :cut, upper + seam), line(:tuck_fold, :fold, upper + remove / 2), line(:strip_to, :cut, upper + remove - seam), line(:other_seam_line, :sew, upper + remove)]
+      end
+
+      def left_over(_curtain) = [strip, Length::ZERO].max
+
+      def motif_after(place, _curtain)
+        upper = figures[:seam_line]
+        return place if place < upper
+
+        (place > upper + remove) ? place - remove : nil
+      end
+
       private
 
       def remove = existing_length - from_the_top

@@ -23,6 +23,23 @@ module EarnestFold
           Line.of(:left_over, figures[:left_over], [available, "−", taken(pieces)])]
       end
 
+      def contradictions = hem_too_deep(hem)
+
+      # The first piece from the top edge, those between below it, the last from the foot; what is over lies above the last.
+      # @param curtain [OwnCurtain]
+      def lines(_curtain)
+        return [] if pieces < 2
+
+        upper = (0..pieces - 2).map { |count| line(:"piece_#{count + 1}", :cut, first + between * count) }
+        [line(:new_fold, :fold, from_the_top), *upper, *(line(:last_piece, :cut, last, :hem) if figures[:left_over].positive?)]
+      end
+
+      def extent(_curtain) = available
+
+      def edges = {top: :kept, sides: :kept, hem: let_down ? :new : :kept}
+
+      def left_over(_curtain) = figures[:left_over]
+
       private
 
       def first = from_the_top + hem.taken

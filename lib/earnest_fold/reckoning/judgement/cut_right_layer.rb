@@ -6,14 +6,21 @@ module EarnestFold
       # The curtain itself is out of the way when a strip is cut off.
       module CutRightLayer
         CODE = "cut_right_layer"
-        STATION = "making"
+        STATION = %w[making alter].freeze
         STEP = "trim_to_width"
+        ALTERING_STEP = "cut_strip"
         MANNER = :say
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
           {width: seen.curtains.first.cut_width} if seen.reckoning && (seen.treatment.making.trim == "to_fullness" || seen.heading.dictates?)
+        end
+
+        # @param seen [AlterCase]
+        # @return [Hash, nil]
+        def self.altering(seen)
+          {form: :strip, width: seen.made.left_over} if seen.alteration.is_a?(ShortenKeepHem) || seen.alteration.is_a?(ShortenAtTop)
         end
       end
 

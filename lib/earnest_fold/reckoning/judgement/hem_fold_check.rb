@@ -8,6 +8,7 @@ module EarnestFold
         CODE = "hem_fold_check"
         STATION = "making"
         STEP = "press_hem"
+        ALTERING_STEP = "press_new_hem"
         MANNER = :say
 
         # @param seen [JudgementCase]
@@ -17,6 +18,12 @@ module EarnestFold
         end
 
         def self.fold(hem) = (hem.kind == "double") ? {form: :double, depth: hem.depth, both: hem.depth * 2} : {form: :single, depth: hem.depth}
+
+        # @param seen [AlterCase]
+        # @return [Hash, nil]
+        def self.altering(seen)
+          fold(seen.alteration.hem) if seen.alteration.respond_to?(:hem) && seen.alteration.hem.taken.positive?
+        end
       end
 
       Rules.register(HemFoldCheck::CODE, HemFoldCheck)

@@ -14,6 +14,12 @@ module EarnestFold
         def self.call(seen)
           {} if seen.reckoning
         end
+
+        # @param seen [AlterCase]
+        # @return [Hash, nil]
+        def self.altering(seen)
+          {}
+        end
       end
 
       Rules.register(SupportWeight::CODE, SupportWeight)

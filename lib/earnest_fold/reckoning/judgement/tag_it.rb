@@ -14,6 +14,12 @@ module EarnestFold
         def self.call(seen)
           {drop: seen.reckoning.finished_drop} if seen.reckoning
         end
+
+        # @param seen [AlterCase]
+        # @return [Hash, nil]
+        def self.altering(seen)
+          {drop: seen.alteration.length_at_last}
+        end
       end
 
       Rules.register(TagIt::CODE, TagIt)

@@ -15,6 +15,12 @@ module EarnestFold
           drop = seen.treatment.drop
           {reading: drop.shortest} unless drop.measured_from && drop.measured_to
         end
+
+        # @param seen [AlterCase]
+        # @return [Hash, nil]
+        def self.altering(seen)
+          {form: :altering, reading: seen.alteration.wanted_length} if seen.curtain.length_from.empty? || seen.curtain.length_to.empty?
+        end
       end
 
       Rules.register(WhichLength::CODE, WhichLength)

@@ -3,16 +3,17 @@
 module EarnestFold
   module Reckoning
     module MakingUp
-      # The steps of one treatment in order: by rank, but never before what a step needs.
+      # The steps of one treatment or alteration in order: by rank, but never before what a step needs.
       class Order
         # @return [Array<Step>]
         attr_reader :steps
 
-        # @param reckoning [TreatmentReckoning]
+        # @param made [TreatmentReckoning, AlterationOfJob]
         # @param house [HouseRules]
-        def initialize(reckoning, house = HouseRules::USUAL)
-          @work = MakingCase.new(reckoning: reckoning, house: house)
-          drafts = Kinds.to_h { |kind| [kind, kind.call(@work)] }.reject { |_, made| made.empty? }
+        def initialize(made, house = HouseRules::USUAL)
+          altered = made.is_a?(AlterationOfJob)
+          @work = altered ? AlteringCase.new(made: made, house: house) : MakingCase.new(reckoning: made, house: house)
+          drafts = (altered ? AlteringKinds : Kinds).to_h { |kind| [kind, kind.call(@work)] }.reject { |_, made| made.empty? }
           @steps = sorted(drafts.keys).flat_map { |kind| drafts[kind].map { |draft| [kind, draft] } }.each_with_index.map { |(kind, draft), index| step(kind, draft, index + 1) }.freeze
           freeze
         end
@@ -34,7 +35,7 @@ module EarnestFold
           done
         end
 
-        def step(kind, draft, number) = Step.new(number: number, code: kind::CODE, curtain: draft.curtain, figures: draft.figures, tools: kind::TOOLS, check: draft.check, minutes: draft.minutes)
+        def step(kind, draft, number) = Step.new(number: number, code: kind::CODE, curtain: draft.curtain, figures: draft.figures, tools: kind::TOOLS, check: draft.check, times: draft.times, minutes: @work.house.times.minutes(draft.times), bench: kind.bench(@work.house))
       end
     end
   end

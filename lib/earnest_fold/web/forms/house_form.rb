@@ -58,7 +58,7 @@ module EarnestFold
         def part_kind(key) = COUNTED.include?(key) ? COUNT : MEASURE
 
         def read
-          rules = R::HouseRules::FIELDS.names.reduce(@record.stored) { |made, name| taken(made, "rules.#{name}", name.to_s, rule(name.to_s)) }
+          rules = (R::HouseRules::FIELDS.names - R::HouseRules::BOOKS).reduce(@record.stored) { |made, name| taken(made, "rules.#{name}", name.to_s, rule(name.to_s)) }
           on_hand = (COUNTED + MEASURED).reduce(@record.on_hand) { |made, name| taken(made, "on_hand.#{name}", name, part_kind(name)) }
           {name: house_name, unit: unit, rules: rules, on_hand: on_hand}
         end

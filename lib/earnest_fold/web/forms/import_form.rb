@@ -23,11 +23,16 @@ module EarnestFold
 
         # @return [Hash] what {Store::Jobs#bring_in} takes
         def values
-          {title: @raw["title"], unit: @raw["unit"], extras: Documents::SpecFormat.extras_to_keep(@raw), windows: windows,
+          {title: @raw["title"], unit: @raw["unit"], extras: extras, windows: windows,
            cloths: @raw["cloths"].to_h { |cloth| [cloth["id"], spec(cloth, R::Cloth::FIELDS)] }}
         end
 
         private
+
+        def extras
+          kept = Documents::SpecFormat.extras_to_keep(@raw)
+          kept.key?("alterations") ? kept.merge("alterations" => kept["alterations"].map { |spec| (answers?(spec["answers"]) ? spec : spec.except("answers")).compact }) : kept
+        end
 
         def windows
           @raw["windows"].map { |window| [window["room"].to_s, window["name"].to_s, window["treatments"].map { |made| spec(made, R::Treatment::FIELDS) }] }

@@ -9,7 +9,7 @@ module EarnestFold
         SHARED = %w[opening drop site wall].freeze
 
         # @param sheet [JobSheet]
-        # @param entry [JobSheet::Entry] the layer beside which it goes
+        # @param entry [Entry] the layer beside which it goes
         # @param params [Hash]
         def initialize(sheet, entry, params)
           @sheet, @entry, @params = sheet, entry, params

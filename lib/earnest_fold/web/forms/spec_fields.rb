@@ -14,7 +14,8 @@ module EarnestFold
         HEADING_KIND = R::Field.new(name: :kind, kind: K::ChoiceKind.new(words: R::Headings.names), default: R::Fields::REQUIRED)
         # Which of the house's sets a treatment takes: the application's own, beside the job format.
         RULES = R::Field.new(name: :rules, kind: K::TextKind.new(least: 0, most: 20), default: "")
-        private_constant :HEADING_KIND, :RULES
+        ALTERATION_KIND = R::Field.new(name: :kind, kind: K::ChoiceKind.new(words: R::Alterations.names), default: R::Fields::REQUIRED)
+        private_constant :HEADING_KIND, :RULES, :ALTERATION_KIND
 
         # @param path [String]
         # @param spec [Hash]
@@ -23,10 +24,15 @@ module EarnestFold
           return HEADING_KIND if path == "heading.kind"
           return RULES if path == "rules"
 
+          return ALTERATION_KIND if path == "kind"
+
           *parents, last = path.split(".")
-          fields = parents.reduce(R::Treatment::FIELDS) { |inside, step| below(inside.fetch(step.to_sym).kind, spec) }
+          fields = parents.reduce(declared(spec)) { |inside, step| below(inside.fetch(step.to_sym).kind, spec) }
           fields.fetch(last.to_sym)
         end
+
+        # @return [Reckoning::Fields] what a treatment declares, or somebody's own curtain by what is done with it
+        def declared(spec) = spec["kind"] ? R::Alterations.fetch(spec["kind"]).all_fields : R::Treatment::FIELDS
 
         # @return [#read] the field's kind
         def kind(path, spec) = field(path, spec).kind

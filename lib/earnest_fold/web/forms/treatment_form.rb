@@ -9,7 +9,7 @@ module EarnestFold
         R = Reckoning
         # No window hangs so deep or runs so wide: a slip of the unit, caught before cloth is reckoned for it.
         SANE = {"drop.readings" => R::Length.mm(20_000), "support.length" => R::Length.mm(60_000), "overlap" => R::Length.mm(2_000),
-                "return_left" => R::Length.mm(2_000), "return_right" => R::Length.mm(2_000), "ease" => R::Length.mm(1_000),
+                "return_left" => R::Length.mm(2_000), "return_right" => R::Length.mm(2_000), "ease" => R::Length.mm(1_000), "existing_length" => R::Length.mm(20_000), "wanted_length" => R::Length.mm(20_000), "stand_up" => R::Length.mm(2_000), "cloth_length" => R::Length.mm(20_000),
                 "drop.stand_up" => R::Length.mm(2_000), "drop.offset" => R::Length.mm(2_000)}.freeze
 
         LONGEST = 60
@@ -33,6 +33,7 @@ module EarnestFold
           @changed = paths.select { |path| params[path].is_a?(String) && typed_anew?(path, said(params[path])) }
           # Another heading has other fields: what stood in those of the old one goes with it.
           @changed = ["heading.kind"] if @changed.include?("heading.kind")
+          @changed = ["kind"] if @changed.include?("kind")
           @changed = ["rules"] if @changed.include?("rules")
           @changed.each { |path| take(path, said(params[path])) }
           check_whole if changed?
@@ -72,7 +73,7 @@ module EarnestFold
         end
 
         # The cloths are chosen from lists that say what leaving them out means.
-        def needed?(path) = !Readings.path?(path) && !path.match?(/\A(face|lining|interlining)/) && SpecFields.field(path, @record.spec).required?
+        def needed?(path) = !Readings.path?(path) && !path.match?(/\A(face|lining|interlining)/) && SpecFields.field(path, @record.spec).required? && !@record.alteration?
 
         def problem_with(path, value)
           place = R::Problems.new
@@ -91,6 +92,7 @@ module EarnestFold
           when "lining.cloth" then line_with(value)
           when "interlining.cloth" then value ? @spec.merge("interlining" => {"cloth" => value}) : @spec.except("interlining")
           when "heading.kind" then head_with(value)
+          when "kind" then AlteredSpec.changed(@spec, value, set, @unit)
           when "rules" then (chosen = @sheet.settled.set(value)) ? chosen.applied(@spec, @unit) : @spec.except("rules")
           else Readings.path?(path) ? Readings.set(@spec, path, value) : SpecFields.set(@spec, path, value)
           end

@@ -7,10 +7,10 @@ module EarnestFold
       module Bench
         def self.registered(app)
           app.helpers(Saying)
-          app.get("/jobs/:id/treatments/:treatment/making") { |id, treatment| making(Screens::Making, id, treatment, :desk) }
-          app.get("/jobs/:id/treatments/:treatment/bench") { |id, treatment| making(Screens::Bench, id, treatment, :bench, asked: params["step"]) }
+          app.get("/jobs/:id/treatments/:treatment/making") { |id, treatment| making("making", id, treatment, :desk) }
+          app.get("/jobs/:id/treatments/:treatment/bench") { |id, treatment| making("bench", id, treatment, :bench, asked: params["step"]) }
 
-          app.get("/jobs/:id/treatments/:treatment/hanging") { |id, treatment| making(Screens::Hanging, id, treatment, :desk) }
+          app.get("/jobs/:id/treatments/:treatment/hanging") { |id, treatment| making("hanging", id, treatment, :desk) }
           app.post("/jobs/:id/treatments/:treatment/seen-to") { |id, treatment| seen_to(id, number(treatment)) }
 
           app.post("/jobs/:id/treatments/:treatment/bench") { |id, treatment| say_at_bench(id, number(treatment)) }
@@ -20,11 +20,11 @@ module EarnestFold
         module Saying
           SAID = %w[done undone started stopped].freeze
 
-          def making(screen, id, treatment, view, status: 200, **more)
+          def making(station, id, treatment, view, status: 200, **more)
             job = sheet(id)
             entry = job.fetch(number(treatment))
-            room = (screen == Screens::Making) ? {room: workroom.bench.readings(job.job.id)} : {}
-            shown = screen.new(job, entry, log: BenchLog.new(workroom.bench.entries(entry.id)), **room, **more)
+            room = (station == "making") ? {room: workroom.bench.readings(job.job.id)} : {}
+            shown = StationScreens.of(station, entry).new(job, entry, log: BenchLog.new(workroom.bench.entries(entry.id)), **room, **more)
             raise Store::Missing, "no steps yet" if view == :bench && shown.steps.empty?
 
             page(view, shown, status: status)
@@ -42,7 +42,8 @@ module EarnestFold
 
           def say_at_bench(id, treatment)
             job = sheet(id)
-            shown = Screens::Bench.new(job, job.fetch(treatment), asked: params["step"])
+            entry = job.fetch(treatment)
+            shown = StationScreens.of("bench", entry).new(job, entry, asked: params["step"])
             raise Store::Missing, "no step #{params["step"]}" unless shown.step&.number.to_s == params["step"].to_s
             return measured(id, treatment, shown) if params["said"] == "measured"
             raise Store::Missing, "nothing said" unless SAID.include?(params["said"])
@@ -51,15 +52,14 @@ module EarnestFold
             redirect to("/jobs/#{number(id)}/treatments/#{treatment}/bench#{"?step=#{params["step"]}" unless params["said"] == "done"}"), 303
           end
 
+          # What was measured, at each place where the step asks for it; nothing is kept where any of it can't be read.
           def measured(id, treatment, shown)
-            typed = params["value"].to_s.strip
-            length = Reckoning::LengthReader.read(typed, shown.unit)
-            if length.nil? || length.negative?
-              problem = Reckoning::Problem.new(at: "value", code: :not_a_length, data: {})
-              return making(Screens::Bench, id, treatment.to_s, :bench, status: 422, asked: params["step"], typed: typed, problem: problem)
+            form = Forms::MeasureForm.new(shown.step.check, params, shown.unit)
+            unless form.valid?
+              return making("bench", id, treatment.to_s, :bench, status: 422, asked: params["step"], form: form)
             end
 
-            workroom.bench.say(treatment, shown.step.code, shown.step.curtain.to_s, "measured", value: Reckoning::LengthReader.unit_named?(typed) ? typed : "#{typed} #{shown.unit.name}")
+            form.values.each { |place, typed| workroom.bench.say(treatment, shown.step.code, shown.step.curtain.to_s, "measured", value: typed, place: place) }
             redirect to("/jobs/#{number(id)}/treatments/#{treatment}/bench?step=#{params["step"]}"), 303
           end
         end

@@ -81,7 +81,7 @@ module EarnestFold
             app.get("/jobs/:id/#{file}") do |id|
               job = sheet(id)
               filed("application/pdf", job, "-#{file}")
-              made.call(MakingPapers.new(job, job.entries))
+              made.call(MakingPapers.new(job, job.works))
             end
           end
         end

@@ -5,8 +5,6 @@ module EarnestFold
     module Routes
       # The stations of a treatment.
       module Treatments
-        SCREENS = {"measure" => Screens::Measure, "heading" => Screens::Heading, "cloth" => Screens::Cloth, "cutting" => Screens::Cutting, "making" => Screens::Making, "hanging" => Screens::Hanging}.freeze
-
         def self.registered(app)
           app.helpers(Desk)
           stations(app)
@@ -31,21 +29,22 @@ module EarnestFold
             page(:desk, Screens::Compare.new(job, job.fetch(number(treatment))))
           end
 
-          SCREENS.slice("measure", "heading", "cloth").each do |station, screen|
+          StationScreens::FILLED.each do |station|
             app.get("/jobs/:id/treatments/:treatment/#{station}") do |id, treatment|
               job = sheet(id)
-              page(:desk, screen.new(job, job.fetch(number(treatment)), part: params["part"]))
+              entry = job.fetch(number(treatment))
+              page(:desk, screen_of(StationScreens.of(station, entry), job, entry))
             end
 
-            app.post("/jobs/:id/treatments/:treatment/#{station}") { |id, treatment| save(screen, id, number(treatment)) }
+            app.post("/jobs/:id/treatments/:treatment/#{station}") { |id, treatment| save(station, id, number(treatment)) }
           end
         end
 
         # Changing a treatment, each time from the version that was shown.
         module Desk
-          # @param screen [Class] of the station
-          def save(screen, id, treatment)
-            with_version(screen, id, treatment) do |job, entry|
+          # @param station [String]
+          def save(station, id, treatment)
+            with_version(station, id, treatment) do |job, entry, screen|
               form = Forms::TreatmentForm.new(job, entry.record, screen.paths(entry.record.spec), typed(job, entry), unit_shown(job))
               workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.changed?
               shown_again(screen, id, treatment, form)
@@ -63,28 +62,31 @@ module EarnestFold
 
           # Takes the last change back.
           def take_back(id, treatment)
-            with_version(station_shown, id, treatment) do |_, entry|
+            with_version(params["station"], id, treatment) do |_, entry, screen|
               workroom.treatments.take_back(treatment, version: entry.record.version)
-              shown_again(station_shown, id, treatment)
+              shown_again(screen, id, treatment)
             end
           end
 
           # Keeps the answer to a question with the treatment.
           def answer(id, treatment)
-            with_version(station_shown, id, treatment) do |_, entry|
+            with_version(params["station"], id, treatment) do |_, entry, screen|
               form = Forms::AnswerForm.new(entry.record, params)
               workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.valid?
-              shown_again(station_shown, id, treatment)
+              shown_again(screen, id, treatment)
             end
           end
 
           # Where someone else was here in between, before or just now, what they left is shown, and said.
-          def with_version(screen, id, treatment)
+          # @param station [String, nil]
+          # @yieldparam screen [Class] of the station, for such work
+          def with_version(station, id, treatment)
             job = sheet(id)
             entry = job.fetch(treatment)
+            screen = StationScreens.near(station, entry)
             return stale(screen, job, entry) unless params["version"] == entry.record.version.to_s
 
-            yield job, entry
+            yield job, entry, screen
           rescue Store::Stale
             job = sheet(id)
             stale(screen, job, job.fetch(treatment))
@@ -105,13 +107,12 @@ module EarnestFold
             page(:desk, screen_of(screen, job, entry, notice: :changed_elsewhere, versions: versions), status: 409)
           end
 
-          # The Cutting station looks at more than the treatment.
+          # Cutting looks at more than the treatment, and somebody's own curtain is looked at as it came in.
           def screen_of(screen, job, entry, **shown)
-            cutting = (screen == Screens::Cutting) ? {cutting: CuttingSheet.of(job, workroom)} : {}
-            screen.new(job, entry, part: params["part"], **cutting, **shown)
+            more = (screen == Screens::Cutting) ? {cutting: CuttingSheet.of(job, workroom)} : {}
+            more = {notes: workroom.came_in.notes(entry.id)} if [Screens::AlterMeasure, Screens::Alter].include?(screen)
+            screen.new(job, entry, part: params["part"], **more, **shown)
           end
-
-          def station_shown = SCREENS.fetch(params["station"], Screens::Measure)
 
           def unit_shown(job) = Reckoning::Units::ALL.key?(params["unit"]) ? job.house.unit(params["unit"]) : job.unit
         end

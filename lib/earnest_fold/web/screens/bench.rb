@@ -11,14 +11,20 @@ module EarnestFold
         UNDRAWN = %w[lay_out_cuts press_and_tag].freeze
 
         # @param asked [String, nil] the step's number
-        # @param typed [String] a measure that could not be read
-        # @param problem [Reckoning::Problem, nil]
-        def initialize(sheet, entry, asked: nil, typed: "", problem: nil, **shown)
+        # @param form [Forms::MeasureForm, nil] with measures that could not be read
+        def initialize(sheet, entry, asked: nil, form: nil, **shown)
           super(sheet, entry, **shown)
-          @asked, @typed, @problem = asked, typed, problem
+          @asked, @measure = asked, form
         end
 
-        attr_reader :typed, :problem
+        # @return [Array<Field>] one for each place at which the step asks for a measure
+        def measures
+          places = step.check.places.empty? ? [""] : step.check.places
+          places.map do |place|
+            problem = @measure&.problems&.[](place)
+            Field.new(path: Forms::MeasureForm.field(place), label: place.empty? ? Words.say("making.measured") : Words.say("edges.#{place}"), text: @measure&.typed&.[](place).to_s, problem: problem && Words.field_problem(problem, unit), hint: nil, options: nil, rule: nil)
+          end
+        end
 
         # @return [Reckoning::MakingUp::Step, nil] the one asked for, else the first that isn't done
         def step = @step ||= steps.find { |one| one.number.to_s == @asked.to_s } || steps.find { |one| !done?(one) } || steps.last
@@ -27,25 +33,32 @@ module EarnestFold
         def beside(by) = (place = steps.index(step) + by).negative? ? nil : steps[place]
 
         # @return [Array<Array(String, Object)>] the figures beside the main one
-        def others = step.figures.drop(1).map { |name, value| [Words.say("work_figures.#{name}"), value] }
+        def others = step.figures.drop(1).map { |name, value| [figure_name(name), value] }
 
-        def main_label = Words.say("work_figures.#{step.figures.keys.first}")
+        def main_label = figure_name(step.figures.keys.first)
+
+        # @param name [Symbol] of a figure of a step, or of a line on the cloth
+        def figure_name(name) = Words.say?("work_figures.#{name}") ? Words.say("work_figures.#{name}") : Words.alter_line(name)
 
         # @return [BenchLog::Spent]
         def spent = @log.spent(step)
 
-        # @return [String, nil] what the last measure means
+        # @return [Array<BenchLog::Reading>] the last at each place
+        def last_readings = readings(step).group_by(&:place).values.map(&:last)
+
+        # @return [Array<BenchLog::Reading>] those that others stand beside by now
+        def earlier = readings(step) - last_readings
+
+        # @return [String, nil] what the last measures mean: the one farthest off decides
         def verdict
-          check, last = step.check, readings(step).last
-          return unless check && last
+          check, worst = step.check, last_readings.max_by { |reading| (reading.length - step.check.planned).abs }
+          return unless check && worst
+          return Words.say("making.within", tolerance: check.tolerance, planned: check.planned, unit: unit) if right?
 
-          apart = (last.length - check.planned).abs
-          return Words.say("making.within", tolerance: check.tolerance, planned: check.planned, unit: unit) if check.fits?(last.length)
-
-          "#{Words.say("making.outside", apart: apart, tolerance: check.tolerance, unit: unit)}. #{Words.say("making.what_then.#{check.name}")}"
+          "#{Words.say("making.outside", apart: (worst.length - check.planned).abs, tolerance: check.tolerance, unit: unit)}. #{Words.say("making.what_then.#{what_then}")}"
         end
 
-        def right? = step.check.fits?(readings(step).last.length)
+        def right? = last_readings.all? { |reading| step.check.fits?(reading.length) }
 
         # @return [String, nil] which pleat hides each seam, from the leading edge
         def seams_hidden
@@ -74,6 +87,9 @@ module EarnestFold
           ends = Array.new((curtain.flat_width / house.table_length).ceil) { |index| [house.table_length * (index + 1), curtain.flat_width].min }
           Words.say("making.sections", sections: ends.each_with_index.map { |to, index| Words.say("making.section", number: index + 1, to: to, unit: unit) }.join(", "))
         end
+
+        # The lines of an alteration all mean the same where they are off.
+        def what_then = Words.say?("making.what_then.#{step.check.name}") ? step.check.name : "line"
 
         def seam_words(seam, pleat) = pleat ? Words.say("making.seam_hidden", at: seam, number: pleat + 1, unit: unit) : Words.say("making.seam_shows", at: seam, unit: unit)
 

@@ -57,7 +57,7 @@ module EarnestFold
         # @return [String] the part that is looked at
         def looked_at = (lining? || room?) ? part : curtain.hand
 
-        # @return [Array<JobSheet::Entry>] the windows of this room that can be drawn
+        # @return [Array<Entry>] the windows of this room that can be drawn
         def room = @room ||= sheet.entries.select { |other| other.reckoning && other.window.room == entry.window.room && (other.id == entry.id || other.window.id != entry.window.id) }
 
         # @return [String, nil] SVG

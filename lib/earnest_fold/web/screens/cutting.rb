@@ -31,7 +31,7 @@ module EarnestFold
         # @return [String] of the ticket on paper
         def ticket_title = Words.say("cuts.ticket", title: entry.title)
 
-        # @return [Array<JobSheet::Entry>] windows of the job that can't be planned yet
+        # @return [Array<Entry>] windows of the job that can't be planned yet
         def unready = sheet.entries.reject(&:reckoning)
 
         # @param with [Hash]

@@ -9,7 +9,7 @@ module EarnestFold
         attr_reader :sheet, :entry, :form
 
         # @param sheet [JobSheet]
-        # @param entry [JobSheet::Entry]
+        # @param entry [Entry]
         # @param form [Forms::TreatmentForm, nil] with what could not be taken
         # @param notice [Symbol, nil] something to say above the station
         # @param part [String, nil] which curtain is looked at
@@ -68,25 +68,26 @@ module EarnestFold
         # @param step [Integer] −1 or 1
         # @return [String, nil] the same station of the treatment before or after
         def neighbour(step)
-          place = sheet.entries.index { |other| other.id == entry.id } + step
-          other = sheet.entries[place] unless place.negative?
-          other && "/jobs/#{job.id}/treatments/#{other.id}/#{station}"
+          place = sheet.works.index { |other| other.id == entry.id } + step
+          other = sheet.works[place] unless place.negative?
+          other && path_of(other)
         end
+
+        # @return [String] the same station of other work, or Measure where it has none such
+        def path_of(other) = "/jobs/#{job.id}/treatments/#{other.id}/#{Stations.of(other).include?(station) ? station : "measure"}"
 
         # @return [String] a treatment in few words, for the rail
         def summary(other)
+          return Words.say("desk.stopped") if other.checks.any?(&:stop?)
+          return Words.say("desk.open") unless other.reckoning
+
           opening = other.record.spec.dig("opening", "kind")
-          stops = other.reckoning&.checks&.any?(&:stop?)
-          if stops
-            Words.say("desk.stopped")
-          else
-            other.reckoning ? "#{Words.say("openings.#{opening}")} · #{Words.say("states.done")}" : Words.say("desk.open")
-          end
+          opening ? "#{Words.say("openings.#{opening}")} · #{Words.say("states.done")}" : Words.say("alterations_short.#{other.record.spec["kind"]}")
         end
 
         def notice = @notice && Words.say("notices.#{@notice}")
 
-        def path(to = station) = "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
+        def path(to = station) = (to == "account") ? "/jobs/#{job.id}/account" : "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
 
         def page_title = "#{Words.say("stations.#{station}")}, #{entry.title}"
 

@@ -15,8 +15,14 @@ module EarnestFold
           @log = log
         end
 
-        # @return [Array<JobSheet::Entry>] the layers of the window in the order in which they are hung: from the glass to the room
+        # @return [Array<Entry>] the layers of the window in the order in which they are hung: from the glass to the room
         def order = sheet.layers(entry)
+
+        # @return [Hash{String => String}] files, and the words for each
+        def papers = {"hanging-sheet.pdf" => "making_papers.hanging", "tags.pdf" => "making_papers.tags"}
+
+        # @return [Array(String, String)] why there is nothing to hang yet, and the station where that is mended
+        def not_yet = [Words.say("hanging.not_yet"), "cloth"]
 
         # @return [Array<Array(String, Object)>] small parts to carry, counted
         def carried = reckoning ? R::Sundries.of(reckoning).except(:chain, :tape_length, :buckram_length).map { |name, count| [Words.say("sundries.#{name}"), count] } : []

@@ -26,7 +26,7 @@ module EarnestFold
 
         # @return [Array<Field>]
         def rules
-          Reckoning::HouseRules::FIELDS.names.map do |name|
+          (Reckoning::HouseRules::FIELDS.names - Reckoning::HouseRules::BOOKS).map do |name|
             field("rules.#{name}", CHOICES[name]&.transform_values { |key| Words.say(key) })
           end
         end

@@ -5,24 +5,26 @@ module EarnestFold
     module Screens
       # A job's first screen: its windows with their state, and what it needs of each cloth.
       class Job
-        attr_reader :sheet, :typed, :problem
+        attr_reader :sheet, :typed, :problem, :altering
 
-        def initialize(sheet, typed: {}, problem: nil)
-          @sheet, @typed, @problem = sheet, typed, problem
+        # @param problem [Symbol, nil] what stood in the way of a new window
+        # @param altering [Symbol, nil] or of somebody's own curtain
+        def initialize(sheet, typed: {}, problem: nil, altering: nil)
+          @sheet, @typed, @problem, @altering = sheet, typed, problem, altering
         end
 
         def job = sheet.job
 
         def unit = sheet.unit
 
-        def entries = sheet.entries
+        def entries = sheet.works
 
         def cloths = @cloths ||= sheet.cloths_needed
 
         def page_title = job.title
 
         # @return [String] the station where work goes on
-        def next_station(entry) = Stations::NAMES[Stations.behind(entry)] || Stations::NAMES.last
+        def next_station(entry) = Stations.following(entry)
 
         # @return [Array<String>] how a window, and a layer where there are several, can be moved
         def moves(entry) = %w[window-before window-after] + (layered?(entry) ? %w[layer-before layer-after] : [])
@@ -31,13 +33,15 @@ module EarnestFold
         def silhouette(entry) = sheet.silhouette(entry)
 
         # @yieldreturn [String] the window's card
-        def card(entry, &block) = entry.reckoned.once(:card, job.id, entry.title, entry.window.room, entry.made, entry.done, layered?(entry), sheet.colour(entry.reckoning&.treatment&.face), &block)
+        def card(entry, &block) = entry.reckoned.once(:card, job.id, entry.title, entry.window.room, entry.made, entry.done, layered?(entry), colour(entry), entry.invoiced, &block)
+
+        def colour(entry) = entry.alteration? ? nil : sheet.colour(entry.reckoning&.treatment&.face)
 
         # @return [Boolean] whether its window has more than one layer
         def layered?(entry) = entry.window.treatments.count { |record| !record.put_away } > 1
 
         # @return [String] "/jobs/1/treatments/2/measure"
-        def path(entry, to = next_station(entry)) = "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
+        def path(entry, to = next_station(entry)) = (to == "account") ? "/jobs/#{job.id}/account" : "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
       end
     end
   end

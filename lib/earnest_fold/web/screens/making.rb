@@ -23,7 +23,7 @@ module EarnestFold
         # @return [Array<Compared>] the finished drops as made of this room's curtains of the same planned drop
         def compared
           alike = sheet.entries.select { |other| other.reckoning && other.window.room == entry.window.room && other.reckoning.finished_drop == reckoning.finished_drop }.to_h { |other| [other.id, other.title] }
-          @compared ||= @room.select { |id, said| said.step == "mark_drop" && alike.key?(id) }.map { |id, said| Compared.new(title: alike.fetch(id), hand: Words.hand(said.curtain), typed: said.value, length: R::LengthReader.read(said.value, unit)) }
+          @compared ||= @room.select { |id, said| said.step == "mark_drop" && alike.key?(id) }.map { |id, said| Compared.new(title: alike.fetch(id), hand: [Words.hand(said.curtain), *(said.place.empty? ? [] : [Words.say("edges.#{said.place}")])].join(", "), typed: said.value, length: R::LengthReader.read(said.value, unit)) }
         end
 
         # @return [Reckoning::Length] how far they lie apart
@@ -57,6 +57,12 @@ module EarnestFold
 
         # Remarks stand at their steps here.
         def remarks = []
+
+        # @return [Hash{String => String}] files, and the words for each
+        def papers = {"work-order.pdf" => "making_papers.work", "strip.pdf" => "making_papers.strip", "tags.pdf" => "making_papers.tags"}
+
+        # @return [Array(String, String)] why there are no steps yet, and the station where that is mended
+        def not_yet = [Words.say("making.not_yet"), "cloth"]
 
         def bench_path(step = nil) = "#{path("bench")}#{"?step=#{step.number}" if step}"
 

@@ -78,7 +78,7 @@ module EarnestFold
           Drawings::Bolt.new(cloth, shown.piece, shown.placed, unit, colour: sheet.colour(cloth), marks: Drawings::Bolt::Marks.new(states: states, links: {}, titles: {}), around: here).to_s
         end
 
-        # @return [JobSheet::Entry, nil]
+        # @return [Entry, nil]
         def entry(cut = current) = sheet.entries.find { |one| one.id.to_s == cut.cut.treatment }
 
         def title(cut = current) = entry(cut)&.title || Words.say("cuts.gone")

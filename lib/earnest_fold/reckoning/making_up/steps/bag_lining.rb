@@ -18,7 +18,7 @@ module EarnestFold
           return [] unless work.bagged?
 
           side = work.making.side
-          work.curtains.map { |curtain| draft({wrap: side.depth, seam: side.turn_under, lift: work.reckoning.lining.lining.lift}, curtain: curtain.hand, check: check(:wrap, side.depth, Length.mm(2)), minutes: by_metre(work.reckoning.finished_drop * 2, 6)) }
+          work.curtains.map { |curtain| draft({wrap: side.depth, seam: side.turn_under, lift: work.reckoning.lining.lining.lift}, curtain: curtain.hand, check: check(:wrap, side.depth, Length.mm(2)), times: {join: metres(work.reckoning.finished_drop * 2)}) }
         end
       end
 

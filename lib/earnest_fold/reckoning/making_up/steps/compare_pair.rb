@@ -17,7 +17,7 @@ module EarnestFold
         def self.call(work)
           return [] unless work.pair?
 
-          [draft({finished_drop: work.reckoning.finished_drop, tolerance: work.house.pair_tolerance}, check: check(:difference, Length::ZERO, work.house.pair_tolerance), minutes: 5r)]
+          [draft({finished_drop: work.reckoning.finished_drop, tolerance: work.house.pair_tolerance}, check: at_both_edges(:difference, Length::ZERO, work.house.pair_tolerance), times: {compare: 1})]
         end
       end
 

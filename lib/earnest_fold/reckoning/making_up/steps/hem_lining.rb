@@ -19,7 +19,7 @@ module EarnestFold
 
           hem = work.reckoning.lining.lining.hem
           across = work.curtains.map(&:flat_width).reduce(:+)
-          [draft({hem_depth: hem.depth, takes: hem.taken}, minutes: by_metre(across, 4) + 5)]
+          [draft({hem_depth: hem.depth, takes: hem.taken}, times: {set_up: 1, hem_by_machine: metres(across)})]
         end
       end
 

@@ -19,7 +19,7 @@ module EarnestFold
           return [] if hem.taken.zero?
 
           second = (hem.kind == "double") ? hem.depth * 2 : nil
-          work.curtains.map { |curtain| draft({hem_fold: hem.taken, first_press: (hem.kind == "double") ? hem.depth : hem.turn_under, second_press: second}, curtain: curtain.hand, check: check(:hem_depth, hem.depth, Length.mm(2)), minutes: by_metre(curtain.flat_width, 4) + 4) }
+          work.curtains.map { |curtain| draft({hem_fold: hem.taken, first_press: (hem.kind == "double") ? hem.depth : hem.turn_under, second_press: second}, curtain: curtain.hand, check: check(:hem_depth, hem.depth, Length.mm(2)), times: {set_up: 1, press: metres(curtain.flat_width)}) }
         end
 
         # Who heads first marks the hem from the finished top.

@@ -17,7 +17,7 @@ module EarnestFold
         def self.call(work)
           work.curtains.filter_map do |curtain|
             count = curtain.heading[:hooks] || curtain.heading[:rings] or next
-            draft({hooks: count, pin_setting: pin_setting(work.heading)}, curtain: curtain.hand, minutes: Rational(count, 3))
+            draft({hooks: count, pin_setting: pin_setting(work.heading)}, curtain: curtain.hand, times: {hook: count})
           end
         end
 

@@ -17,7 +17,7 @@ module EarnestFold
         def self.call(work)
           return [] if work.making.hem.taken.zero?
 
-          work.curtains.map { |curtain| draft({weights: curtain.weights}, curtain: curtain.hand, minutes: 2r * curtain.weights) }
+          work.curtains.map { |curtain| draft({weights: curtain.weights}, curtain: curtain.hand, times: {weight: curtain.weights}) }
         end
 
         def self.rank(house) = (house.making_order == "heading_first") ? 87 : RANK

@@ -18,7 +18,7 @@ module EarnestFold
           work.curtains.filter_map do |curtain|
             figures = curtain.heading
             length = figures[:tape_length] || figures[:buckram_length] or next
-            draft({length: length, turned_in: turn_in(work.heading), pockets: figures[:pockets]}, curtain: curtain.hand, minutes: by_metre(length, 6) + 5)
+            draft({length: length, turned_in: turn_in(work.heading), pockets: figures[:pockets]}, curtain: curtain.hand, times: {set_up: 1, tape: metres(length)})
           end
         end
 

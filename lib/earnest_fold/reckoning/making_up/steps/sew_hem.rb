@@ -18,8 +18,8 @@ module EarnestFold
           hem = work.making.hem
           return [] if hem.taken.zero?
 
-          each = work.by_hand? ? 14 : 4
-          work.curtains.map { |curtain| draft({hem_depth: hem.depth, flat_width: curtain.flat_width}, curtain: curtain.hand, minutes: by_metre(curtain.flat_width, each) + 4) }
+          way = work.by_hand? ? :hem_by_hand : :hem_by_machine
+          work.curtains.map { |curtain| draft({hem_depth: hem.depth, flat_width: curtain.flat_width}, curtain: curtain.hand, times: {:set_up => 1, way => metres(curtain.flat_width)}) }
         end
 
         def self.rank(house) = (house.making_order == "heading_first") ? 89 : RANK

@@ -18,8 +18,8 @@ module EarnestFold
           return [] if work.bagged? || work.making.side.taken.zero?
 
           side = work.making.side
-          each = work.by_hand? ? 12 : 5
-          work.curtains.map { |curtain| draft({takes: side.taken, fold: side.depth, under: side.turn_under.positive? ? side.turn_under : nil}, curtain: curtain.hand, minutes: by_metre(work.reckoning.finished_drop * 2, each)) }
+          way = work.by_hand? ? :side_by_hand : :side_by_machine
+          work.curtains.map { |curtain| draft({takes: side.taken, fold: side.depth, under: side.turn_under.positive? ? side.turn_under : nil}, curtain: curtain.hand, times: {way => metres(work.reckoning.finished_drop * 2)}) }
         end
       end
 

@@ -15,7 +15,7 @@ module EarnestFold
         # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
-          work.curtains.map { |curtain| draft({top: work.top}, curtain: curtain.hand, minutes: by_metre(curtain.flat_width, 3) + 3) }
+          work.curtains.map { |curtain| draft({top: work.top}, curtain: curtain.hand, times: {set_up: 1, press: metres(curtain.flat_width)}) }
         end
 
         def self.needs(house) = (house.making_order == "heading_first") ? NEEDS : NEEDS + %w[mark_drop]

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Judgement
+      # What is cut off is long enough for another.
+      module OneMakesTwo
+        CODE = "one_makes_two"
+        STATION = "alter"
+        MANNER = :say
+        # The least that a taped top takes.
+        TOP = Length.mm(40)
+
+        # @param seen [AlterCase]
+        # @return [Hash, nil]
+        def self.altering(seen)
+          rest = seen.made.left_over
+          need = seen.alteration.from_the_top + TOP
+          return if rest < need || seen.alteration.is_a?(SplitPanel)
+
+          {rest: rest, need: need, form: (seen.alteration.edges[:hem] == :new && !seen.let_down?) ? :hem_kept : :sides_kept}
+        end
+      end
+
+      Rules.register(OneMakesTwo::CODE, OneMakesTwo)
+    end
+  end
+end

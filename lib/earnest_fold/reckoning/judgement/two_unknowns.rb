@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Judgement
+      # A printed cloth that is shortened has two unknowns: where its motif sits, and where it ends.
+      module TwoUnknowns
+        CODE = "two_unknowns"
+        STATION = "alter"
+        MANNER = :ask
+
+        # @param seen [AlterCase]
+        # @return [Hash, nil]
+        def self.altering(seen)
+          {rise: seen.alteration.is_a?(ShortenAtTop) ? seen.alteration.remove : Length::ZERO, length: seen.alteration.from_the_top} if seen.made.shortens? && (seen.curtain.printed || seen.curtain.motif)
+        end
+      end
+
+      Rules.register(TwoUnknowns::CODE, TwoUnknowns)
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module MakingUp
+      # The heading put on the plain panel: tape, hooks, pleats at their places.
+      module PutOnNewHeading
+        extend Kind
+
+        CODE = "put_on_new_heading"
+        RANK = 80
+        NEEDS = %w[make_new_top].freeze
+        TOOLS = %i[tape pins machine].freeze
+
+        # @param work [AlteringCase]
+        # @return [Array<Draft>]
+        def self.call(work)
+          return [] unless work.alteration.is_a?(NewHeading)
+
+          figures = work.alteration.figures[:heading].select { |_, value| value.is_a?(Length) || value.is_a?(Integer) }
+          work.hands.map { |hand| draft({finished_width: work.alteration.finished_width, **figures}, curtain: hand, check: check(:finished_width, work.alteration.finished_width, Length.mm(10)), times: {set_up: 1, tape: work.across, pleat: [work.alteration.marks.size, 1].max}) }
+        end
+      end
+
+      AlteringKinds.register(PutOnNewHeading::CODE, PutOnNewHeading)
+    end
+  end
+end

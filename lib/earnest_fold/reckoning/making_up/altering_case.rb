@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module MakingUp
+      # What the steps of an alteration are made from: the curtain that is altered, how, and the house's schools.
+      AlteringCase = Value.define(:made, :house) do
+        def alteration = made.alteration
+
+        def curtain = made.curtain
+
+        def hands = curtain.hands
+
+        def pair? = made.pair?
+
+        def lines = made.lines
+
+        def by_hand? = house.stitching == "hand"
+
+        # @return [Rational] metres across one curtain
+        def across = curtain.flat_width.mm / 1000
+
+        # @return [Length]
+        def as_it_came = alteration.respond_to?(:existing_length) ? alteration.existing_length : alteration.extent(curtain)
+
+        def let_down? = alteration.respond_to?(:let_down) && alteration.let_down
+
+        # @return [Boolean] whether it is shortened by a tuck
+        def tuck? = alteration.is_a?(ShortenKeepHem) || alteration.is_a?(ShortenAtTop)
+
+        # @return [Length] what the tuck takes out
+        def removed = alteration.is_a?(ShortenAtTop) ? alteration.remove : alteration.figures[:remove]
+
+        # @return [Allowance, nil] of a hem that is sewn anew
+        def new_hem = alteration.respond_to?(:hem) ? alteration.hem : nil
+
+        # @return [Length, nil] of a top that is turned anew
+        def new_top
+          case alteration
+          when FromFlatCloth, SplitPanel then alteration.top_allowance
+          when NewHeading then alteration.figures[:top_allowance]
+          end
+        end
+
+        # @return [AlterLine, nil] the one that decides: where it is cut, else where it is sewn
+        def main_line = lines.find { |line| line.name == :cut_line } || lines.find { |line| %i[cut sew].include?(line.deed) } || lines.first
+
+        # @return [Hash{Symbol => Length}] the one that decides first
+        def lines_by_name = [main_line, *(lines - [main_line])].compact.to_h { |line| [line.name, line.at] }
+      end
+    end
+  end
+end

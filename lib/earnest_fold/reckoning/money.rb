@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # An amount of money: whole hundredths of the workroom's currency, never a Float. What comes from a sum that isn't whole is
+    # rounded once, a half away from zero, by {of}.
+    #
+    #   Money.of(41475/1000r) + Money.of(1)  # => 42.48
+    class Money
+      include Comparable
+
+      # @return [Integer]
+      attr_reader :hundredths
+
+      # @param amount [Integer, Rational]
+      # @return [Money] the nearest hundredth
+      # @raise [TypeError] for a Float or anything that is no exact number
+      def self.of(amount)
+        raise TypeError, "money needs an Integer or a Rational, not #{amount.class}" unless amount.is_a?(Integer) || amount.is_a?(Rational)
+
+        new((amount * 100).round(half: :up))
+      end
+
+      # @param amounts [Enumerable<Money>]
+      # @return [Money]
+      def self.sum(amounts) = amounts.reduce(ZERO, :+)
+
+      # @api private
+      def initialize(hundredths)
+        @hundredths = hundredths
+        freeze
+      end
+
+      def +(other) = Money.new(hundredths + Money.hundredths_of(other))
+
+      def -(other) = Money.new(hundredths - Money.hundredths_of(other))
+
+      def -@ = Money.new(-hundredths)
+
+      # @param number [Integer, Rational]
+      # @return [Money] rounded once
+      def *(other) = Money.of(to_r * other)
+
+      # @return [Rational]
+      def to_r = Rational(hundredths, 100)
+
+      # @param step [Money] over zero
+      # @param way [String] "nearest" (a half goes up) or "up"
+      # @return [Money] whole steps
+      def in_steps(step, way)
+        steps = Rational(hundredths, step.hundredths)
+        Money.new(((way == "up") ? steps.ceil : steps.round(half: :up)) * step.hundredths)
+      end
+
+      # @param weights [Array<Rational, Integer>] none under zero, not all zero
+      # @return [Array<Money>] parts by weight that add up to the whole: what rounding leaves goes to the first parts
+      def share(weights)
+        all = weights.sum
+        parts = weights.map { |weight| (hundredths * Rational(weight) / all).floor }
+        left = hundredths - parts.sum
+        parts.each_with_index.map { |part, index| Money.new((index < left) ? part + 1 : part) }
+      end
+
+      # @return [Integer, nil] nil for strangers
+      def <=>(other) = other.is_a?(Money) ? hundredths <=> other.hundredths : nil
+
+      def eql?(other) = other.is_a?(Money) && hundredths == other.hundredths
+      alias_method :==, :eql?
+
+      def hash = [Money, hundredths].hash
+
+      def zero? = hundredths.zero?
+
+      def negative? = hundredths.negative?
+
+      # @return [String] as it is written and kept: "-41.50"
+      def to_s = format("%s%d.%02d", negative? ? "-" : "", *hundredths.abs.divmod(100))
+      alias_method :inspect, :to_s
+
+      # @param text [String] as {to_s} writes it
+      # @return [Money]
+      def self.read(text) = of(Rational(text))
+
+      # @api private
+      def self.hundredths_of(other)
+        raise TypeError, "Money goes with Money, not with #{other.class}" unless other.is_a?(Money)
+
+        other.hundredths
+      end
+
+      ZERO = new(0)
+    end
+  end
+end

@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # The Alter station: what is done, drawn before and after, with every line at its running distance, and what comes off.
+      class Alter < Desk
+        include Altering
+
+        STATION = "alter"
+        # What is asked of an alteration here, as far as its kind knows it.
+        ASKED = %w[existing_hem let_down hem top_allowance seam remove fullness way heading].freeze
+        OTHERS = {"shorten_at_hem" => "shorten_keep_hem", "shorten_keep_hem" => "shorten_at_top", "shorten_at_top" => "shorten_at_hem"}.freeze
+        # Another way to the same length, what it gives, and what stands against it.
+        Other = R::Value.define(:kind, :chosen, :main, :at, :left_over, :stops)
+
+        # @param notes [Array<Store::CameIn::Note>]
+        def initialize(sheet, entry, notes: [], **shown)
+          super(sheet, entry, **shown)
+          @notes = notes
+        end
+
+        def self.paths(spec)
+          declared = R::Alterations.fetch(spec["kind"]).all_fields.names.map(&:to_s)
+          ["kind", *(ASKED & declared).flat_map { |name| parts(name, spec) }]
+        end
+
+        def self.parts(name, spec)
+          return %w[kind depth turn_under].map { |part| "#{name}.#{part}" } if %w[existing_hem hem].include?(name)
+          return ["heading.kind", *Forms::SpecFields.heading_paths(spec)] if name == "heading"
+
+          [name]
+        end
+
+        def view = :_alter
+
+        # @return [Array<Field>]
+        def asked = (self.class.paths(spec) - ["kind"]).map { |path| field(path, options: options(path)) }
+
+        # @return [Array<Array(String, Reckoning::Length)>] the figure to cut by first, then the others
+        def figures
+          main = R::MakingUp::AlteringCase.new(made: made, house: house).main_line
+          [*(main && [[line_words(main), main.at]]), *plain_figures]
+        end
+
+        # @return [Array<Array(Reckoning::AlterLine, String)>] each with what is done there
+        def lines = made.lines.map { |line| [line, Words.say("alter.deeds.#{line.deed}")] }
+
+        def line_words(line) = Words.say("alter.from_edge.#{line.from}", line: Words.alter_line(line.name))
+
+        # @return [Array<Array(String, String)>] each edge, and whether it stays as it was made
+        def edges = made.alteration.edges.map { |edge, fate| [Words.say("alter.edge_names.#{edge}"), Words.say("alter.edges.#{fate}")] }
+
+        # @return [String, nil] what the rest still makes
+        def rest
+          over = made.left_over
+          over.positive? ? Words.say("alter.rest", length: over, uses: Words.uses(R::Cutting::Leftover.new(kind: :remnant, piece: nil, from: R::Length::ZERO, along: over, across: made.curtain.flat_width)), unit: unit) : nil
+        end
+
+        # @return [Array<Other>] the ways to shorten side by side
+        def others = (made&.shortens? && made.alteration.contradictions.empty?) ? OTHERS.keys.filter_map { |kind| other(kind) } : []
+
+        # @return [Array<Reckoning::FromFlatCloth::Way>, nil] both directions of a flat cloth
+        def ways = made.alteration.is_a?(R::FromFlatCloth) ? made.alteration.figures[:ways] : nil
+
+        def way_chosen = made.alteration.chosen(made.curtain)
+
+        # @return [String, nil] what of the length is left to do
+        def unfinished
+          foot = made.alteration.figures[:left_at_hem] or return
+          foot.positive? ? Words.say("alter.left_at_hem", length: foot, unit: unit) : nil
+        end
+
+        # @return [String, nil] SVG
+        def drawing = made && once(:altered) { Drawings::AlteredCurtain.new(made, unit).to_s }
+
+        private
+
+        def plain_figures = made.alteration.figures.reject { |name, value| %i[cut_line seam_line].include?(name) || !(value.is_a?(R::Length) || value.is_a?(Numeric)) }.map { |name, value| [Words.say("alter.figures.#{name}"), value] }
+
+        def other(kind)
+          spec_then = Forms::AlteredSpec.changed(spec.merge("remove" => "#{(made.alteration.existing_length - made.alteration.from_the_top).mm} mm"), kind, sheet.settled.first_set, unit)
+          read = (kind == spec["kind"]) ? made : sheet.read(entry.id, spec_then)
+          return if read.is_a?(Array)
+
+          main = R::MakingUp::AlteringCase.new(made: read, house: house).main_line
+          Other.new(kind: kind, chosen: kind == spec["kind"], main: line_words(main), at: main.at, left_over: read.left_over, stops: read.stops)
+        end
+
+        def options(path)
+          return R::Allowance::KINDS.to_h { |kind| [kind, Words.say("turnings.#{kind}")] } if path.end_with?("hem.kind")
+          return {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")} if path == "let_down"
+          return R::Headings.names.to_h { |name| [name, Words.say("headings.#{name}")] } if path == "heading.kind"
+          return {"" => Words.say("alter.best_way")}.merge(R::OwnCurtain::WAYS.to_h { |way| [way, Words.say("alter.ways.#{way}")] }) if path == "way"
+
+          kind = Forms::SpecFields.kind(path, spec)
+          case kind
+          when R::FieldKinds::ChoiceKind then kind.words.to_h { |word| [word, Words.say("#{(path == "heading.style") ? "styles" : "choices"}.#{word}")] }
+          when R::FieldKinds::FlagKind then {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # One step of an alteration at the bench.
+      class AlterBench < Bench
+        include Altering
+
+        # Steps at which the lines on the cloth are what is looked at.
+        DRAWN = %w[measure_again mark_lines compare_lines cut_off sew_tuck cut_strip add_to_foot press_new_hem compare_edges check_length].freeze
+
+        def compared = []
+
+        def seams_hidden = nil
+
+        def sections = nil
+
+        # @return [String, nil] SVG
+        def drawing = DRAWN.include?(step.code) ? once(:altered) { Drawings::AlteredCurtain.new(made, unit).to_s } : nil
+      end
+    end
+  end
+end

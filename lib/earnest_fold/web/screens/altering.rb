@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # What the stations of somebody's own curtain have in common: their fields, their working and their remarks are an alteration's.
+      module Altering
+        R = Reckoning
+
+        # @return [Reckoning::AlterationOfJob, nil]
+        def made = entry.reckoning
+
+        # @return [nil] there is no treatment
+        def treatment = nil
+
+        def hardware = []
+
+        def checks = Stations.checks(station, entry)
+
+        def working = made ? made.alteration.working : []
+
+        def colour = Store::Records::UNDYED
+
+        def face = nil
+
+        # @return [Array<Field>]
+        def kinds = field("kind", options: R::Alterations.names.to_h { |name| [name, Words.say("alterations.#{name}")] })
+
+        # @return [Array<Store::CameIn::Note>] what was noted when the curtains came in
+        def notes_made = @notes || []
+
+        private
+
+        def said_here
+          return [] unless made
+
+          R::Judgement.of_alteration(made, spec.fetch("answers", {}).keys, station: station, house: house, noted: notes_made.any?)
+        end
+      end
+    end
+  end
+end

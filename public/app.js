@@ -52,7 +52,7 @@
     if (event.ctrlKey || event.metaKey || event.altKey || event.target.closest("input, select, textarea")) return;
     var ticking = document.querySelector('[data-key="' + event.key + '"]');
     if (ticking && !event.target.closest("button, a, summary")) ticking.click();
-    else if (/^[1-6]$/.test(event.key)) station(Number(event.key));
+    else if (/^[1-7]$/.test(event.key)) station(Number(event.key));
     else if (keys[event.key]) keys[event.key]();
     else return;
     event.preventDefault();
@@ -114,6 +114,23 @@
   });
   window.addEventListener("online", sendKept);
   if (navigator.onLine) sendKept();
+
+  // Where somebody's own curtain is touched, something is noted: in thousandths of its width and its length.
+  document.addEventListener("click", function (event) {
+    var ground = event.target.closest(".noting .ground"), form = document.getElementById("note-form");
+    if (!ground || !form) return;
+    var box = ground.getBoundingClientRect();
+    form.elements.across.value = Math.round((event.clientX - box.left) / box.width * 1000);
+    form.elements.down.value = Math.round((event.clientY - box.top) / box.height * 1000);
+    form.elements.place.value = "touched";
+    if (form.elements.curtain) form.elements.curtain.value = ground.dataset.curtain;
+    form.elements.words.focus();
+  });
+  document.addEventListener("change", function (event) {
+    var form = event.target.form;
+    if (!form || form.id !== "note-form" || event.target.name !== "place") return;
+    form.elements.across.value = form.elements.down.value = "";
+  });
 
   // A flaw is told by touching the cloth where it begins, and moved by drawing it along; the form beside takes the figures.
   function along(ground, event) {

@@ -65,6 +65,7 @@ module EarnestFold
         cloths = CLOTHS.transform_values { |spec, colour| @workroom.cloths.create(spec, colour: colour).to_s }
         sets = @workroom.house.read.sets.to_h { |set| [set.name, set.id.to_s] }
         Rooms::JOBS.each { |job| room(job, cloths, sets) }
+        vestry
         @workroom.house.update(version: @workroom.house.read.version, on_hand: ON_HAND)
         Pieces::ALL.each { |key, pieces| pieces.each { |label, spec| @workroom.shelf.receive(cloths[key].to_i, label, spec) } }
         ["Ida Marram", "Joss Teal"].each { |name| @workroom.people.add(name) }
@@ -73,6 +74,14 @@ module EarnestFold
           spec: UPPER_LANDING.merge("face" => cloths["tick"], "lining" => LANDING_LINING.merge("cloth" => cloths["sateen"])))
         office = @workroom.jobs.create(title: "Ticket office", unit: "cm")
         @workroom.jobs.add_window(office, room: "Ticket office", name: "Quay window", spec: TICKET_OFFICE.merge("face" => cloths["ferry"]))
+      end
+
+      # Somebody's own curtains, with what was noted when they came in.
+      def vestry
+        id = @workroom.jobs.bring_in(title: "Ferry chapel", unit: "cm", extras: {"alterations" => Rooms::VESTRY}, cloths: {}, windows: [])
+        pair = @workroom.jobs.find(id).treatments.first.id
+        @workroom.came_in.note(pair, sort: "mark", curtain: "left", across: 300, down: 860, words: "candle wax, two drops")
+        @workroom.came_in.note(pair, sort: "missing_hook", curtain: "right", across: 880, down: 30, words: "")
       end
 
       # A room of the house: its treatments name cloths and sets by their keys here.

@@ -37,6 +37,17 @@ module EarnestFold
           "making" => {"hem" => {"kind" => "double", "depth" => "7.5 cm"}, "side" => {"kind" => "single", "depth" => "1.5 cm", "turn_under" => "0 cm"}, "seam" => "1.5 cm", "width_step" => "half"},
           "face" => "stripe", "lining" => {"cloth" => "sateen", "lift" => "2.5 cm", "inset" => "3 cm", "side_turn" => "1.5 cm", "top" => "1.5 cm", "hem" => {"kind" => "double", "depth" => "7.5 cm"}}
         }.freeze
+        DOUBLE = ->(depth) { {"kind" => "double", "depth" => depth} }
+        private_constant :DOUBLE
+        # The ferry chapel's own curtains, and a throw: what is altered.
+        VESTRY = [
+          {"id" => "Vestry pair", "kind" => "shorten_at_hem", "existing_length" => "241 cm", "wanted_length" => "164 cm", "stand_up" => "3.5 cm", "existing_hem" => DOUBLE.call("6 cm"), "let_down" => false, "hem" => DOUBLE.call("8 cm"),
+           "curtains" => 2, "width" => "168 cm", "widths" => 1, "printed" => true, "motif" => "98 cm", "length_from" => "the eye of the ring", "length_to" => "a finger above the step"},
+          {"id" => "Organ loft", "kind" => "split_panel", "existing_length" => "252 cm", "wanted_length" => "104 cm", "existing_hem" => DOUBLE.call("4 cm"), "hem" => DOUBLE.call("8 cm"), "top_allowance" => "14 cm", "width" => "137 cm",
+           "length_from" => "the rod", "length_to" => "the sill"},
+          {"id" => "Porch, a sailcloth throw", "kind" => "from_flat_cloth", "cloth_width" => "200 cm", "cloth_length" => "340 cm", "finished_width" => "240 cm", "fullness" => "1.4", "wanted_length" => "188 cm", "top_allowance" => "9 cm", "width" => "200 cm",
+           "length_from" => "the pole's upper side", "length_to" => "the floor, just clear"}
+        ].freeze
         JOBS = [
           ["Breakfast room", "cm", "", [["Breakfast room", "East window", [EYELETS]]]],
           ["Ferrymaster's bedroom", "cm", "Dark by five in the morning, please; the sheers stay drawn by day.", [["Ferrymaster's bedroom", "River window", [SHEER, WAVE]]]],

@@ -15,6 +15,8 @@ module EarnestFold
         # @param work [AlteringCase]
         # @return [Array<Draft>]
         def self.call(work)
+          return [] if work.lines.empty?
+
           work.hands.map do |hand|
             main = work.main_line
             draft(work.lines_by_name, curtain: hand, check: main && at_both_edges(main.name, main.at, work.house.pair_tolerance), times: {mark: 1})

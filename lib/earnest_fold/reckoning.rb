@@ -62,6 +62,8 @@ require_relative "reckoning/making_up/standard_times"
 require_relative "reckoning/account/rules"
 require_relative "reckoning/diary/rules"
 require_relative "reckoning/house_rules"
+require_relative "reckoning/account"
+require_relative "reckoning/diary"
 require_relative "reckoning/stack_back"
 require_relative "reckoning/judgement"
 EarnestFold::Reckoning::Judgement::Rules.load(File.join(__dir__, "reckoning/judgement"))

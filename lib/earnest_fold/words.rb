@@ -74,7 +74,27 @@ module EarnestFold
 
     # @param amount [Rational]
     # @return [String] to the hundredth, rounded once: "414.80"
-    def money(amount) = R::LengthWriter.decimal((amount * 100).round(half: :up), 2)
+    def money(amount)
+      hundredths = (amount * 100).round(half: :up)
+      "#{"−" if hundredths.negative?}#{R::LengthWriter.decimal(hundredths.abs, 2)}"
+    end
+
+    # @param line [Reckoning::Account::Line]
+    # @return [String] a line of an account
+    def account_line(line, unit)
+      data = line.data.merge(name: line.name)
+      data = data.merge(length: metres(data[:length])) if data[:length]
+      key = line.data[:by] ? "account.lines.#{line.sort}_#{line.data[:by]}" : "account.lines.#{line.sort}"
+      data = data.merge(hours: hours(data[:minutes]), widths: widths(data[:widths].to_r)) if line.data[:by]
+      say(key, unit: unit, **data.except(:by))
+    end
+
+    # @param minutes [Numeric]
+    # @return [String] "3 h 20 min"
+    def hours(minutes)
+      hours, rest = minutes.round.divmod(60)
+      [*("#{hours} h" if hours.positive?), *("#{rest} min" if rest.positive? || hours.zero?)].join(" ")
+    end
 
     # @param length [Reckoning::Length]
     # @return [String] as cloth is bought: metres, or yards-free inches stay inches: "18.3 m"

@@ -6,8 +6,8 @@ module EarnestFold
     # edge that it runs from, what comes off crossed, hems hatched, the motif where it sits before and after.
     class AlteredCurtain
       R = Reckoning
-      WIDTH, HEIGHT = 900, 380
-      TOP, FOOT, LEFT, GAP = 46, 34, 130, 190
+      WIDTH, TALLEST, WIDEST = 900, 300, 210
+      TOP, FOOT, LEFT, GAP = 46, 34, 80, 280
       APART = 17
 
       # @param made [Reckoning::AlterationOfJob]
@@ -17,8 +17,8 @@ module EarnestFold
         @made, @unit, @colour = made, unit, colour
         @alteration, @curtain = made.alteration, made.curtain
         @extent = [@alteration.extent(@curtain), R::Length.mm(1)].max
-        @scale = Scale.new([(HEIGHT - TOP - FOOT) / tallest.mm.to_f, 210 / wide.mm.to_f].min)
-        @svg = Svg.new(WIDTH, HEIGHT, says: Words.say("drawings.altered", kind: Words.say("alterations.#{@alteration.kind}")), css: "drawing altered")
+        @scale = Scale.fitting([WIDEST, TALLEST], [wide, tallest])
+        @svg = Svg.new(WIDTH, TOP + @scale[tallest] + FOOT, says: Words.say("drawings.altered", kind: Words.say("alterations.#{@alteration.kind}")), css: "drawing altered")
       end
 
       # @return [String]
@@ -35,7 +35,7 @@ module EarnestFold
 
       def at_last = @alteration.length_at_last
 
-      def wide = @curtain.width || R::Length.mm(1200)
+      def wide = @alteration.across(@curtain)
 
       def before
         tall = @scale[@extent]
@@ -50,7 +50,7 @@ module EarnestFold
       end
 
       def after
-        left = LEFT + @scale[wide] + GAP + 120
+        left = LEFT + @scale[wide] + GAP
         @svg.text(left, 18, Words.say("alter.after"), class: "caption")
         tall = @scale[at_last]
         pieces.times { |index| piece(left + index * 14, tall) } if pieces > 1

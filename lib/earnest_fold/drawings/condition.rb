@@ -11,7 +11,7 @@ module EarnestFold
       # @param numbered [Array<Array(Integer, #curtain)>] marks: a number, and what tells its curtain, across and down
       def initialize(hands, made, numbered)
         @hands, @numbered = hands, numbered
-        ratio = made ? (made.curtain.flat_width / made.alteration.extent(made.curtain)).to_f : 0.6
+        ratio = made ? (made.alteration.across(made.curtain) / made.alteration.extent(made.curtain)).to_f : 0.6
         @gap = 18
         @tall = [TALLEST, (WIDTH - 40 - @gap * (hands.size - 1)) / hands.size / ratio.clamp(0.2, 3)].min
         @wide = @tall * ratio.clamp(0.2, 3)

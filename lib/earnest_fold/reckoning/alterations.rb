@@ -58,6 +58,10 @@ module EarnestFold
       # @return [Length] how long the cloth lies before anything is cut
       def extent(_curtain) = existing_length
 
+      # @param curtain [OwnCurtain]
+      # @return [Length] how wide it lies
+      def across(curtain) = curtain.flat_width
+
       # @return [Hash{Symbol => Symbol}] each edge: :kept, :new, or what else becomes of it
       def edges = {top: :kept, sides: :kept, hem: :kept}
 

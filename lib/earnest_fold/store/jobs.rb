@@ -74,6 +74,14 @@ module EarnestFold
       # @raise [Missing]
       def set_notes(id, notes) = change(id, notes: notes)
 
+      # @param account [Hash] what the job is asked for beside its work
+      # @raise [Missing]
+      def set_account(id, account) = change(id, account: Sequel.pg_jsonb(account))
+
+      # @param dates [Hash{String => String}] what is promised and what is awaited
+      # @raise [Missing]
+      def set_dates(id, dates) = change(id, dates: Sequel.pg_jsonb(dates))
+
       # The small parts that are to be cut beside the curtains, changed.
       # @yieldparam parts [Array<Hash>] as they are kept
       # @yieldreturn [Array<Hash>]

@@ -43,6 +43,9 @@ module EarnestFold
       # @return [CameIn]
       def came_in = CameIn.new(self)
 
+      # @return [Papers]
+      def papers = Papers.new(self)
+
       # @return [People]
       def people = People.new(self)
 

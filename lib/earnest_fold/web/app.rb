@@ -53,6 +53,7 @@ module EarnestFold
       register Routes::Table
       register Routes::Bench
       register Routes::CameIn
+      register Routes::Account
       register Routes::Shelf
       register Routes::Cloths
       register Routes::Failures

@@ -26,7 +26,7 @@ module EarnestFold
       end
 
       def working
-        [*from_the_top_line, Line.of(:flat_needed, needed, [finished_width, "×", fullness.ratio]), Line.of(:cut_line, cut_line, [from_the_top, "+", top_allowance])]
+        [*from_the_top_line, Line.of(:flat_needed, needed, [finished_width, "×", fullness.ratio]), Line.of(:cut_from_hem, cut_line, [from_the_top, "+", top_allowance])]
       end
 
       # The way asked for, or the one that fits with the fewest cloths, the fuller of two alike.
@@ -42,6 +42,8 @@ module EarnestFold
       def lines(_curtain) = [line(:top_fold, :fold, from_the_top, :hem), line(:cut_line, :cut, cut_line, :hem)]
 
       def extent(curtain) = (chosen(curtain) == figures[:ways].last) ? cloth_width : cloth_length
+
+      def across(curtain) = (chosen(curtain) == figures[:ways].last) ? cloth_length : cloth_width
 
       def edges = {top: :new, sides: :kept, hem: :kept}
 

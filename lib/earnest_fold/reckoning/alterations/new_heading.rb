@@ -28,11 +28,13 @@ module EarnestFold
       end
 
       def working
-        [*from_the_top_line, Line.of(:cut_line, cut_line, [from_the_top, "+", top]), Line.of(:fullness_made, figures[:fullness], heading.made_expression(task)), *heading.working(task, figures[:heading])]
+        [*from_the_top_line, Line.of(:cut_from_hem, cut_line, [from_the_top, "+", top]), Line.of(:fullness_made, figures[:fullness], heading.made_expression(task)), *heading.working(task, figures[:heading])]
       end
 
       # @param curtain [OwnCurtain]
       def lines(_curtain) = [line(:top_fold, :fold, from_the_top, :hem), line(:cut_line, :cut, cut_line, :hem)]
+
+      def across(_curtain) = panel_width
 
       def edges = {top: :new, sides: :kept, hem: :kept}
 

@@ -18,7 +18,7 @@ module EarnestFold
         def by_hand? = house.stitching == "hand"
 
         # @return [Rational] metres across one curtain
-        def across = curtain.flat_width.mm / 1000
+        def across = alteration.across(curtain).mm / 1000
 
         # @return [Length]
         def as_it_came = alteration.respond_to?(:existing_length) ? alteration.existing_length : alteration.extent(curtain)

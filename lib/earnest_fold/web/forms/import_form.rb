@@ -31,7 +31,11 @@ module EarnestFold
 
         def extras
           kept = Documents::SpecFormat.extras_to_keep(@raw)
-          kept.key?("alterations") ? kept.merge("alterations" => kept["alterations"].map { |spec| (answers?(spec["answers"]) ? spec : spec.except("answers")).compact }) : kept
+          if kept.key?("alterations")
+            kept.merge("alterations" => kept["alterations"].map { |spec| (answers?(spec["answers"]) ? spec : spec.except("answers")).compact })
+          else
+            kept
+          end
         end
 
         def windows

@@ -12,6 +12,8 @@ module EarnestFold
           app.get("/house-rules") { page(:house, Screens::House.new(house, Forms::HouseForm.new(house, nil))) }
           app.get("/house-rules/schools") { page(:schools, Screens::Schools.new(house)) }
           app.post("/house-rules") { settle_house }
+          app.get("/house-rules/books") { page(:books, Screens::Books.new(house, Forms::BooksForm.new(house, nil))) }
+          app.post("/house-rules/books") { settle_books }
         end
 
         def self.sets(app)
@@ -53,6 +55,16 @@ module EarnestFold
             redirect to("/house-rules"), 303
           rescue Store::Stale
             page(:house, Screens::House.new(workroom.house.read, form, notice: :house_changed_elsewhere), status: 409)
+          end
+
+          def settle_books
+            form = Forms::BooksForm.new(house, params)
+            return page(:books, Screens::Books.new(house, form), status: 422) unless form.valid?
+
+            workroom.house.update(version: seen(house.version), rules: form.rules)
+            redirect to("/house-rules/books"), 303
+          rescue Store::Stale
+            page(:books, Screens::Books.new(workroom.house.read, form, notice: :house_changed_elsewhere), status: 409)
           end
 
           def settle_set(set)

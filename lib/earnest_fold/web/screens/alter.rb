@@ -22,15 +22,18 @@ module EarnestFold
 
         def self.paths(spec)
           declared = R::Alterations.fetch(spec["kind"]).all_fields.names.map(&:to_s)
-          ["kind", *(ASKED & declared).flat_map { |name| parts(name, spec) }]
+          ["kind", *((ASKED - ((spec["kind"] == "from_flat_cloth") ? [] : ["way"])) & declared).flat_map { |name| parts(name, spec) }]
         end
 
         def self.parts(name, spec)
-          return %w[kind depth turn_under].map { |part| "#{name}.#{part}" } if %w[existing_hem hem].include?(name)
+          return turning(spec.dig(name, "kind")).map { |part| "#{name}.#{part}" } if %w[existing_hem hem].include?(name)
           return ["heading.kind", *Forms::SpecFields.heading_paths(spec)] if name == "heading"
 
           [name]
         end
+
+        # What a turning of a kind is given: only a single one has something turned under.
+        def self.turning(kind) = {"double" => %w[kind depth], "single" => %w[kind depth turn_under]}.fetch(kind, %w[kind])
 
         def view = :_alter
 
@@ -46,7 +49,7 @@ module EarnestFold
         # @return [Array<Array(Reckoning::AlterLine, String)>] each with what is done there
         def lines = made.lines.map { |line| [line, Words.say("alter.deeds.#{line.deed}")] }
 
-        def line_words(line) = Words.say("alter.from_edge.#{line.from}", line: Words.alter_line(line.name))
+        def line_words(line) = Words.say("alter.from_edge.#{line.from}", line: Words.alter_line(line.name)).sub(/\A./, &:upcase)
 
         # @return [Array<Array(String, String)>] each edge, and whether it stays as it was made
         def edges = made.alteration.edges.map { |edge, fate| [Words.say("alter.edge_names.#{edge}"), Words.say("alter.edges.#{fate}")] }
@@ -54,7 +57,7 @@ module EarnestFold
         # @return [String, nil] what the rest still makes
         def rest
           over = made.left_over
-          over.positive? ? Words.say("alter.rest", length: over, uses: Words.uses(R::Cutting::Leftover.new(kind: :remnant, piece: nil, from: R::Length::ZERO, along: over, across: made.curtain.flat_width)), unit: unit) : nil
+          over.positive? ? Words.say("alter.rest", length: over, uses: Words.uses(R::Cutting::Leftover.new(kind: :remnant, piece: nil, from: R::Length::ZERO, along: over, across: made.alteration.across(made.curtain))), unit: unit) : nil
         end
 
         # @return [Array<Other>] the ways to shorten side by side

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Documents
+    # A quote, an order or an invoice as PDF, from what was written down when it went out.
+    class BillPdf
+      # @param kind [String] "quote", "order" or "invoice"
+      # @param number [Integer]
+      # @param day [String] in words
+      # @param content [Hash] as it was kept
+      def initialize(kind, number, day, content)
+        @kind, @number, @day, @content = kind, number, day, content
+      end
+
+      # @return [String] the file
+      def render
+        paper = Paper.new(Words.say("papers.title", kind: Words.say("papers.kinds.#{@kind}"), number: @number), about: "#{@content["house"]} · #{@day}")
+        paper.note(@content["customer"]) unless @content["customer"].to_s.empty?
+        paper.table(@content["title"], [Words.say("papers.line"), @content["currency"]], @content["lines"].map { |line| [line["words"], line["amount"]] } + sums, right: [1], widths: {1 => 90})
+        paper.note(Words.say("papers.notes.#{@kind}"))
+        paper.render
+      end
+
+      private
+
+      # Tax on top of the lines, or in them.
+      def sums
+        tax = [Words.say("papers.tax", percent: @content["tax_percent"]), @content["tax"]]
+        return [[Words.say("papers.net"), @content["net"]], tax, [Words.say("papers.gross"), @content["gross"]]] if @content["prices"] == "net"
+
+        [[Words.say("papers.gross"), @content["gross"]], [Words.say("papers.tax_in", percent: @content["tax_percent"]), @content["tax"]]]
+      end
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Store
+    # Quotes, orders and invoices as they went out. Each kind is numbered one after the other, without a gap and never twice: a number
+    # is taken in the same transaction as its paper, and whoever comes second waits.
+    class Papers
+      KINDS = %w[quote order invoice].freeze
+      # `content` is what was written, as plain values.
+      Paper = Reckoning::Value.define(:id, :job_id, :kind, :number, :content, :by, :at)
+      MOST_NUMBER = 999_999_999
+
+      def initialize(workroom)
+        @workroom = workroom
+      end
+
+      # @param job_id [Integer]
+      # @return [Array<Paper>] the last first
+      def of(job_id) = Store.guard { @workroom.rows(:papers).where(job_id: job_id).order(Sequel.desc(:id)).limit(50).map { |row| paper(row) } }
+
+      # @param id [Integer]
+      # @return [Paper]
+      # @raise [Missing]
+      def find(job_id, id) = Store.guard { (row = @workroom.rows(:papers).where(job_id: job_id, id: id).first) ? paper(row) : raise(Missing, "no paper #{id}") }
+
+      # @return [Integer] the number that the next paper of a kind takes
+      def following(kind) = Store.guard { @workroom.rows(:paper_numbers).where(kind: kind).get(:following) || 1 }
+
+      # @param kind [String] one of KINDS
+      # @param content [Hash] plain values
+      # @param number [Integer, nil] nil for the next one
+      # @return [Paper]
+      # @raise [Missing] where there is no such job, [Taken] where the number was given out before
+      def write(job_id, kind, content, number: nil)
+        @workroom.transaction do
+          raise Missing, "no job #{job_id}" if @workroom.rows(:jobs).where(id: job_id).empty?
+
+          own = number || numbers(kind).for_update.get(:following)
+          taken = @workroom.rows(:papers).returning.insert(workroom_id: @workroom.id, job_id: job_id, kind: kind, number: own, content: Sequel.pg_jsonb(content), by: @workroom.by).first
+          numbers(kind).update(following: Sequel.function(:greatest, :following, own + 1))
+          @workroom.rows(:jobs).where(id: job_id).update(invoiced: true) if kind == "invoice"
+          paper(taken)
+        end
+      rescue Sequel::UniqueConstraintViolation
+        raise Taken, "#{kind} #{number}"
+      end
+
+      private
+
+      # The counter's row, made where there is none.
+      def numbers(kind)
+        @workroom.rows(:paper_numbers).insert_conflict.insert(workroom_id: @workroom.id, kind: kind)
+        @workroom.rows(:paper_numbers).where(kind: kind)
+      end
+
+      def paper(row) = Paper.new(**row.slice(*Paper.members), content: Records.plain(row[:content]))
+    end
+  end
+end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # A job's account made from its sheet: its work, the cloth that is bought for it, and what else it is asked for.
+    class AccountSheet
+      A = Reckoning::Account
+      # What a job's account is kept as where nothing is said.
+      NOTHING = {"school" => nil, "fitted" => nil, "travel" => nil, "extras" => []}.freeze
+
+      attr_reader :sheet
+
+      # @param sheet [JobSheet]
+      def initialize(sheet)
+        @sheet = sheet
+      end
+
+      # @return [Reckoning::Account::Rules]
+      def rules = sheet.house.account
+
+      # @return [Array<Entry, AlteredEntry>] those that can be reckoned
+      def works = @works ||= sheet.works.select(&:reckoning)
+
+      # @return [Hash] as it is kept
+      def kept = NOTHING.merge(sheet.job.account)
+
+      # @return [Reckoning::Account::Statement]
+      def statement = @statement ||= A::Statement.new(works.map { |entry| work(entry) }, bought, asked, rules)
+
+      # @param entry [Entry, AlteredEntry]
+      # @return [Reckoning::Account::Work]
+      def work(entry)
+        made = entry.reckoning
+        widths, drop, curtains = entry.alteration? ? [made.curtain.curtains * made.curtain.widths, made.alteration.length_at_last, made.curtain.curtains] : [made.widths_total, made.finished_drop, made.curtains.size]
+        A::Work.new(title: entry.title, minutes: entry.steps.sum(0r, &:minutes), widths: widths, drop: drop, curtains: curtains, altered: entry.alteration?)
+      end
+
+      # @return [Reckoning::Account::Asked]
+      def asked
+        extras = kept["extras"].map { |extra| A::Extra.new(name: extra["name"], amount: Reckoning::Money.read(extra["amount"])) }
+        A::Asked.new(school: kept["school"], fitted: kept["fitted"] || fitted, travel: Reckoning::Money.of(Reckoning::Exact.read(kept["travel"] || rules.travel)), extras: extras)
+      end
+
+      # @return [Hash] plain values, as a paper keeps them: what it was is not reckoned again
+      def content(customer)
+        {"title" => sheet.job.title, "house" => sheet.settled.name, "customer" => customer, "currency" => rules.currency, "school" => statement.school, "tax_percent" => Words.number(rules.tax_percent), "prices" => rules.prices,
+         "lines" => statement.lines.map { |line| {"sort" => line.sort.to_s, "name" => line.name, "words" => Words.account_line(line, sheet.unit), "amount" => line.amount.to_s} },
+         "net" => statement.net.to_s, "tax" => statement.tax.to_s, "gross" => statement.gross.to_s}
+      end
+
+      # @param content [Hash] as a paper keeps it
+      # @return [Array<Reckoning::Account::Line>]
+      def self.lines(content) = content["lines"].map { |line| A::Line.new(sort: line["sort"].to_sym, name: line["name"], data: {}, amount: Reckoning::Money.read(line["amount"])) }
+
+      private
+
+      # As many windows as there are, where it isn't all somebody's own curtains.
+      def fitted = sheet.entries.select(&:reckoning).map { |entry| entry.window.id }.uniq.size
+
+      def bought = sheet.cloths_needed.select { |made| made.cloth.price }.map { |made| A::Bought.new(name: made.cloth.name, length: made.length_to_order, price: made.cloth.price) }
+    end
+  end
+end

@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+require "tzinfo"
+
+module EarnestFold
+  module Web
+    module Forms
+      # The house's standard times, what it asks for its work, and when it works.
+      class BooksForm
+        R = Reckoning
+        K = R::FieldKinds
+        PARTS = {"times" => R::MakingUp::StandardTimes::FIELDS, "account" => R::Account::Rules::FIELDS, "diary" => R::Diary::Rules::FIELDS}.freeze
+        # Prices by the width stand in rows of their own.
+        BANDS, ROWS = "bands", 6
+        NAMES = PARTS.flat_map { |part, fields| (fields.names.map(&:to_s) - [BANDS]).map { |name| "#{part}.#{name}" } }.freeze
+        BAND_NAMES = (0...ROWS).flat_map { |row| R::Account::Rules::BAND.names.map { |name| "account.bands.#{row}.#{name}" } }.freeze
+        TIME = /\A([01]?\d|2[0-3])[:.]([0-5]\d)\z/
+
+        attr_reader :problems, :rules
+
+        # @param record [Store::House::Record]
+        # @param params [Hash, nil] what was typed; nil before anything was
+        def initialize(record, params)
+          @record, @params, @problems = record, params, {}
+          @unit = R::Units.fetch(record.unit)
+          @rules = params ? read : record.stored
+        end
+
+        def valid? = problems.empty?
+
+        # @return [String] what stands in a field: as typed, else as it is
+        def text(path) = (@params && @params[path].is_a?(String)) ? @params[path] : shown(path)
+
+        # @return [#read] the kind of a field
+        def self.kind(path)
+          part, name, _, inner = path.split(".")
+          inner ? R::Account::Rules::BAND.fetch(inner.to_sym).kind : PARTS.fetch(part).fetch(name.to_sym).kind
+        end
+
+        private
+
+        def shown(path)
+          part, name, row, inner = path.split(".")
+          value = @record.rules.public_send(part).public_send(name)
+          value = value[Integer(row, 10)]&.public_send(inner) if inner
+          write(path, value)
+        end
+
+        def write(path, value)
+          case BooksForm.kind(path)
+          when K::PriceKind then value ? Words.money(value) : ""
+          when K::LengthKind then value ? Words.length(value, @unit) : ""
+          when K::NumberKind then Words.number(value, 2)
+          when K::CountListKind then value.join(", ")
+          else (path == "diary.day_begins") ? format("%d:%02d", *value.divmod(60)) : value.to_s
+          end
+        end
+
+        def read
+          made = NAMES.reduce(@record.stored) { |rules, path| taken(rules, path) }
+          (BAND_NAMES.any? { |path| typed_anew?(path) }) ? with_bands(made) : made
+        end
+
+        def typed_anew?(path) = @params[path].is_a?(String) && @params[path].strip != shown(path)
+
+        def taken(rules, path)
+          return rules unless typed_anew?(path)
+
+          part, name = path.split(".")
+          value = value_of(path, @params[path].strip)
+          value.nil? ? rules : rules.merge(part => rules.fetch(part, {}).merge(name => value))
+        end
+
+        # @return [Object, nil] as it is kept; nil where it can't be taken
+        def value_of(path, typed)
+          return refuse(path, :missing) if typed.empty?
+          return time_of_day(path, typed) if path == "diary.day_begins"
+          return refuse(path, :not_a_zone) if path == "diary.zone" && !TZInfo::Timezone.all_identifiers.include?(typed)
+
+          value = SpecFields.to_store(typed, BooksForm.kind(path), @unit)
+          place = R::Problems.new
+          BooksForm.kind(path).read(value, @unit, place)
+          place.any? ? refuse(path, place.to_a.first.code, **place.to_a.first.data) : value
+        end
+
+        def time_of_day(path, typed)
+          match = TIME.match(typed) or return refuse(path, :not_a_time)
+          Integer(match[1], 10) * 60 + Integer(match[2], 10)
+        end
+
+        # Rows that are filled in; a row with one half wanting is refused there.
+        def with_bands(rules)
+          rows = Array.new(ROWS) { |row| R::Account::Rules::BAND.names.to_h { |name| ["account.bands.#{row}.#{name}", @params["account.bands.#{row}.#{name}"].to_s.strip] } }
+          kept = rows.reject { |row| row.values.all?(&:empty?) }.map { |row| row.to_h { |path, typed| [path.split(".").last, value_of(path, typed)] } }
+          refuse("account.bands.0.drop_to", :missing) if kept.empty?
+          rules.merge("account" => rules.fetch("account", {}).merge(BANDS => kept))
+        end
+
+        def refuse(path, code, **data)
+          problems[path] = R::Problem.new(at: path, code: code, data: data)
+          nil
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Routes
+      # What a job comes to, and its quotes, orders and invoices.
+      module Account
+        def self.registered(app)
+          app.helpers(Writing)
+          app.get("/jobs/:id/account") { |id| account(id) }
+          app.post("/jobs/:id/account") { |id| settle_account(id) }
+          app.post("/jobs/:id/papers") { |id| write_paper(id) }
+
+          app.get("/jobs/:id/papers/:paper.pdf") do |id, paper|
+            written = workroom.papers.find(number(id), number(paper))
+            content_type "application/pdf"
+            attachment "#{Words.say("papers.kinds.#{written.kind}").downcase}-#{written.number}.pdf"
+            Documents::BillPdf.new(written.kind, written.number, written.at.utc.strftime("%-d %B %Y"), written.content).render
+          end
+        end
+
+        # Settling what is asked, and writing it down.
+        module Writing
+          def account(id, status: 200, **more)
+            made = AccountSheet.new(sheet(id))
+            page(:account, Screens::Account.new(made, workroom.papers.of(made.sheet.job.id), following: Store::Papers::KINDS.to_h { |kind| [kind, workroom.papers.following(kind)] }, **more), status: status)
+          end
+
+          def settle_account(id)
+            form = Forms::AccountForm.new(AccountSheet.new(sheet(id)).kept, params)
+            return account(id, status: 422, form: form) unless form.valid?
+
+            workroom.jobs.set_account(number(id), form.kept)
+            redirect to("/jobs/#{number(id)}/account"), 303
+          end
+
+          def write_paper(id)
+            form = Forms::PaperForm.new(params)
+            return account(id, status: 422, problem: form.problem) unless form.valid?
+
+            made = AccountSheet.new(sheet(id))
+            workroom.papers.write(number(id), form.kind, made.content(form.customer), number: form.number)
+            redirect to("/jobs/#{number(id)}/account"), 303
+          rescue Store::Taken
+            account(id, status: 422, problem: :number_used)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # The Account station of a job: what it comes to, line by line, by both schools, and the papers that went out.
+      class Account
+        A = Reckoning::Account
+        # A school beside the other: what the work comes to by it, what that gives an hour, and whether it is the one that counts.
+        School = Reckoning::Value.define(:name, :labour, :per_hour, :chosen)
+        # A step's share of the time.
+        Share = Reckoning::Value.define(:title, :minutes)
+
+        attr_reader :sheet, :papers, :form
+
+        # @param account [AccountSheet]
+        # @param papers [Array<Store::Papers::Paper>] the last first
+        # @param form [Forms::AccountForm, nil] with what could not be taken
+        # @param problem [Symbol, nil] what stood in the way of a paper
+        def initialize(account, papers, form: nil, problem: nil, following: {})
+          @account, @sheet, @papers, @form, @problem, @following = account, account.sheet, papers, form, problem, following
+        end
+
+        def job = sheet.job
+
+        def unit = sheet.unit
+
+        def page_title = Words.say("account.title", title: job.title)
+
+        def problem = @problem && Words.say("form_problems.#{@problem}")
+
+        def statement = @account.statement
+
+        def rules = @account.rules
+
+        # @param amount [Reckoning::Money]
+        # @return [String] with the currency
+        def money(amount) = "#{Words.money(amount.to_r)} #{rules.currency}"
+
+        def lines = statement.lines.map { |line| [Words.account_line(line, unit), line] }
+
+        # @return [Array<School>]
+        def schools = A::Rules::SCHOOLS.map { |name| School.new(name: name, labour: statement.labour(name), per_hour: statement.per_hour(name), chosen: statement.school == name) }
+
+        # @return [Array<Array(String, Array<Share>)>] each piece of work with the minutes of its kinds of step
+        def times = @account.works.map { |entry| [entry.title, entry.steps.group_by(&:code).map { |code, same| Share.new(title: Words.say("work_steps.#{code}.title"), minutes: same.sum(&:minutes)) }] }
+
+        # @return [Array<JobSheet::Entry>] what is not in it yet
+        def missing = sheet.works.reject(&:reckoning)
+
+        # @return [Store::Papers::Paper, nil]
+        def quote = papers.find { |paper| paper.kind == "quote" }
+
+        # @return [Array<Reckoning::Account::Changes::Change>] since the last quote
+        def changes = quote ? A::Changes.between(AccountSheet.lines(quote.content), statement.lines) : []
+
+        def change_words(change) = change.name.empty? ? Words.say("account.sorts.#{change.sort}") : "#{Words.say("account.sorts.#{change.sort}")}: #{change.name}"
+
+        # @return [Array<Reckoning::Remark>] what an experienced maker says of all its alterations here
+        def remarks
+          altered = @account.works.select(&:alteration?)
+          return [] if altered.empty?
+
+          all = altered.map { |entry| A.priced(@account.work(entry), rules) }
+          priced = A::Priced.new(minutes: all.sum(&:minutes), by_time: Reckoning::Money.sum(all.map(&:by_time)), by_width: Reckoning::Money.sum(all.map(&:by_width)))
+          Reckoning::Judgement.of_alteration(altered.first.reckoning, [], station: "account", house: sheet.house, priced: priced)
+        end
+
+        def kept = @account.kept
+
+        # @return [Array<Field>]
+        def fields = Forms::AccountForm::NAMES.map { |name| field(name) }
+
+        # @return [Integer] the number that the next paper of a kind takes
+        def following(kind) = @following.fetch(kind, 1)
+
+        def field(name)
+          problem = form&.problems&.[](name)
+          Field.new(path: name, label: Words.say("account.fields.#{name}"), text: form ? form.typed[name] : Forms::AccountForm.shown(name, kept, @account.asked), problem: problem && Words.field_problem(problem, unit), hint: nil, options: nil, rule: nil)
+        end
+      end
+    end
+  end
+end

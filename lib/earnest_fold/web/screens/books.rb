@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # The house rules for times, prices and days.
+      class Books
+        CHOICES = {"account.school" => "account.by", "account.prices" => "books.prices", "account.rounding" => "books.roundings"}.freeze
+
+        attr_reader :record, :notice
+
+        # @param record [Store::House::Record]
+        # @param form [Forms::BooksForm]
+        def initialize(record, form, notice: nil)
+          @record, @form, @notice = record, form, notice && Words.say("notices.#{notice}")
+        end
+
+        def page_title = Words.say("books.title")
+
+        # @return [Array<String>] the parts, in order
+        def parts = Forms::BooksForm::PARTS.keys
+
+        # @return [Array<Field>]
+        def fields(part) = Forms::BooksForm::NAMES.select { |path| path.start_with?("#{part}.") }.map { |path| field(path) }
+
+        # @return [Array<Array<Field>>] rows of a drop and its price
+        def bands = Forms::BooksForm::BAND_NAMES.map { |path| field(path) }.each_slice(2).to_a
+
+        private
+
+        def field(path)
+          problem, words = @form.problems[path], CHOICES[path]
+          Field.new(path: path, label: label(path), text: @form.text(path), options: words && Forms::BooksForm.kind(path).words.to_h { |word| [word, Words.say("#{words}.#{word}")] },
+            problem: problem && Words.field_problem(problem, Reckoning::Units.fetch(record.unit)), hint: nil, rule: nil)
+        end
+
+        def label(path)
+          part, name, row, inner = path.split(".")
+          inner ? Words.say("books.bands.#{inner}", number: row.to_i + 1) : Words.say("books.#{part}.#{name}")
+        end
+      end
+    end
+  end
+end

@@ -105,6 +105,7 @@ require_relative "reckoning/cutting/delivery"
 require_relative "reckoning/cutting/shelf_piece"
 require_relative "reckoning/making_up"
 require_relative "reckoning/making_up/making_case"
+require_relative "reckoning/making_up/learning"
 require_relative "reckoning/making_up/altering_case"
 require_relative "reckoning/making_up/order"
 EarnestFold::Reckoning::MakingUp::Kinds.load(File.join(__dir__, "reckoning/making_up/steps"))

@@ -4,7 +4,7 @@ module EarnestFold
   module Store
     # What is said at the bench of a treatment's steps. Nothing is overwritten.
     class Bench
-      KINDS = %w[done undone measured started stopped].freeze
+      KINDS = %w[done undone measured started stopped corrected].freeze
       MOST_ENTRIES = 2000
       # A caution that was seen to stands under its code behind this.
       CAUTION = "caution:"
@@ -38,6 +38,15 @@ module EarnestFold
       def readings(job_id)
         Store.guard do
           Store.prepared(:last_readings, workroom: @workroom.id, job: job_id) { last(%w[measured]).select_all(:bench_entries) }.map { |row| [row[:treatment_id], Entry.new(**row.slice(*Entry.members))] }
+        end
+      end
+
+      # @param since [Time] clocks started before were forgotten
+      # @return [Array<Array(Integer, Entry)>] this person's clocks that run: the treatment, and when it was started
+      def running(since)
+        Store.guard do
+          @workroom.rows(:bench_entries).where(by: @workroom.by, kind: %w[started stopped done corrected]).where { at > since }.distinct(:treatment_id, :step, :curtain).order(:treatment_id, :step, :curtain, Sequel.desc(:id)).all
+            .select { |row| row[:kind] == "started" }.map { |row| [row[:treatment_id], Entry.new(**row.slice(*Entry.members))] }
         end
       end
 

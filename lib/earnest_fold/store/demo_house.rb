@@ -48,10 +48,13 @@ module EarnestFold
 
       # Loads the house into an empty workroom; into one that isn't, only when told to start afresh.
       # @param reset [Boolean] takes away everything that is there first
+      # @param today [Date] from which its promises are counted
       # @return [Boolean] whether anything was loaded
-      def load(reset: false)
+      def load(reset: false, today: Date.today)
+        @today = today
         @workroom.transaction do
           [:jobs, :cloths, :people, :rule_sets].each { |table| @workroom.rows(table).delete } if reset
+          @workroom.rows(:paper_numbers).delete if reset
           next false unless [:jobs, :cloths].all? { |table| @workroom.rows(table).empty? }
 
           furnish
@@ -72,6 +75,7 @@ module EarnestFold
         landing = @workroom.jobs.create(title: "Upper landing", unit: "in")
         @workroom.jobs.add_window(landing, room: "Upper landing", name: "Stair window",
           spec: UPPER_LANDING.merge("face" => cloths["tick"], "lining" => LANDING_LINING.merge("cloth" => cloths["sateen"])))
+        @workroom.jobs.set_dates(landing, "promised" => (@today + 9).iso8601)
         office = @workroom.jobs.create(title: "Ticket office", unit: "cm")
         @workroom.jobs.add_window(office, room: "Ticket office", name: "Quay window", spec: TICKET_OFFICE.merge("face" => cloths["ferry"]))
       end
@@ -79,6 +83,7 @@ module EarnestFold
       # Somebody's own curtains, with what was noted when they came in.
       def vestry
         id = @workroom.jobs.bring_in(title: "Ferry chapel", unit: "cm", extras: {"alterations" => Rooms::VESTRY}, cloths: {}, windows: [])
+        @workroom.jobs.set_dates(id, "promised" => (@today + 4).iso8601)
         pair = @workroom.jobs.find(id).treatments.first.id
         @workroom.came_in.note(pair, sort: "mark", curtain: "left", across: 300, down: 860, words: "candle wax, two drops")
         @workroom.came_in.note(pair, sort: "missing_hook", curtain: "right", across: 880, down: 30, words: "")
@@ -88,6 +93,7 @@ module EarnestFold
       def room((title, unit, notes, windows), cloths, sets)
         id = @workroom.jobs.bring_in(title: title, unit: unit, extras: {}, cloths: {}, windows: windows.map { |place, name, layers| [place, name, layers.map { |spec| settled(spec, cloths, sets) }] })
         @workroom.jobs.set_notes(id, notes)
+        @workroom.jobs.set_dates(id, Rooms::DATES.fetch(title, {}).transform_values { |days| (@today + days).iso8601 })
       end
 
       def settled(spec, cloths, sets)

@@ -46,8 +46,19 @@ module EarnestFold
           uses = %w[spec->>'face' spec#>>'{lining,cloth}' spec#>>'{interlining,cloth}'].map { |place| Sequel.lit("#{place} = ?", cloth_id.to_s) }.reduce(:|)
           windows = @workroom.rows(:treatments).where(uses).select(:window_id)
           ids = @workroom.rows(:jobs).where(archived: false, id: @workroom.rows(:windows).where(id: windows).select(:job_id)).order(Sequel.desc(:updated_at)).limit(MOST_USING).select(:id)
-          rows = joined(@workroom.rows(:jobs).where(Sequel[:jobs][:id] => ids)).order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel[:jobs][:id], *IN_ORDER).all
-          rows.chunk_while { |one, other| one[:job_id] == other[:job_id] }.map { |of_job| record(of_job) }
+          whole(ids).order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel[:jobs][:id], *IN_ORDER).all
+            .chunk_while { |one, other| one[:job_id] == other[:job_id] }.map { |of_job| record(of_job) }
+        end
+      end
+
+      # @param ids [Array<Integer>]
+      # @return [Array<Records::Job>] those jobs, in that order, in one question
+      def all(ids)
+        return [] if ids.empty?
+
+        Store.guard do
+          rows = whole(ids).order(Sequel[:jobs][:id], *IN_ORDER).all.group_by { |row| row[:job_id] }
+          ids.filter_map { |id| rows[id] && record(rows[id]) }
         end
       end
 
@@ -159,6 +170,8 @@ module EarnestFold
       end
 
       private
+
+      def whole(ids) = joined(@workroom.rows(:jobs).where(Sequel[:jobs][:id] => ids))
 
       # A job with its windows and their treatments, in one question.
       def whole_job

@@ -46,6 +46,12 @@ module EarnestFold
       # @return [Papers]
       def papers = Papers.new(self)
 
+      # @return [Diary]
+      def diary = Diary.new(self)
+
+      # @return [Logbook]
+      def logbook = Logbook.new(self)
+
       # @return [People]
       def people = People.new(self)
 

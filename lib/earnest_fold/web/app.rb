@@ -54,6 +54,8 @@ module EarnestFold
       register Routes::Bench
       register Routes::CameIn
       register Routes::Account
+      register Routes::Diary
+      register Routes::Logbook
       register Routes::Shelf
       register Routes::Cloths
       register Routes::Failures

@@ -37,10 +37,17 @@ module EarnestFold
             forgotten ||= ran > usual * FORGOTTEN
             minutes += (ran > usual * FORGOTTEN) ? step.minutes : ran
             since = nil
+          when "corrected" then minutes, forgotten, since = Rational(entry.value), false, nil
           end
         end
         Spent.new(minutes: minutes, forgotten: forgotten, since: since)
       end
+
+      # @return [Boolean] whether its time was put right by hand
+      def corrected?(step) = of(step).any? { |entry| entry.kind == "corrected" }
+
+      # @return [Boolean] whether anybody ever started its clock, or put its time right
+      def timed?(step) = of(step).any? { |entry| %w[started corrected].include?(entry.kind) }
 
       # @param code [String] of a caution
       # @return [Store::Bench::Entry, nil] when it was seen to last

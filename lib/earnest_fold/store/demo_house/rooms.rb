@@ -48,6 +48,8 @@ module EarnestFold
           {"id" => "Porch, a sailcloth throw", "kind" => "from_flat_cloth", "cloth_width" => "200 cm", "cloth_length" => "340 cm", "finished_width" => "240 cm", "fullness" => "1.4", "wanted_length" => "188 cm", "top_allowance" => "9 cm", "width" => "200 cm",
            "length_from" => "the pole's upper side", "length_to" => "the floor, just clear"}
         ].freeze
+        # What is promised and awaited, in days from the day the house is loaded.
+        DATES = {"Residents' lounge" => {"promised" => 8, "cloth" => 2}, "Breakfast room" => {"promised" => 11}, "Ferrymaster's bedroom" => {"promised" => 16, "parts" => 9}}.freeze
         JOBS = [
           ["Breakfast room", "cm", "", [["Breakfast room", "East window", [EYELETS]]]],
           ["Ferrymaster's bedroom", "cm", "Dark by five in the morning, please; the sheers stay drawn by day.", [["Ferrymaster's bedroom", "River window", [SHEER, WAVE]]]],

@@ -16,7 +16,7 @@ module EarnestFold
         # @param unit [Reckoning::Unit]
         def initialize(check, params, unit)
           @unit = unit
-          places = (check && check.places.any?) ? check.places : [""]
+          places = check&.places.to_a.then { |all| all.empty? ? [""] : all }
           @typed = places.to_h { |place| [place, params[MeasureForm.field(place)].to_s.strip] }
           said = @typed.reject { |_, text| text.empty? }
           said = @typed.first(1).to_h if said.empty?

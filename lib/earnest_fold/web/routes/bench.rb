@@ -23,12 +23,15 @@ module EarnestFold
           def making(station, id, treatment, view, status: 200, **more)
             job = sheet(id)
             entry = job.fetch(number(treatment))
-            room = (station == "making") ? {room: workroom.bench.readings(job.job.id)} : {}
+            room = (station == "making") ? {room: workroom.bench.readings(job.job.id), last_time: last_time(entry)} : {}
             shown = StationScreens.of(station, entry).new(job, entry, log: BenchLog.new(workroom.bench.entries(entry.id)), **room, **more)
             raise Store::Missing, "no steps yet" if view == :bench && shown.steps.empty?
 
             page(view, shown, status: status)
           end
+
+          # What was learnt last of other work with the same cloth.
+          def last_time(entry) = entry.record.spec["face"] && workroom.logbook.last_with(entry.record.spec["face"], except: entry.id)
 
           # A caution is ticked, and stands there all the same.
           def seen_to(id, treatment)
@@ -48,8 +51,17 @@ module EarnestFold
             return measured(id, treatment, shown) if params["said"] == "measured"
             raise Store::Missing, "nothing said" unless SAID.include?(params["said"])
 
+            if params["said"] == "started" && (running = other_clock(treatment, shown.step))
+              return making("bench", id, treatment.to_s, :bench, status: 422, asked: params["step"], clock: running)
+            end
+
             workroom.bench.say(treatment, shown.step.code, shown.step.curtain.to_s, params["said"])
             redirect to("/jobs/#{number(id)}/treatments/#{treatment}/bench#{"?step=#{params["step"]}" unless params["said"] == "done"}"), 303
+          end
+
+          # A clock of this person's that runs elsewhere: two at once would count the same minutes twice. One of half a day ago was forgotten.
+          def other_clock(treatment, step)
+            workroom.bench.running(Time.now - 12 * 3600).find { |own, entry| [own, entry.step, entry.curtain] != [treatment, step.code, step.curtain.to_s] }
           end
 
           # What was measured, at each place where the step asks for it; nothing is kept where any of it can't be read.

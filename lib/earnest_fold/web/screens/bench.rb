@@ -12,10 +12,14 @@ module EarnestFold
 
         # @param asked [String, nil] the step's number
         # @param form [Forms::MeasureForm, nil] with measures that could not be read
-        def initialize(sheet, entry, asked: nil, form: nil, **shown)
+        # @param clock [Array(Integer, Store::Bench::Entry), nil] a clock that runs elsewhere and stood in the way of this one
+        def initialize(sheet, entry, asked: nil, form: nil, clock: nil, **shown)
           super(sheet, entry, **shown)
-          @asked, @measure = asked, form
+          @asked, @measure, @clock = asked, form, clock
         end
+
+        # @return [String, nil] where another clock runs
+        def other_clock = @clock && Words.say("making.other_clock", step: Words.say("work_steps.#{@clock.last.step}.title"), at: @clock.last.at.utc.strftime("%H:%M UTC"))
 
         # @return [Array<Field>] one for each place at which the step asks for a measure
         def measures

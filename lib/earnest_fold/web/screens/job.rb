@@ -9,11 +9,20 @@ module EarnestFold
 
         # @param problem [Symbol, nil] what stood in the way of a new window
         # @param altering [Symbol, nil] or of somebody's own curtain
-        def initialize(sheet, typed: {}, problem: nil, altering: nil)
+        def initialize(sheet, typed: {}, problem: nil, altering: nil, dates: nil)
+          @dates = dates || Forms::DatesForm.new(sheet.job, nil)
           @sheet, @typed, @problem, @altering = sheet, typed, problem, altering
         end
 
         def job = sheet.job
+
+        # @return [Array<Field>] what is promised and what is awaited
+        def dates
+          DiarySheet::DATES.map do |name|
+            problem = @dates.problems[name]
+            Field.new(path: name, label: Words.say("diary.dates.#{name}"), text: @dates.typed[name], problem: problem && Words.field_problem(problem, unit), hint: nil, options: nil, rule: nil)
+          end
+        end
 
         def unit = sheet.unit
 

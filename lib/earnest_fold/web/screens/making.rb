@@ -15,10 +15,13 @@ module EarnestFold
 
         # @param log [BenchLog]
         # @param room [Array<Array(Integer, Store::Bench::Entry)>] what was measured last of the job's treatments
-        def initialize(sheet, entry, log: BenchLog.new([]), room: [], **shown)
+        # @param last_time [Store::Logbook::Note, nil] what was learnt last of other work with this cloth
+        def initialize(sheet, entry, log: BenchLog.new([]), room: [], last_time: nil, **shown)
           super(sheet, entry, **shown)
-          @log, @room = log, room
+          @log, @room, @last_time = log, room, last_time
         end
+
+        attr_reader :last_time
 
         # @return [Array<Compared>] the finished drops as made of this room's curtains of the same planned drop
         def compared

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Documents
+    # The work of a week by day, for the wall.
+    class WallPdf
+      # @param title [String]
+      # @param days [Hash{String => Array<Array(String, String, String, String)>}] hours, bench, what, whose, by day
+      def initialize(title, days)
+        @title, @days = title, days
+      end
+
+      # @return [String] the file
+      def render
+        paper = Paper.new(@title)
+        @days.each { |day, rows| rows.empty? ? paper.list(day, [Words.say("diary.nothing")], [], []) : paper.list(day, %w[hours bench what whose].map { |name| Words.say("diary.columns.#{name}") }, rows, [80, 60, 210]) }
+        paper.render
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Store
+    # What the diary is laid from: the jobs that are in it, what is done of them, and the steps that were moved by hand.
+    class Diary
+      MOST_JOBS = 200
+      # A step moved by hand: not before that day, and that minute of it.
+      Move = Reckoning::Value.define(:treatment_id, :block, :day, :at_minute, :by)
+      # A step that is done: of which treatment, its code, its curtain.
+      Done = Reckoning::Value.define(:treatment_id, :step, :curtain)
+
+      def initialize(workroom)
+        @workroom = workroom
+      end
+
+      # @return [Array<Records::Job>] at work (not in the archive) with a date of any kind, those promised first
+      def jobs
+        Store.guard do
+          ids = @workroom.rows(:jobs).where(archived: false).exclude(dates: Sequel.pg_jsonb({})).order(Sequel.lit("dates->>'promised' NULLS LAST"), :id).limit(MOST_JOBS).select_map(:id)
+          @workroom.jobs.all(ids)
+        end
+      end
+
+      # @param treatment_ids [Array<Integer>]
+      # @return [Array<Done>]
+      def done(treatment_ids)
+        Store.guard do
+          @workroom.rows(:bench_entries).where(treatment_id: treatment_ids, kind: %w[done undone]).exclude(Sequel.like(:step, "#{Bench::CAUTION}%")).distinct(:treatment_id, :step, :curtain)
+            .order(:treatment_id, :step, :curtain, Sequel.desc(:id)).select(:treatment_id, :step, :curtain, :kind).all.select { |row| row.delete(:kind) == "done" }.map { |row| Done.new(**row) }
+        end
+      end
+
+      # @return [Array<Move>]
+      def moves = Store.guard { @workroom.rows(:diary_moves).map { |row| Move.new(**row.slice(*Move.members)) } }
+
+      # @param day [Date]
+      # @raise [Missing]
+      def move(treatment_id, block, day, at_minute)
+        Store.guard do
+          @workroom.rows(:diary_moves).insert_conflict(target: [:workroom_id, :treatment_id, :block], update: {day: day, at_minute: at_minute, by: @workroom.by})
+            .insert(workroom_id: @workroom.id, treatment_id: treatment_id, block: block, day: day, at_minute: at_minute, by: @workroom.by)
+        end
+      end
+
+      # Lets a step fall where it falls.
+      def let_fall(treatment_id, block) = Store.guard { @workroom.rows(:diary_moves).where(treatment_id: treatment_id, block: block).delete }
+    end
+  end
+end

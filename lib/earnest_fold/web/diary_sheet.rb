@@ -1,0 +1,147 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # The diary made from the jobs that are in it: the steps that are left of each piece of work, in stretches on one bench, and the
+    # hanging at the end; laid from this moment on.
+    class DiarySheet
+      D = Reckoning::Diary
+      HANGING = "hanging"
+      # What a task is about: its job, its work, the steps it holds (none: hanging), and what hanging is short of.
+      About = Reckoning::Value.define(:sheet, :entry, :steps, :short)
+      # A job's dates as they are kept.
+      DATES = %w[promised cloth parts].freeze
+
+      attr_reader :sheets, :rules, :now
+
+      # @param sheets [Array<JobSheet>] of the jobs that are in it
+      # @param done [Array<Store::Diary::Done>]
+      # @param moves [Array<Store::Diary::Move>]
+      # @param house [Reckoning::HouseRules]
+      # @param now [Time]
+      def initialize(sheets, done, moves, house, now)
+        @sheets, @house, @rules = sheets, house, house.diary
+        @done = done.map { |one| [one.treatment_id, one.step, one.curtain] }.to_set
+        @moves = moves.to_h { |move| [[move.treatment_id, move.block], move] }
+        @now = TZInfo::Timezone.get(rules.zone).to_local(now)
+        @about = {}
+        @jobs = sheets.map { |sheet| job(sheet) }.reject { |job| job.tasks.empty? }
+      end
+
+      # @param workroom [Store::Workroom]
+      # @return [DiarySheet]
+      def self.of(workroom, house, now)
+        jobs, cloths = workroom.diary.jobs, workroom.cloths.all
+        new(jobs.map { |job| JobSheet.new(job, cloths, house) }, workroom.diary.done(jobs.flat_map { |job| job.treatments.map(&:id) }), workroom.diary.moves, house.rules, now)
+      end
+
+      # @return [Reckoning::Diary::Plan]
+      def plan = @plan ||= D::Plan.new(@jobs, rules, now.to_date, now: minutes_over)
+
+      # @param key [String] of a task
+      # @return [About]
+      def about(key) = @about.fetch(key)
+
+      # @return [Store::Diary::Move, nil]
+      def move(key) = @moves[place(key)]
+
+      # @return [Boolean]
+      def task?(key) = @about.key?(key)
+
+      # @param key [String]
+      # @return [Array(Integer, String)] the treatment's id and the block, as a move is kept
+      def place(key) = key.split("~", 2).then { |id, block| [Integer(id, 10), block] }
+
+      # @param minute [Integer] of work
+      # @return [Time] where it begins, in the workroom's zone
+      def time(minute) = at(plan.calendar.date(minute), plan.calendar.of_day(minute))
+
+      # @param minute [Integer] of work
+      # @return [Time] where something ends then
+      def end_time(minute)
+        date = plan.calendar.end_date(minute)
+        at(date, minute - plan.calendar.minute(date))
+      end
+
+      # @param placed [Reckoning::Diary::Placed]
+      # @return [Array<Array(Date, Integer, Integer)>] the days it lies on, with minutes of the working day
+      def days(placed)
+        length = plan.calendar.length
+        (placed.from.div(length)..[placed.to - 1, placed.from].max.div(length)).map do |number|
+          morning = number * length
+          [plan.calendar.date(morning), [placed.from - morning, 0].max, [placed.to - morning, length].min]
+        end
+      end
+
+      # @param date [Date]
+      # @param minute [Integer] of its working day
+      # @return [Time]
+      def at(date, minute)
+        TZInfo::Timezone.get(rules.zone).local_time(date.year, date.month, date.day, *(rules.day_begins + minute).divmod(60))
+      rescue TZInfo::PeriodNotFound, TZInfo::AmbiguousTime
+        TZInfo::Timezone.get(rules.zone).utc_to_local(Time.utc(date.year, date.month, date.day, *(rules.day_begins + minute).divmod(60)))
+      end
+
+      # @return [Date, nil] a date that a job has
+      def self.date(job, name) = (text = job.dates[name]) && Date.iso8601(text)
+
+      private
+
+      # How much of today is over, in whole quarters of an hour.
+      def minutes_over
+        return 0 unless rules.weekdays.include?(now.to_date.cwday)
+
+        (now.hour * 60 + now.min - rules.day_begins).clamp(0, rules.day_minutes) / 15 * 15
+      end
+
+      def job(sheet)
+        works = sheet.works.select(&:reckoning)
+        tasks = works.flat_map { |entry| tasks_of(sheet, entry) }
+        D::JobOfDiary.new(id: sheet.job.id, promised: DiarySheet.date(sheet.job, "promised"), tasks: tasks + hanging(sheet, works, tasks))
+      end
+
+      def tasks_of(sheet, entry)
+        before = nil
+        entry.steps.chunk_while { |one, other| one.bench == other.bench }.filter_map do |steps|
+          left = steps.reject { |step| @done.include?([entry.id, step.code, step.curtain.to_s]) }
+          next if left.empty?
+
+          key = "#{entry.id}~#{steps.first.code}:#{steps.first.curtain}"
+          @about[key] = About.new(sheet: sheet, entry: entry, steps: left, short: [])
+          cloth = (before.nil? && !entry.alteration?) ? cloth_there(sheet, entry) : nil
+          task(key, steps.first.code, steps.first.bench, left.sum(&:minutes).ceil, needs: [before].compact, not_before: cloth, waits_for: :cloth).tap { before = key }
+        end
+      end
+
+      # When cloth that is awaited has come, and relaxed where it is heavy or loose.
+      def cloth_there(sheet, entry)
+        come = DiarySheet.date(sheet.job, "cloth") or return
+        relaxes = Reckoning::Judgement::ClothRelaxes.call(Reckoning::JudgementCase.new(treatment: entry.reckoning.treatment, reckoning: entry.reckoning, behind: nil, house: @house, counted: [], cutting: nil))
+        relaxes ? come + rules.relax_days : come
+      end
+
+      # Hanging waits for all work, for folds that set, and for the smallest part.
+      def hanging(sheet, works, tasks)
+        return [] if tasks.empty? || sheet.entries.none?(&:reckoning)
+
+        first = works.first
+        key = "#{first.id}~#{HANGING}"
+        short = sheet.entries.select(&:reckoning).flat_map { |entry| sheet.hardware(entry).select(&:short) }.uniq(&:name)
+        @about[key] = About.new(sheet: sheet, entry: first, steps: [], short: short)
+        windows = sheet.entries.select(&:reckoning).map { |entry| entry.window.id }.uniq.size
+        [task(key, HANGING, :away, (@house.times.hang * windows).ceil, needs: tasks.map(&:key), days_after: sets?(works) ? rules.setting_days : 0,
+          not_before: DiarySheet.date(sheet.job, "parts"), waits_for: :parts)]
+      end
+
+      def sets?(works) = works.any? { |entry| !entry.alteration? && (entry.reckoning.treatment.heading.pleated? || entry.reckoning.treatment.heading.is_a?(Reckoning::Wave)) }
+
+      # Where somebody moved it, it isn't before that; nor before what it waits for.
+      def task(key, code, bench, minutes, needs:, not_before:, waits_for:, days_after: 0)
+        moved = move(key)
+        later = moved && (not_before.nil? || moved.day >= not_before)
+        D::Task.new(key: key, work: place(key).first, code: code, bench: bench, minutes: minutes, needs: needs, days_after: days_after, not_before: later ? moved.day : not_before, at_minute: later ? moved.at_minute : 0,
+          waits_for: later ? :moved : waits_for)
+      end
+    end
+  end
+end

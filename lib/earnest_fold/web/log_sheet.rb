@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # The logbook made from what was said at the bench: each piece of work with its steps, planned and in truth, its drops as made, its
+    # batches and what was learnt.
+    class LogSheet
+      M = Reckoning::MakingUp
+      # A step with its minutes: planned, and in truth (nil where nobody timed it).
+      Time = Reckoning::Value.define(:step, :planned, :real, :corrected, :forgotten)
+      # A piece of work.
+      Work = Reckoning::Value.define(:sheet, :entry, :times, :drops, :batches, :notes) do
+        # @return [Array<Time>] those that were timed
+        def timed = times.select(&:real)
+
+        def planned = timed.sum(0r, &:planned)
+
+        def real = timed.sum(0r, &:real)
+
+        # @return [String, nil]
+        def cloth = entry.alteration? ? nil : entry.reckoning.treatment.face.name
+      end
+      # All steps of a kind together.
+      Kind = Reckoning::Value.define(:code, :planned, :real, :works)
+      # Where a drop as made is measured.
+      DROPS = %w[mark_drop check_length].freeze
+
+      # @param sheets [Array<JobSheet>]
+      # @param said [Hash{Integer => Array<Store::Bench::Entry>}]
+      # @param notes [Hash{Integer => Array<Store::Logbook::Note>}]
+      # @param batches [Hash{Integer => Array<String>}]
+      # @param house [Reckoning::HouseRules]
+      def initialize(sheets, said, notes, batches, house)
+        @sheets, @said, @notes, @batches, @house = sheets, said, notes, batches, house
+      end
+
+      # @param workroom [Store::Workroom]
+      # @param settled [Store::House::Record]
+      # @param jobs [Array<Store::Records::Job>]
+      # @return [LogSheet]
+      def self.of(workroom, settled, jobs = workroom.logbook.jobs)
+        cloths, ids = workroom.cloths.all, jobs.flat_map { |job| job.treatments.map(&:id) }
+        new(jobs.map { |job| JobSheet.new(job, cloths, settled) }, workroom.logbook.entries(ids), workroom.logbook.notes(ids), workroom.logbook.batches(ids), settled.rules)
+      end
+
+      # @return [Array<Work>] of which anything was said or noted
+      def works
+        @works ||= @sheets.flat_map { |sheet| sheet.works.select { |entry| entry.reckoning && (@said.key?(entry.id) || @notes.key?(entry.id)) }.map { |entry| work(sheet, entry) } }
+      end
+
+      # @return [Work, nil] one of which nothing was said yet
+      def blank(treatment_id)
+        @sheets.each { |sheet| (entry = sheet.works.find { |one| one.id == treatment_id && one.reckoning }) && (return work(sheet, entry)) }
+        nil
+      end
+
+      # @return [Array<Kind>] in the order of how much time they took
+      def kinds
+        works.flat_map { |one| one.timed.map { |time| [time.step.code, one, time] } }.group_by(&:first)
+          .map { |code, rows| Kind.new(code: code, planned: rows.sum(0r) { |row| row[2].planned }, real: rows.sum(0r) { |row| row[2].real }, works: rows.map { |row| row[1].entry.id }.uniq.size) }.sort_by { |kind| [-kind.real, kind.code] }
+      end
+
+      # @return [Array<Reckoning::MakingUp::Learning::Learnt>] that differ from the standards by more than a twentieth
+      def learnt
+        timed = works.flat_map { |one| one.timed.map { |time| M::Learning::Timed.new(job: one.sheet.job.id, times: time.step.times, planned: time.planned, real: time.real) } }
+        M::Learning.of(timed, @house.times).reject { |one| (one.ratio - 1).abs < 1/20r }
+      end
+
+      private
+
+      def work(sheet, entry)
+        log = BenchLog.new(@said.fetch(entry.id, []))
+        times = entry.steps.map { |step| time(log, step) }
+        drops = entry.steps.select { |step| DROPS.include?(step.code) }.flat_map { |step| log.readings(step).group_by(&:place).values.map(&:last).map { |reading| [step.curtain, reading.place, reading.typed] } }
+        Work.new(sheet: sheet, entry: entry, times: times, drops: drops, batches: @batches.fetch(entry.id, []), notes: @notes.fetch(entry.id, []))
+      end
+
+      def time(log, step)
+        spent = log.timed?(step) ? log.spent(step) : nil
+        Time.new(step: step, planned: step.minutes, real: (spent && spent.since.nil?) ? spent.minutes : nil, corrected: log.corrected?(step), forgotten: spent ? spent.forgotten : false)
+      end
+    end
+  end
+end

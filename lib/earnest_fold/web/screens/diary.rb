@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # The diary: what is promised, a week of benches, and the work of each day.
+      class Diary
+        # A stretch of work on one day.
+        Stretch = Reckoning::Value.define(:placed, :date, :from, :to)
+        # A job with what it is promised for and when it will be ready.
+        Promise = Reckoning::Value.define(:sheet, :promised, :ready, :late, :short)
+
+        attr_reader :diary, :problem, :typed
+
+        # @param diary [DiarySheet]
+        # @param week [String, nil] a day of the week that is looked at
+        # @param others [Array<Store::Records::JobLine>] jobs that could be put in
+        # @param problem [Symbol, nil] what stood in the way of a move, and `typed` what was asked
+        def initialize(diary, week: nil, others: [], problem: nil, typed: {})
+          @diary, @week, @others, @problem, @typed = diary, week, others, problem && Words.say("form_problems.#{problem}"), typed
+        end
+
+        def page_title = Words.say("diary.title")
+
+        def plan = diary.plan
+
+        # @return [Array<Store::Records::JobLine>]
+        def others = @others.reject { |line| diary.sheets.any? { |sheet| sheet.job.id == line.id } }
+
+        # @return [Date] the Monday
+        def monday = @monday ||= (week_asked || plan.calendar.first).then { |date| date - (date.cwday - 1) }
+
+        # @return [Array<Date>] the working days of the week
+        def days = (0..6).map { |number| monday + number }.select { |date| plan.calendar.works?(date) }
+
+        # @return [Array<Promise>] the jobs that are in it, in the order of what they promised
+        def promises
+          late = plan.late.to_h { |one| [one.job, one] }
+          diary.sheets.map { |sheet| Promise.new(sheet: sheet, promised: DiarySheet.date(sheet.job, "promised"), ready: plan.ready(sheet.job.id), late: late[sheet.job.id], short: short(sheet)) }
+        end
+
+        # @param date [Date]
+        # @return [Array<Stretch>] in order of time
+        def stretches(date) = by_day.fetch(date, [])
+
+        # @return [Array<Stretch>] of the whole week
+        def week = days.flat_map { |date| stretches(date) }
+
+        # @return [String] SVG
+        def drawing = Drawings::DiaryWeek.new(days, diary.rules, week.map { |one| block(one) }).to_s
+
+        # @param placed [Reckoning::Diary::Placed]
+        # @return [String] what is done: its steps
+        def what(placed)
+          about = diary.about(placed.task.key)
+          return Words.say("diary.hanging") if about.steps.empty?
+
+          about.steps.map { |step| Words.say("work_steps.#{step.code}.title") }.uniq.join(", ")
+        end
+
+        # @return [String] of which work
+        def whose(placed) = diary.about(placed.task.key).then { |about| about.steps.empty? ? about.sheet.job.title : "#{about.entry.title}, #{about.sheet.job.title}" }
+
+        # @return [String, nil] where it is done
+        def path(placed)
+          about = diary.about(placed.task.key)
+          "/jobs/#{about.sheet.job.id}/treatments/#{about.entry.id}/#{about.steps.empty? ? "hanging" : "bench?step=#{about.steps.first.number}"}"
+        end
+
+        # @return [String] "8:30–10:15"
+        def hours(stretch) = [stretch.from, stretch.to].map { |minute| Screens::Diary.clock(diary.rules.day_begins + minute) }.join("–")
+
+        # @return [String] why it stands where it stands
+        def held(placed) = Words.say("diary.held.#{placed.held}")
+
+        # @param placed [Reckoning::Diary::Placed]
+        def moved?(placed) = !diary.move(placed.task.key).nil?
+
+        def endangered(late) = Words.say("diary.endangered", what: what(late.endangered_by), whose: whose(late.endangered_by), held: held(late.endangered_by))
+
+        # @return [String, nil] what hanging waits for, and how many days there are
+        def short_words(promise)
+          return if promise.short.empty? || DiarySheet.date(promise.sheet.job, "parts")
+
+          parts = promise.short.map { |part| "#{Words.figure(part.short, promise.sheet.unit)} #{Words.say("sundries.#{part.name}").downcase}" }.join(", ")
+          days = promise.ready ? [(promise.ready - diary.now.to_date).to_i, 0].max : 0
+          Words.say("diary.short", title: promise.sheet.job.title, parts: parts, days: days)
+        end
+
+        # @param minute [Integer] of the day
+        # @return [String] "8:30"
+        def self.clock(minute) = format("%d:%02d", *minute.divmod(60))
+
+        def day_words(date) = date.strftime("%A %-d %B")
+
+        private
+
+        def week_asked
+          Date.iso8601(@week) if @week.to_s.match?(/\A\d{4}-\d\d-\d\d\z/)
+        rescue Date::Error
+          nil
+        end
+
+        def by_day = @by_day ||= plan.placed.flat_map { |placed| diary.days(placed).map { |date, from, to| Stretch.new(placed: placed, date: date, from: from, to: to) } }.sort_by { |one| [one.date, one.from] }.group_by(&:date)
+
+        def block(stretch) = Drawings::DiaryWeek::Block.new(date: stretch.date, from: stretch.from, to: stretch.to, bench: stretch.placed.task.bench, job: stretch.placed.job, words: whose(stretch.placed), says: "#{hours(stretch)} #{what(stretch.placed)}: #{whose(stretch.placed)}", href: path(stretch.placed), late: late?(stretch.placed))
+
+        def late?(placed) = (@late_jobs ||= plan.late.map(&:job)).include?(placed.job)
+
+        def short(sheet)
+          first = sheet.works.find(&:reckoning)
+          key = first && "#{first.id}~#{DiarySheet::HANGING}"
+          (key && diary.task?(key)) ? diary.about(key).short : []
+        end
+      end
+    end
+  end
+end

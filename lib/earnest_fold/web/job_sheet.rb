@@ -78,6 +78,10 @@ module EarnestFold
       # @raise [Store::Missing]
       def fetch(treatment_id) = works.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
 
+      # @return [Entry] what is made here: somebody's own curtain isn't
+      # @raise [Store::Missing]
+      def fetch_made(treatment_id) = entries.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
+
       # @return [Reckoning::Treatment, Reckoning::AlterationOfJob, Array<Reckoning::Problem>] what it is, or why it can't be reckoned
       def read(id, spec)
         place = Reckoning::Problems.new

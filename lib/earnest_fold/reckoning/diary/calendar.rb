@@ -57,7 +57,7 @@ module EarnestFold
           return 0 if date <= @first
 
           weeks, rest = (date - @first).to_i.divmod(7)
-          weeks * @rules.weekdays.uniq.size + (0...rest).count { |past| works?(@first + weeks * 7 + past) }
+          weeks * @rules.weekdays.size + (0...rest).count { |past| works?(@first + weeks * 7 + past) }
         end
       end
     end

@@ -19,7 +19,7 @@ module EarnestFold
 
           app.get("/jobs/:id/treatments/:treatment/ticket") do |id, treatment|
             job = sheet(id)
-            page(:ticket, Screens::Cutting.new(job, job.fetch(number(treatment)), cutting: CuttingSheet.of(job, workroom)))
+            page(:ticket, Screens::Cutting.new(job, job.fetch_made(number(treatment)), cutting: CuttingSheet.of(job, workroom)))
           end
         end
 
@@ -62,7 +62,7 @@ module EarnestFold
 
           def cutting_station(id, treatment, notice: nil, status: 200)
             job = sheet(id)
-            entry = job.fetch(number(treatment))
+            entry = job.fetch_made(number(treatment))
             log = BenchLog.new(workroom.bench.entries(entry.id))
             page(:desk, Screens::Cutting.new(job, entry, cutting: CuttingSheet.of(job, workroom), asked: params, log: log, notice: notice), status: status)
           end

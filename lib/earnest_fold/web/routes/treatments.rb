@@ -26,7 +26,7 @@ module EarnestFold
         def self.stations(app)
           app.get("/jobs/:id/treatments/:treatment/compare") do |id, treatment|
             job = sheet(id)
-            page(:desk, Screens::Compare.new(job, job.fetch(number(treatment))))
+            page(:desk, Screens::Compare.new(job, job.fetch_made(number(treatment))))
           end
 
           StationScreens::FILLED.each do |station|

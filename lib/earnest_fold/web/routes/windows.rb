@@ -37,7 +37,7 @@ module EarnestFold
         def self.layers(app)
           app.post("/jobs/:id/treatments/:treatment/layer") do |id, treatment|
             job = sheet(id)
-            form = Forms::LayerForm.new(job, job.fetch(number(treatment)), params)
+            form = Forms::LayerForm.new(job, job.fetch_made(number(treatment)), params)
             made = workroom.jobs.add_layer(number(id), job.fetch(number(treatment)).window, form.spec, behind: form.behind?)
             redirect to("/jobs/#{number(id)}/treatments/#{made}/measure"), 303
           end

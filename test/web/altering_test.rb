@@ -1,0 +1,197 @@
+# frozen_string_literal: true
+
+require "web_test_helper"
+require "pdf-reader"
+
+# Somebody's own curtains through their stations: the worked job, bad input, what came in, the slip, the bench.
+class AlteringStationsTest < WebTest
+  WORKED = File.expand_path("../golden/13-alterations", __dir__)
+
+  # Each of the worked alterations shows the figures that were worked out by hand.
+  def test_the_worked_job_through_the_screens
+    expected = JSON.parse(File.read("#{WORKED}.expected.json"))["alterations"]
+    id = workroom.jobs.bring_in(**EarnestFold::Web::Forms::ImportForm.new({tempfile: StringIO.new(File.read("#{WORKED}.fold.json"))}, []).values)
+    workroom.jobs.find(id).treatments.each do |treatment|
+      get "/jobs/#{id}/treatments/#{treatment.id}/alter"
+      assert_equal 200, last_response.status
+      figures(expected.fetch(treatment.spec["id"])).each { |figure| assert_match(/(?<![\d.])#{Regexp.escape(figure)}(?![\d.])/, text, treatment.spec["id"]) }
+    end
+  end
+
+  def test_a_curtain_is_taken_in_measured_and_altered
+    send_form("/jobs/#{@taken_in = office.id}/alterations", "name" => "Parlour pair", "kind" => "shorten_keep_hem")
+    follow_redirect!
+    assert_match(/Shortened, the made hem kept/, text)
+    save_altered("measure", "existing_length" => "228", "wanted_length" => "190", "curtains" => "2", "length_from" => "the hook", "length_to" => "the sill")
+    follow_redirect!
+    assert_match(/From the hook to the sill: 190.0 cm, which is 74 13\/16 in\./, text)
+    save_altered("alter", "existing_hem.kind" => "single", "existing_hem.depth" => "3", "seam" => "1.5")
+    follow_redirect!
+    assert_match(/Seam line, from the top edge 187.0/, text.gsub(/\s+/, " "))
+    assert_match(/Strip cut off 35.0/, text.gsub(/\s+/, " "))
+  end
+
+  def test_without_a_name_nothing_is_taken_in
+    before = office.treatments.size
+    send_form("/jobs/#{office.id}/alterations", "name" => " ", "kind" => "shorten_at_hem")
+    assert_equal 422, last_response.status
+    send_form("/jobs/#{office.id}/alterations", "name" => "x", "kind" => "dyed")
+    assert_equal 422, last_response.status
+    assert_equal before, office.treatments.size
+  end
+
+  def test_each_slip_has_its_own_plain_words
+    {{"wanted_length" => "300"} => /is longer than the curtain/, {"wanted_length" => "-3"} => /more than 0/, {"existing_length" => "three"} => /can't be read as a length/i}.each do |typed, words|
+      save_altered("measure", **typed, headers: {"HX-Request" => "true"})
+      get station(chapel, "alter") if last_response.status == 200
+      assert_match(words, text)
+      workroom.treatments.take_back(pair.id, version: pair.version) if pair.undoable.positive?
+    end
+    save_altered("alter", "hem.depth" => "200", :headers => {"HX-Request" => "true"})
+    assert_match(/A hem of 200.0 cm is deeper than the curtain is long/, text)
+  end
+
+  def test_a_tuck_that_eats_its_own_seam
+    save_altered("alter", "kind" => "shorten_keep_hem")
+    save_altered("measure", "wanted_length" => "235")
+    get station(chapel, "alter")
+    assert_match(/The tuck is smaller than its own two seams/, text)
+  end
+
+  def test_another_kind_keeps_what_both_know_and_is_taken_back
+    save_altered("alter", "kind" => "lengthen")
+    assert_equal ["lengthen", "241 cm", 2], pair.spec.values_at("kind", "existing_length", "curtains")
+    refute pair.spec.key?("hem")
+    send_form(station(chapel, "take-back"), "version" => pair.version.to_s, "station" => "alter")
+    assert_equal "shorten_at_hem", pair.spec["kind"]
+    assert_equal({"kind" => "double", "depth" => "8 cm"}, pair.spec["hem"])
+  end
+
+  def test_a_plain_panel_is_given_any_heading
+    save_altered("alter", "kind" => "new_heading")
+    save_altered("measure", "panel_width" => "260", "finished_width" => "120")
+    EarnestFold::Reckoning::Headings.names.each do |name|
+      save_altered("alter", "heading.kind" => name)
+      get station(chapel, "alter")
+      assert_equal 200, last_response.status, name
+      get station(chapel, "making")
+      assert_equal 200, last_response.status, name
+    end
+  end
+
+  def test_the_bench_of_an_alteration_with_both_edges
+    get "#{station(chapel, "bench")}?step=4"
+    assert_match(/Draw the lines · Left/, text.gsub(/\s+/, " "))
+    assert_match(/183.5/, text)
+    send_form(station(chapel, "bench"), "step" => "4", "said" => "measured", "value-leading" => "183.5", "value-return" => "184.2")
+    follow_redirect!
+    assert_match(%r{183.5 cm / 184.2 cm : 0.7 cm off, allowed is 0.3 cm\. Draw the line again from the kept edge}, text.gsub(/\s+/, " "))
+    every_step_can_be_looked_at
+  end
+
+  def test_making_and_hanging_and_their_papers
+    %w[making hanging].each do |name|
+      get station(chapel, name)
+      assert_equal 200, last_response.status
+    end
+    get station(chapel, "work-order.pdf")
+    assert_match(/Cut off.*183.5/m, pdf)
+    get "/jobs/#{chapel.id}/work-order.pdf"
+    assert_match(/Organ ?loft/, pdf)
+    get "/jobs/#{chapel.id}/hanging-sheet.pdf"
+    assert_equal 200, last_response.status
+  end
+
+  def test_what_came_in_is_noted_by_place_and_struck_in_sight
+    note("sort" => "worn", "curtain" => "right", "across" => "120", "down" => "940", "words" => "sun on the fold")
+    get came_in
+    assert_match(/Worn or faded, Right, hem, left, sun on the fold/, text)
+    note("sort" => "fault", "curtain" => "left", "place" => "middle", "words" => "")
+    own = workroom.came_in.notes(pair.id)
+    assert_equal [500, 500], [own.last.across, own.last.down]
+    send_form("#{came_in}/notes/#{own.last.id}/strike")
+    assert_equal [false, false, false, true], workroom.came_in.notes(pair.id).map(&:struck)
+    get came_in
+    assert_match(/Fault in the making, Left, middle/, text)
+    note("sort" => "dull", "place" => "middle")
+    assert_equal 422, last_response.status
+  end
+
+  def test_photographs_are_kept_without_what_the_camera_said
+    send_photograph(Vips::Image.black(640, 480, bands: 3).copy(interpretation: :srgb).jpegsave_buffer, "wax on the left one")
+    assert_equal 303, last_response.status
+    kept = workroom.came_in.photographs(pair.id)
+    assert_equal [[640, 480, "wax on the left one"]], kept.map { |one| [one.width, one.height, one.words] }
+    get "#{came_in}/photographs/#{kept.first.id}.jpg"
+    assert_equal ["image/jpeg", "\xFF\xD8\xFF".b], [last_response.headers["Content-Type"], last_response.body.b[0, 3]]
+    send_photograph("not a picture", "")
+    assert_equal 422, last_response.status
+    assert_match(/That is no photograph/, text)
+    get station(chapel, "slip.pdf")
+    assert_match(/candle wax/, pdf)
+    assert_match(%r{164.0 cm, which is 64 9/16}, pdf)
+    send_form("#{came_in}/photographs/#{kept.first.id}/remove")
+    assert_empty workroom.came_in.photographs(pair.id)
+  end
+
+  def test_the_stations_of_a_made_curtain_are_not_there
+    %w[heading cloth cutting].each do |name|
+      get station(chapel, name)
+      assert_equal 404, last_response.status, name
+    end
+    get station(office, "alter")
+    assert_equal 404, last_response.status
+    get "/jobs/#{office.id}/treatments/#{office.treatments.first.id}/came-in"
+    assert_equal 404, last_response.status
+  end
+
+  private
+
+  def chapel = job("Ferry chapel")
+
+  def pair = chapel.treatments.first
+
+  def came_in = station(chapel, "came-in")
+
+  def note(fields) = send_form("#{came_in}/notes", **fields)
+
+  def send_photograph(bytes, words)
+    get "/jobs"
+    token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
+    file = Rack::Test::UploadedFile.new(StringIO.new(bytes), "image/jpeg", original_filename: "p.jpg")
+    post "#{came_in}/photographs", "file" => file, "words" => words, "authenticity_token" => token
+  end
+
+  def save_altered(name, headers: {}, **fields)
+    of = last_request_job
+    send_form(station(of, name), :headers => headers, "version" => altered(of).version.to_s, "unit" => of.unit, **fields)
+  end
+
+  # The job that was looked at last, or the chapel.
+  def last_request_job = (@taken_in && workroom.jobs.find(@taken_in)) || chapel
+
+  def altered(of) = of.treatments.find(&:alteration?)
+
+  def station(job, name) = "/jobs/#{job.id}/treatments/#{altered(job)&.id || job.treatments.first.id}/#{name}"
+
+  def pdf = PDF::Reader.new(StringIO.new(last_response.body)).pages.map(&:text).join("\n")
+
+  # As shown: centimetres to the millimetre; ratios and counts as they are.
+  def figures(expected)
+    return expected["ways"].flat_map { |way| [way["cut_line"], way["remnant"]].map { |mm| shown(mm) } + [EarnestFold::Words.number(way["fullness"].to_r, 3)] } if expected["ways"]
+
+    expected.map { |name, value| (name == "pieces") ? value.to_s : shown(value) }
+  end
+
+  def shown(millimetres) = EarnestFold::Words.length(EarnestFold::Reckoning::Length.mm(millimetres.to_r), EarnestFold::Reckoning::Units::CM)
+
+  def every_step_can_be_looked_at
+    chapel.treatments.each do |treatment|
+      get "/jobs/#{chapel.id}/treatments/#{treatment.id}/making"
+      last_response.body.scan(/bench\?step=(\d+)/).flatten.uniq.each do |number|
+        get "/jobs/#{chapel.id}/treatments/#{treatment.id}/bench?step=#{number}"
+        assert_equal 200, last_response.status, number
+      end
+    end
+  end
+end

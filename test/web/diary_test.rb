@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+require "web_test_helper"
+require "icalendar"
+require "pdf-reader"
+
+# The diary on the screen, on the wall and in other calendars.
+class DiaryStationTest < WebTest
+  D = EarnestFold::Web
+
+  def setup
+    super
+    workroom.rows(:diary_moves).delete
+    workroom.house.update(version: workroom.house.read.version, rules: {"diary" => {"zone" => "Europe/Lisbon"}})
+  end
+
+  def test_the_week_shows_benches_promises_and_each_days_work
+    get "/diary?week=#{(Date.today + 7).iso8601}"
+    assert_equal 200, last_response.status
+    assert_match(/Residents' lounge \w{3} \d+ \w{3} \w{3} \d+ \w{3}/, words)
+    assert_match(/Table .*Press .*Machine .*Hands .*Away/m, text)
+    assert_includes last_response.body, "diary-week"
+  end
+
+  def test_a_job_is_promised_and_taken_out_again
+    send_form("/jobs/#{office.id}/dates", "promised" => (Date.today + 20).iso8601, "cloth" => (Date.today + 3).iso8601)
+    get "/diary"
+    assert_match(/Ticket office/, text)
+    send_form("/jobs/#{office.id}/dates", "promised" => "soon")
+    assert_equal 422, last_response.status
+    assert_includes last_response.body, %(value="soon")
+    send_form("/jobs/#{office.id}/dates", "promised" => "", "cloth" => "")
+    assert_empty office.dates
+  end
+
+  def test_a_promise_too_near_is_told_with_the_step_that_endangers_it
+    workroom.jobs.set_dates(office.id, "promised" => Date.today.iso8601, "cloth" => (Date.today + 10).iso8601)
+    get "/diary"
+    assert_match(/\d+ days late\. What endangers it: Lay out the cuts.*Quay window, Ticket office\), when the cloth has come and lain/, words)
+  end
+
+  def test_hanging_waits_for_the_smallest_part_and_says_so
+    workroom.house.update(version: workroom.house.read.version, on_hand: {"hooks" => 4})
+    get "/diary"
+    assert_match(/Hanging waits: \d+ hooks to get, and no day is named for them; \d+ days left/, words)
+  end
+
+  def test_a_step_is_moved_and_the_rest_follows
+    placed = diary.plan.placed.find { |one| one.task.needs.empty? }
+    before = diary.plan.ready(placed.job)
+    send_form("/diary/moves", "key" => placed.task.key, "day" => (Date.today + 30).iso8601, "time" => "9:15")
+    assert_equal 303, last_response.status
+    moved = diary.plan.placed.find { |one| one.task.key == placed.task.key }
+    assert_operator diary.plan.calendar.date(moved.from), :>=, Date.today + 30
+    assert_operator diary.plan.ready(placed.job), :>, before
+    send_form("/diary/moves", "key" => placed.task.key, "back" => "yes", "day" => "")
+    assert_equal before, diary.plan.ready(placed.job)
+  end
+
+  def test_a_step_is_never_before_what_it_needs
+    placed = diary.plan.placed.select { |one| one.task.needs.any? }.max_by(&:from)
+    send_form("/diary/moves", "key" => placed.task.key, "day" => Date.today.iso8601, "time" => "")
+    assert_equal 422, last_response.status
+    assert_match(/That is before what this step needs is done/, text)
+    assert_empty workroom.diary.moves
+    {"day" => "tomorrow", "time" => ""}.then { |typed| send_form("/diary/moves", "key" => placed.task.key, **typed) }
+    assert_match(/Say to which day/, text)
+    send_form("/diary/moves", "key" => placed.task.key, "day" => (Date.today + 900).iso8601)
+    assert_match(/reaches two years/, text)
+    send_form("/diary/moves", "key" => "nothing~at:all", "day" => Date.today.iso8601)
+    assert_equal 404, last_response.status
+  end
+
+  def test_what_is_done_is_not_laid_again
+    before = diary.plan.placed.sum { |one| one.task.minutes }
+    pair = job("Ferry chapel").treatments.first
+    workroom.bench.say(pair.id, "measure_again", "left", "done")
+    assert_operator diary.plan.placed.sum { |one| one.task.minutes }, :<, before
+  end
+
+  def test_other_calendars_read_it
+    get "/diary.ics"
+    assert_equal "text/calendar", last_response.headers["Content-Type"].split(";").first
+    events = Icalendar::Calendar.parse(last_response.body).first.events
+    stretches = diary.plan.placed.sum { |placed| diary.days(placed).size }
+    assert_equal stretches, events.size
+    assert_equal "Europe/Lisbon", events.first.dtstart.ical_params["tzid"].first
+    events.each { |event| assert_operator event.dtstart.to_time, :<, event.dtend.to_time }
+    assert_equal events.map(&:uid).uniq, events.map(&:uid)
+  end
+
+  def test_the_list_for_the_wall
+    get "/diary/wall.pdf?week=#{(Date.today + 7).iso8601}"
+    assert_match(/Work ?in ?the ?week.*Monday/m, PDF::Reader.new(StringIO.new(last_response.body)).pages.map(&:text).join("\n"))
+  end
+
+  # In spring the clocks go forward in the night of 28 March: the day begins at the same time by the clock on the wall.
+  def test_days_begin_by_the_clock_on_the_wall
+    sheet = D::DiarySheet.new([], [], [], workroom.house.read.rules, Time.utc(2027, 3, 26, 9))
+    assert_equal ["08:30 +0000", "08:30 +0100"], [Date.new(2027, 3, 26), Date.new(2027, 3, 29)].map { |date| sheet.at(date, 0).strftime("%H:%M %z") }
+  end
+
+  private
+
+  def diary = D::DiarySheet.of(workroom, workroom.house.read, Time.now)
+
+  def words = text.gsub(/\s+/, " ")
+end

@@ -87,6 +87,11 @@
   function unsent() { return JSON.parse(localStorage.getItem(SHELF) || "[]"); }
   function keepUnsent(list) { localStorage.setItem(SHELF, JSON.stringify(list)); }
 
+  // What was measured in it, at whichever places.
+  function typedIn(body) {
+    return Array.from(body.entries()).filter(function (one) { return one[0].indexOf("value") === 0 && one[1]; }).map(function (one) { return one[1]; }).join(", ");
+  }
+
   // Each in its order, with the token that holds now. What the house can't take is shown and not forgotten in silence.
   function sendKept() {
     var list = unsent(), told = document.getElementById("kept");
@@ -97,7 +102,7 @@
       var taken = answer.type === "opaqueredirect" || answer.ok;
       if (!taken && answer.status !== 404 && answer.status !== 422) { told.hidden = false; return; }
       keepUnsent(unsent().slice(1));
-      if (!taken) { told.textContent = told.dataset.refused + " " + (body.get("value") || ""); told.hidden = false; return; }
+      if (!taken) { told.textContent = told.dataset.refused + " " + typedIn(body); told.hidden = false; return; }
       if (unsent().length) sendKept(); else window.location.reload();
     }).catch(function () {});
   }

@@ -9,6 +9,11 @@ class BenchInTheBrowserTest < SystemTest
     Browser.size(page, 1024, 768)
   end
 
+  def teardown
+    line(down: false)
+    super
+  end
+
   def test_a_whole_curtain_is_made
     go "Ticket office", "Making"
     assert_accessible
@@ -39,10 +44,10 @@ class BenchInTheBrowserTest < SystemTest
   def test_a_measure_outside_says_what_can_still_be_done
     go "Ticket office", "Making"
     click_link "Mark the drop", match: :first
-    fill_in "value", with: "213.6"
+    fill_in "at the leading edge", with: "213.6"
     click_on "Keep it"
     assert_selector ".verdict.wrong", text: "a new press line, not a tragedy"
-    fill_in "value", with: "212.9"
+    fill_in "at the leading edge", with: "212.9"
     click_on "Keep it"
     assert_selector ".verdict.right"
     assert_text "Measured before: 213.6 cm"
@@ -51,10 +56,10 @@ class BenchInTheBrowserTest < SystemTest
   def test_a_pair_that_differs_is_told_before_its_hems_are_sewn
     go "Ticket office", "Making"
     click_link "Compare the pair", match: :first
-    fill_in "value", with: "8 mm"
+    fill_in "at the return edge", with: "8 mm"
     click_on "Keep it"
     assert_selector ".verdict.wrong", text: "Find which of the two is off its figure"
-    fill_in "value", with: "2 mm"
+    fill_in "at the return edge", with: "2 mm"
     click_on "Keep it"
     assert_selector ".verdict.right"
   end
@@ -64,10 +69,10 @@ class BenchInTheBrowserTest < SystemTest
     go "Ticket office", "Making"
     click_link "Mark the drop", match: :first
     line(down: true)
-    fill_in "value", with: "212.7"
+    fill_in "at the leading edge", with: "212.7"
     click_on "Keep it"
     assert_text "What you said is kept here and sent as soon as it is back"
-    assert_equal "212.7", find_field("value").value
+    assert_equal "212.7", find_field("at the leading edge").value
     line(down: false)
     assert_selector ".verdict.right", text: "212.7 cm"
     assert_equal "[]", page.evaluate_script("localStorage.getItem('earnest-fold-unsent')")
@@ -77,7 +82,7 @@ class BenchInTheBrowserTest < SystemTest
     go "Ticket office", "Making"
     click_link "Mark the drop", match: :first
     line(down: true)
-    fill_in "value", with: "about right"
+    fill_in "at the leading edge", with: "about right"
     click_on "Keep it"
     assert_text "What you said is kept here"
     line(down: false)

@@ -56,9 +56,10 @@ module EarnestFold
       def draw(block, y)
         x = LEFT + @days.index(block.date) * @day + @day * block.from / @rules.day_minutes
         wide = [@day * (block.to - block.from) / @rules.day_minutes - 1.5, 3].max
-        @svg.link(block.href, says: block.says) do
+        @svg.link(block.href, says: nil) do
+          @svg.title(block.says)
           @svg.rect(x, y, wide, LANE - 6, fill: COLOURS[block.job % COLOURS.size], class: block.late ? "block late" : "block")
-          lines(block.words, wide).each_with_index { |words, line| @svg.text(x + 4, y + 15 + line * 15, words, class: "block-words") }
+          lines(block.words, wide).each_with_index { |words, line| @svg.text(x + 4, y + 15 + line * 15, words, :class => "block-words", "aria-hidden" => "true") }
         end
       end
 

@@ -54,6 +54,12 @@ module EarnestFold
         self
       end
 
+      # What the group or link that it stands in is called, shown where a pointer rests.
+      def title(words)
+        @parts << "<title>#{escape(words)}</title>"
+        self
+      end
+
       # Another drawing whole inside this one.
       # @param drawing [String] SVG
       def inside(x, y, drawing)

@@ -1,0 +1,147 @@
+# frozen_string_literal: true
+
+require "system_test_helper"
+
+# A customer's pair from its arrival to the invoice, and a week rearranged by hand, as a person does it.
+class AlteringInTheBrowserTest < SystemTest
+  def setup
+    super
+    [:papers, :paper_numbers, :diary_moves].each { |table| workroom.rows(table).delete }
+    workroom.house.update(version: workroom.house.read.version, rules: {})
+  end
+
+  def test_a_pair_is_shortened_from_arrival_to_invoice
+    take_in
+    note_what_came_in
+    alter
+    make
+    hand_over
+  end
+
+  def test_a_week_is_rearranged_by_hand
+    visit "/diary"
+    assert_accessible
+    click_link "the week after"
+    before = find(".promises tr", text: "Upper landing").all("td")[1].text
+    row = first(".stretches li", text: "Upper landing", minimum: 0) || (click_link("the week before") && first(".stretches li", text: "Upper landing"))
+    row.find("summary").click
+    row.fill_in "To the day", with: (Date.today + 60).strftime("%m/%d/%Y")
+    row.click_button "Move it"
+    refute_equal before, find(".promises tr", text: "Upper landing").all("td")[1].text
+    assert_selector ".promises", text: "days late"
+    assert_equal 1, workroom.diary.moves.size
+    visit "/diary?week=#{workroom.diary.moves.first.day.iso8601}"
+    moved = find(".stretches li", text: "moved by hand", match: :first)
+    moved.find("summary").click
+    moved.click_button "let it fall where it falls"
+    assert_no_selector ".stretches", text: "moved by hand"
+    assert_equal before, find(".promises tr", text: "Upper landing").all("td")[1].text
+  end
+
+  def test_the_new_screens_are_there_for_everyone
+    id = workroom.jobs.list.find { |line| line.title == "Ferry chapel" }.id
+    own = workroom.jobs.find(id).treatments.first.id
+    ["/logbook", "/house-rules/books", "/jobs/#{id}/account", "/jobs/#{id}/treatments/#{own}/log", "/jobs/#{id}/treatments/#{own}/alter", "/jobs/#{id}/treatments/#{own}/came-in"].each do |path|
+      visit path
+      assert_empty findings.map { |finding| "#{path} #{finding}" }
+    end
+  end
+
+  def test_the_keys_reach_an_alterations_stations
+    go "Ferry chapel", "Measure"
+    find("body").send_keys("2")
+    assert_selector ".tape a[aria-current]", text: "Alter"
+    find("body").send_keys("]")
+    assert_selector "h1", text: "Organ loft"
+    find("body").send_keys("5")
+    assert_selector "h1", text: "Account: Ferry chapel"
+  end
+
+  private
+
+  def take_in
+    visit "/jobs"
+    click_link "Ticket office"
+    within("section", text: "Somebody's own curtain") do
+      fill_in "Which curtains, or where they hang", with: "Ticket hall pair"
+      select "Shortened, the made hem kept", from: "What is to be done"
+      click_button "Take it in"
+    end
+    type "As it is, top to hem", "228"
+    type "Wanted", "190"
+    type "Curtains alike", "2"
+    type "Measured from (the customer's words)", "the hook's eye"
+    type "Measured to (the customer's words)", "just on the sill"
+    assert_selector ".read-back", text: "From the hook's eye to just on the sill: 190.0 cm, which is 74 13/16 in."
+    assert_accessible
+  end
+
+  def note_what_came_in
+    click_link "What came in, and photographs"
+    find(".noting .ground[data-curtain=right]").click(x: 0, y: 40)
+    select "Worn or faded", from: "What"
+    fill_in "In words", with: "pale along the fold", match: :first
+    click_button "Note it"
+    assert_selector ".notes-made", text: "Worn or faded, Right"
+    picture = Tempfile.new(["pair", ".jpg"], binmode: true)
+    picture.write(Vips::Image.black(300, 200, bands: 3).copy(interpretation: :srgb).jpegsave_buffer)
+    picture.close
+    attach_file "JPEG or PNG, at most 12 MB", picture.path
+    click_button "Keep the photograph"
+    assert_selector ".photographs img", count: 1
+    assert_equal 300, evaluate_script("document.querySelector('.photographs img').naturalWidth")
+    note = workroom.came_in.notes(altered.id).last
+    assert_equal "right", note.curtain
+    assert_in_delta 500, note.across, 20
+  end
+
+  def alter
+    click_link "Back to Measure"
+    find(".tape a", text: "Alter").click
+    select "single", from: "Hem as it is"
+    assert_field "its turn-under"
+    type "its depth", "3"
+    type "Seam", "1.5"
+    assert_selector ".alter-figures", text: "187.0"
+    assert_selector ".drawing.altered", text: "187.0"
+    assert_selector "[data-code=keep_made_hem]"
+    assert_accessible
+  end
+
+  # Step by step; where the bench asks, both edges are measured.
+  def make
+    click_link "On to Making"
+    click_link "To the bench"
+    steps = Integer(find(".table-head p").text[/\d+\z/], 10)
+    steps.times do |index|
+      assert_selector ".table-head", text: "step #{index + 1} of #{steps}"
+      measure if has_field?("at the leading edge", wait: 0)
+      click_button "It is done"
+    end
+    visit "/jobs/#{office.id}/treatments/#{altered.id}/making"
+    assert_selector ".results", text: "#{steps} of #{steps}"
+  end
+
+  def measure
+    planned = find(".check-of").text[/([\d.]+) cm, within/, 1]
+    fill_in "at the leading edge", with: planned
+    fill_in "at the return edge", with: planned
+    click_button "Keep it"
+    assert_selector ".verdict.right"
+  end
+
+  def hand_over
+    find(".tape a", text: "Account").click
+    assert_selector ".grand b", text: "€"
+    assert_selector "[data-code=price_by_time]"
+    fill_in "For whom", with: "Ferry company, ticket hall"
+    click_button "Write invoice 1"
+    assert_link "Invoice 1"
+    assert workroom.jobs.find(office.id).invoiced
+    assert_accessible
+  end
+
+  def office = workroom.jobs.find(workroom.jobs.list.find { |line| line.title == "Ticket office" }.id)
+
+  def altered = office.treatments.find(&:alteration?)
+end

@@ -9,7 +9,7 @@ require_relative "../lib/earnest_fold"
 # Numbers of one run.
 module Bench
   R = EarnestFold::Reckoning
-  PARTS = %w[core cli plan web].freeze
+  PARTS = %w[core cli plan diary web].freeze
   DOCUMENTS = File.expand_path("../test/golden/*.fold.json", __dir__)
 
   module_function
@@ -146,12 +146,13 @@ module Bench
 
   # Whole requests through Puma, with 200 jobs of 25 treatments in the database: each screen beside the bare page, taken in
   # turn, over twenty of the jobs; then eight people changing a figure at once.
-  JOBS, WINDOWS, OPEN = 200, 25, 20
+  JOBS, WINDOWS, OPEN, DIARY = 200, 25, 20, 60
   PIECE = -> { @piece ||= EarnestFold::Store.workroom.shelf.all.first.id }
 
   def web
     with_application do |address, jobs|
       http = Net::HTTP.start(address.host, address.port)
+      puts format("the first look at a diary of %d jobs: %.2f s", DIARY, fetch(http, "/diary") / 1000)
       first = jobs.map { |job| screens(job).values.sum { |path| fetch(http, path) } / screens(job).size }
       puts format("a screen of a job not looked at since the start: %.1f ms on average", first.sum / first.size)
       report(in_turn(http, jobs))
@@ -233,19 +234,49 @@ module Bench
 
   # Copies of the demo house's treatments, in turn, until there are as many as wanted.
   def furnish(workroom)
-    specs = workroom.jobs.list.flat_map { |line| workroom.jobs.find(line.id).treatments.map(&:spec) }
+    specs = workroom.jobs.list.flat_map { |line| workroom.jobs.find(line.id).treatments.reject(&:alteration?).map(&:spec) }
+    books(workroom, specs)
     JOBS.times do |index|
       windows = Array.new(WINDOWS) { |number| ["Room #{number / 5}", "Window #{number}", [specs[(index + number) % specs.size]]] }
-      workroom.jobs.bring_in(title: "Job #{index}", unit: "cm", extras: {}, cloths: {}, windows: windows)
+      pair = (index >= JOBS - OPEN) ? {"alterations" => EarnestFold::Store::DemoHouse::Rooms::VESTRY.first(1)} : {}
+      workroom.jobs.bring_in(title: "Job #{index}", unit: "cm", extras: pair, cloths: {}, windows: windows)
     end
   end
+
+  # Jobs of three windows each in the diary, and a customer's pair in each of the jobs that are looked at.
+  def books(workroom, specs)
+    DIARY.times do |index|
+      id = workroom.jobs.bring_in(title: "Promised #{index}", unit: "cm", extras: {}, cloths: {}, windows: Array.new(3) { |number| ["Room", "Window #{number}", [specs[(index + number) % specs.size]]] })
+      workroom.jobs.set_dates(id, "promised" => (Date.today + index).iso8601)
+      workroom.bench.say(workroom.jobs.find(id).treatments.first.id, "lay_out_cuts", "", "corrected", value: (10 + index).to_s)
+    end
+  end
+
+  # The core's laying alone: sixteen stretches of work a job, over four benches and two people.
+  def diary
+    random = Random.new(1)
+    d = R::Diary
+    jobs = Array.new(DIARY) { |job| d::JobOfDiary.new(id: job, promised: Date.new(2026, 3, 2) + random.rand(90), tasks: Array.new(16) { |step| stretch(random, job, step) }) }
+    times = Array.new(9) {
+      start = clock
+      d::Plan.new(jobs, d::USUAL.with(people: 2), Date.new(2026, 3, 2))
+      clock - start
+    }
+    puts format("a diary of %d jobs with %d stretches of work laid out: %.2f s (wanted: under 0.3)", jobs.size, jobs.sum { |job| job.tasks.size }, median(times))
+  end
+
+  def stretch(random, job, step)
+    R::Diary::Task.new(key: "#{job}-#{step}", work: job, code: "s", bench: %i[table press machine hands][random.rand(4)], minutes: 10 + random.rand(120), needs: step.zero? ? [] : ["#{job}-#{step - 1}"], days_after: 0, not_before: nil, at_minute: 0, waits_for: nil)
+  end
+
+  def altered(job) = "/jobs/#{job.id}/treatments/#{job.treatments.find(&:alteration?).id}"
 
   def treatment(job) = "/jobs/#{job.id}/treatments/#{job.treatments.first.id}"
 
   def screens(job)
     stations = %w[measure heading cloth compare cutting changes].to_h { |name| [name, "#{treatment(job)}/#{name}"] }
     {"bare page" => "/keys", "jobs" => "/jobs", "job" => "/jobs/#{job.id}", **stations, "table" => "/jobs/#{job.id}/table/#{job.treatments.first.spec["face"]}", "making" => "#{treatment(job)}/making", "bench step" => "#{treatment(job)}/bench", "hanging" => "#{treatment(job)}/hanging", "shelf" => "/shelf", "piece" => "/shelf/#{PIECE.call}", "read-back" => "/jobs/#{job.id}/read-back", "cloths" => "/cloths", "house rules" => "/house-rules", "schools" => "/house-rules/schools",
-     "find" => "/find?q=bay", "archive" => "/jobs/archive", "people" => "/people"}
+     "alter" => "#{altered(job)}/alter", "came in" => "#{altered(job)}/came-in", "account" => "/jobs/#{job.id}/account", "diary" => "/diary", "logbook" => "/logbook", "log of work" => "#{treatment(job)}/log", "books" => "/house-rules/books", "find" => "/find?q=bay", "archive" => "/jobs/archive", "people" => "/people"}
   end
 
   def serve

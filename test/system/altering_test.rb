@@ -24,16 +24,15 @@ class AlteringInTheBrowserTest < SystemTest
     click_link "the week after"
     before = find(".promises tr", text: "Upper landing").all("td")[1].text
     row = first(".stretches li", text: "Upper landing", minimum: 0) || (click_link("the week before") && first(".stretches li", text: "Upper landing"))
-    row.find("summary").click
-    row.fill_in "To the day", with: (Date.today + 60).strftime("%m/%d/%Y")
-    row.click_button "Move it"
+    row.find(".move-it").click
+    fill_in "To the day", with: (Date.today + 60).strftime("%m/%d/%Y")
+    click_button "Move it"
     refute_equal before, find(".promises tr", text: "Upper landing").all("td")[1].text
     assert_selector ".promises", text: "days late"
     assert_equal 1, workroom.diary.moves.size
     visit "/diary?week=#{workroom.diary.moves.first.day.iso8601}"
-    moved = find(".stretches li", text: "moved by hand", match: :first)
-    moved.find("summary").click
-    moved.click_button "let it fall where it falls"
+    find(".stretches li", text: "moved by hand", match: :first).find(".move-it").click
+    click_button "let it fall where it falls"
     assert_no_selector ".stretches", text: "moved by hand"
     assert_equal before, find(".promises tr", text: "Upper landing").all("td")[1].text
   end

@@ -22,6 +22,22 @@ module EarnestFold
         end
       end
 
+      # @return [Array] what everything here stands at, in one short question: as long as it is the same, so is the diary
+      def state
+        Store.guard do
+          Store.prepared(:diary_state, workroom: @workroom.id) do
+            jobs = Store.db[:jobs].where(workroom_id: :$workroom, archived: false).exclude(dates: Sequel.pg_jsonb({}))
+            work = Store.db[:treatments].join(:windows, workroom_id: Sequel[:treatments][:workroom_id], id: Sequel[:treatments][:window_id]).where(Sequel[:windows][:job_id] => jobs.select(:id))
+            said = Store.db[:bench_entries].where(workroom_id: :$workroom)
+            moves = Store.db[:diary_moves].where(workroom_id: :$workroom)
+            cloths = Store.db[:cloths].where(workroom_id: :$workroom)
+            Store.db.select(jobs.select(Sequel.lit("md5(string_agg(id || ':' || version || ':' || dates::text, ',' ORDER BY id))")).as(:jobs), work.select(Sequel.lit("sum(treatments.version) || ':' || count(*) || ':' || count(*) FILTER (WHERE put_away)")).as(:work),
+              said.select(Sequel.lit("max(id)")).as(:said), moves.select(Sequel.lit("md5(string_agg(treatment_id || block || day || ':' || at_minute, ',' ORDER BY treatment_id, block))")).as(:moves),
+              cloths.select(Sequel.lit("sum(version) || ':' || count(*)")).as(:cloths))
+          end.first.values
+        end
+      end
+
       # @param treatment_ids [Array<Integer>]
       # @return [Array<Done>]
       def done(treatment_ids)

@@ -23,6 +23,18 @@ module EarnestFold
         end
       end
 
+      # @return [Array] what everything here stands at, in one short question
+      def state
+        Store.guard do
+          Store.prepared(:logbook_state, workroom: @workroom.id) do
+            newest = %i[bench_entries log_notes plan_cuts].map { |table| Store.db[table].where(workroom_id: :$workroom).select { max(id) }.as(table) }
+            sums = %i[cloths jobs].map { |table| Store.db[table].where(workroom_id: :$workroom).select(Sequel.lit("sum(version) || ':' || count(*)")).as(:"#{table}_at") }
+            work = Store.db[:treatments].where(workroom_id: :$workroom, id: Store.db[:bench_entries].where(workroom_id: :$workroom).select(:treatment_id)).select(Sequel.lit("sum(version) || ':' || count(*)")).as(:work)
+            Store.db.select(*newest, *sums, work)
+          end.first.values
+        end
+      end
+
       # @param treatment_ids [Array<Integer>]
       # @return [Hash{Integer => Array<Bench::Entry>}] what was said, by treatment
       def entries(treatment_ids)

@@ -7,6 +7,7 @@ module EarnestFold
     class DiarySheet
       D = Reckoning::Diary
       HANGING = "hanging"
+      QUARTER = 900
       # What a task is about: its job, its work, the steps it holds (none: hanging), and what hanging is short of.
       About = Reckoning::Value.define(:sheet, :entry, :steps, :short)
       # A job's dates as they are kept.
@@ -28,11 +29,25 @@ module EarnestFold
         @jobs = sheets.map { |sheet| job(sheet) }.reject { |job| job.tasks.empty? }
       end
 
+      MADE = Store::Remembered.new(3)
+      private_constant :MADE
+
       # @param workroom [Store::Workroom]
-      # @return [DiarySheet]
+      # @param house [Store::House::Record]
+      # @param now [Time]
+      # @return [DiarySheet] the same one as long as nothing has changed, and a quarter of an hour isn't over
       def self.of(workroom, house, now)
-        jobs, cloths = workroom.diary.jobs, workroom.cloths.all
-        new(jobs.map { |job| JobSheet.new(job, cloths, house) }, workroom.diary.done(jobs.flat_map { |job| job.treatments.map(&:id) }), workroom.diary.moves, house.rules, now)
+        MADE.fetch([workroom.id, workroom.diary.state, house, now.to_i / QUARTER]) do
+          jobs, cloths = workroom.diary.jobs, workroom.cloths.all
+          new(jobs.map { |job| JobSheet.new(job, cloths, house) }, workroom.diary.done(jobs.flat_map { |job| job.treatments.map(&:id) }), workroom.diary.moves, house.rules, Time.at(now.to_i / QUARTER * QUARTER))
+        end
+      end
+
+      # What a page makes of it, made once.
+      # @yieldreturn [Object]
+      def once(*key)
+        @once ||= Store::Remembered.new(12)
+        @once.fetch(key) { yield }
       end
 
       # @return [Reckoning::Diary::Plan]

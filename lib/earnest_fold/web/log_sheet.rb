@@ -34,6 +34,14 @@ module EarnestFold
         @sheets, @said, @notes, @batches, @house = sheets, said, notes, batches, house
       end
 
+      MADE = Store::Remembered.new(3)
+      private_constant :MADE
+
+      # @param workroom [Store::Workroom]
+      # @param settled [Store::House::Record]
+      # @return [LogSheet] of everything, the same one as long as nothing has changed
+      def self.whole(workroom, settled) = MADE.fetch([workroom.id, workroom.logbook.state, settled]) { of(workroom, settled) }
+
       # @param workroom [Store::Workroom]
       # @param settled [Store::House::Record]
       # @param jobs [Array<Store::Records::Job>]
@@ -54,6 +62,13 @@ module EarnestFold
         nil
       end
 
+      # What a page makes of it, made once.
+      # @yieldreturn [Object]
+      def once(*key)
+        @once ||= Store::Remembered.new(12)
+        @once.fetch(key) { yield }
+      end
+
       # @return [Array<Kind>] in the order of how much time they took
       def kinds
         works.flat_map { |one| one.timed.map { |time| [time.step.code, one, time] } }.group_by(&:first)
@@ -61,12 +76,14 @@ module EarnestFold
       end
 
       # @return [Array<Reckoning::MakingUp::Learning::Learnt>] that differ from the standards by more than a twentieth
-      def learnt
+      def learnt = once(:learnt) { learn }
+
+      private
+
+      def learn
         timed = works.flat_map { |one| one.timed.map { |time| M::Learning::Timed.new(job: one.sheet.job.id, times: time.step.times, planned: time.planned, real: time.real) } }
         M::Learning.of(timed, @house.times).reject { |one| (one.ratio - 1).abs < 1/20r }
       end
-
-      private
 
       def work(sheet, entry)
         log = BenchLog.new(@said.fetch(entry.id, []))

@@ -7,7 +7,7 @@ module EarnestFold
       module Diary
         def self.registered(app)
           app.helpers(Keeping)
-          app.get("/diary") { diary }
+          app.get("/diary") { diary(typed: {"key" => params["move"].to_s}) }
           app.post("/diary/moves") { move_step }
           app.post("/jobs/:id/dates") { |id| settle_dates(id) }
           papers(app)

@@ -9,7 +9,7 @@ module EarnestFold
 
         def self.registered(app)
           app.helpers(Learning)
-          app.get("/logbook") { page(:logbook, Screens::Logbook.new(LogSheet.of(workroom, house), house)) }
+          app.get("/logbook") { page(:logbook, Screens::Logbook.new(LogSheet.whole(workroom, house), house)) }
           app.post("/logbook/times") { settle_time }
           app.get(PLACE) { |id, treatment| page(:log_work, Screens::LogWork.new(logged(id, treatment))) }
           app.post(PLACE) { |id, treatment| keep_log(id, treatment) }
@@ -21,7 +21,7 @@ module EarnestFold
             app.get("/logbook.#{ending}") do
               content_type type
               attachment "logbook.#{ending}"
-              Documents::LogList.new(LogPapers.new(LogSheet.of(workroom, house)).rows).public_send(made)
+              Documents::LogList.new(LogPapers.new(LogSheet.whole(workroom, house)).rows).public_send(made)
             end
           end
         end
@@ -47,7 +47,7 @@ module EarnestFold
 
           # What was learnt becomes the standard, or is declined until there are more jobs.
           def settle_time
-            learnt = LogSheet.of(workroom, house).learnt.find { |one| one.name.to_s == params["name"] } or raise Store::Missing, "nothing learnt"
+            learnt = LogSheet.whole(workroom, house).learnt.find { |one| one.name.to_s == params["name"] } or raise Store::Missing, "nothing learnt"
             stored = house.stored
             rules = if params["take"] == "yes"
               stored.merge("times" => stored.fetch("times", {}).merge(learnt.name.to_s => Words.number(learnt.learnt, 2)))
@@ -57,7 +57,7 @@ module EarnestFold
             workroom.house.update(version: seen(house.version), rules: rules)
             redirect to("/logbook"), 303
           rescue Store::Stale
-            page(:logbook, Screens::Logbook.new(LogSheet.of(workroom, workroom.house.read), workroom.house.read, notice: :house_changed_elsewhere), status: 409)
+            page(:logbook, Screens::Logbook.new(LogSheet.whole(workroom, workroom.house.read), workroom.house.read, notice: :house_changed_elsewhere), status: 409)
           end
         end
       end

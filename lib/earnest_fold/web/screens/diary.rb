@@ -20,6 +20,13 @@ module EarnestFold
           @diary, @week, @others, @problem, @typed = diary, week, others, problem && Words.say("form_problems.#{problem}"), typed
         end
 
+        # @return [Stretch, nil] the one that is to be moved
+        def moving = @moving ||= diary.task?(typed["key"].to_s) ? plan.placed.find { |one| one.task.key == typed["key"] } : nil
+
+        # What changes only with the diary itself.
+        # @yieldreturn [String]
+        def shown(part, &block) = diary.once(part, monday, &block)
+
         def page_title = Words.say("diary.title")
 
         def plan = diary.plan

@@ -17,7 +17,13 @@ module EarnestFold
 
         def notice = @notice && Words.say("notices.#{@notice}")
 
-        def works = @log.works
+        MOST = 60
+
+        # @return [Array<LogSheet::Work>] the last worked on; all of it goes out as CSV and JSON
+        def works = @log.works.first(MOST)
+
+        # @yieldreturn [String]
+        def shown(part, &block) = @log.once(part, &block)
 
         def kinds = @log.kinds
 

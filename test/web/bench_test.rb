@@ -70,7 +70,7 @@ class BenchTest < WebTest
   def test_a_caution_is_seen_to_and_stands_there_all_the_same
     get station(lounge, "hanging")
     assert_match(/Before drilling/, text)
-    send_form("/jobs/#{lounge.id}/treatments/#{bay.id}/seen-to", "code" => "drill_behind", "station" => "hanging")
+    send_form("/jobs/#{lounge.id}/treatments/#{bay.id}/seen-to", "code" => "drill_behind", "back" => station(lounge, "hanging"))
     assert_equal 303, last_response.status
     follow_redirect!
     assert_match(/Before drilling.*seen to \d+ \w+, \d\d:\d\d UTC/m, text)
@@ -82,14 +82,48 @@ class BenchTest < WebTest
 
   def test_a_caution_at_cutting_is_seen_to
     workroom.house.update(version: workroom.house.read.version, rules: {"cutter" => "heat"})
-    send_form("/jobs/#{lounge.id}/treatments/#{bay.id}/seen-to", "code" => "hot_tools", "station" => "cutting")
+    send_form("/jobs/#{lounge.id}/treatments/#{bay.id}/seen-to", "code" => "hot_tools", "back" => station(lounge, "cutting"))
     follow_redirect!
     assert_match(/A heat cutter: glass or metal under the line.*seen to \d+ \w+/m, text)
   end
 
+  # Wherever a caution stands it can be ticked: at the first stations, at the table, at the bench.
+  def test_a_caution_is_seen_to_where_it_stands
+    spec = bay.spec.merge("site" => {"small_children" => true, "public_room" => true, "heat_near" => true})
+    workroom.treatments.update(bay.id, spec, version: bay.version)
+    workroom.house.update(version: workroom.house.read.version, rules: {"cutter" => "heat", "lift_limit" => "1"})
+    get station(lounge, "cloth")
+    assert_match(/Seen to/, text)
+    {"flame_public" => "cloth", "lift_dont_pull" => "bench?step=#{steps.find { |step| step.code == EarnestFold::Reckoning::Judgement::LiftDontPull::STEP }.number}"}.each do |code, place|
+      send_form("/jobs/#{lounge.id}/treatments/#{bay.id}/seen-to", "code" => code, "back" => station(lounge, place))
+      assert_equal 303, last_response.status
+      follow_redirect!
+      assert_match(/seen to \d+ \w+/, text, code)
+    end
+  end
+
+  def test_seeing_to_leads_nowhere_else
+    send_form("/jobs/#{lounge.id}/treatments/#{bay.id}/seen-to", "code" => "drill_behind", "back" => "//elsewhere.example/jobs/1/")
+    assert_match(%r{/making\z}, last_response.headers["Location"])
+  end
+
+  def test_a_support_that_was_measured_says_where_the_foot_hangs
+    spec = bay.spec.merge("support" => bay.spec["support"].merge("height" => "248 cm"))
+    workroom.treatments.update(bay.id, spec, version: bay.version)
+    get station(lounge, "hanging")
+    assert_match(/support above the floor 248\.0 foot above the floor 13\.0/, text.gsub(/\s+/, " "))
+  end
+
+  def test_every_step_is_drawn
+    steps.each do |step|
+      get "#{bench}?step=#{step.number}"
+      assert_includes last_response.body, "<svg", step.code
+    end
+  end
+
   def test_layers_are_hung_from_the_glass_to_the_room
     get "/jobs/#{job("Ferrymaster's bedroom").id}/treatments/#{job("Ferrymaster's bedroom").treatments.last.id}/hanging"
-    assert_match(/In this order 1 River window, sheer behind 2 River window/, text.gsub(/\s+/, " "))
+    assert_match(/In this order 1 Check the track: 264\.0 cm.*2 River window, sheer behind, left: hang it from its return edge.*4 River window, left: .* 6 Dress the folds, tie them loosely, and leave them 2 days\. 7 Measure both edges/, text.gsub(/\s+/, " "))
   end
 
   def test_a_curtain_longer_than_the_table_is_worked_in_sections

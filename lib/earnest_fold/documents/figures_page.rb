@@ -91,7 +91,7 @@ module EarnestFold
       end
 
       def support
-        R::Support.new(kind: "pole", length: R::Length.cm(144), diameter: R::Length.mm(28), projection: nil, carriers: nil, rating: nil)
+        R::Support.new(kind: "pole", length: R::Length.cm(144), diameter: R::Length.mm(28), projection: nil, carriers: nil, rating: nil, height: nil)
       end
 
       def span

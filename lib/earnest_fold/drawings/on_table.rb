@@ -13,6 +13,7 @@ module EarnestFold
       LINES = {
         "press_hem" => {hem: %i[hem_fold first_press]}, "sew_hem" => {hem: %i[hem_depth]}, "put_in_weights" => {hem: []}, "compare_hems" => {hem: []}, "mark_drop" => {hem: %i[finished_drop], top: %i[top]}, "turn_top" => {top: %i[top]},
         "turn_sides" => {sides: %i[takes]}, "bag_lining" => {sides: %i[wrap]}, "lock_in_lining" => {sides: %i[inset], hem: %i[lift]}, "table_lining" => {hem: %i[lift finished_drop]}, "join_widths" => {seams: []}, "trim_to_width" => {sides: []},
+        "lay_out_cuts" => {hem: %i[cut_drop]}, "press_and_tag" => {folds: []}, "join_lining" => {lining_seams: []}, "hem_lining" => {lining_seams: [], hem: %i[hem_depth]},
         "lock_interlining" => {seams: []}, "compare_pair" => {hem: %i[finished_drop]}, "set_out_heading" => {top: []}
       }.freeze
 
@@ -27,8 +28,7 @@ module EarnestFold
       # @param colour [String]
       def initialize(reckoning, curtain, step, unit, table:, colour:)
         @reckoning, @curtain, @step, @unit, @table, @colour = reckoning, curtain, step, unit, table, colour
-        # Before it is folded the hem's allowance still lies below.
-        @wide, @tall = curtain.flat_width, reckoning.finished_drop + ((step.code == "press_hem") ? reckoning.treatment.making.hem.taken : R::Length::ZERO)
+        @wide, @tall = extent
         @scale = Scale.fitting([WIDTH - 2 * MARGIN[:side], HIGHEST], [@wide, @tall])
         @svg = Svg.new(WIDTH, MARGIN[:top] + height + MARGIN[:bottom], says: says, css: "drawing on-table")
       end
@@ -47,6 +47,17 @@ module EarnestFold
       private
 
       def says = Words.say("drawings.on_table", hand: @curtain.hand, step: Words.say("work_steps.#{@step.code}.title"))
+
+      # A cut is a width of cloth; before it is folded the hem's allowance still lies below.
+      def extent
+        return [@reckoning.treatment.sideways? ? @curtain.cut_width : @reckoning.treatment.face.width, @reckoning.cut_drop] if cut?
+
+        return [@curtain.flat_width, @reckoning.lining.drop_cut.finished] if LINES.fetch(@step.code).key?(:lining_seams)
+
+        [@curtain.flat_width, @reckoning.finished_drop + ((@step.code == "press_hem") ? @reckoning.treatment.making.hem.taken : R::Length::ZERO)]
+      end
+
+      def cut? = @step.code == "lay_out_cuts"
 
       def width = @scale[@wide]
 
@@ -82,6 +93,8 @@ module EarnestFold
         when :hem then names.each_with_index { |name, index| across(name, bottom - @scale[figure(name)], index) }
         when :top then names.each { |name| across(name, MARGIN[:top] + @scale[figure(name)], 1) }
         when :sides then names.each { |name| [left + @scale[figure(name)], left + width - @scale[figure(name)]].each { |at| @svg.line(at, MARGIN[:top], at, bottom, class: "step-line") } }
+        when :folds then folds
+        when :lining_seams then lining_seams
         when :seams then @curtain.task.seams.each { |seam| seam(seam) }
         end
       end
@@ -102,7 +115,29 @@ module EarnestFold
         @svg.text(x(at), MARGIN[:top] - 10, Words.length(at, @unit), class: "figure", text_anchor: "middle")
       end
 
+      # The lining's own widths, from the leading edge.
+      def lining_seams
+        return if @reckoning.lining.sideways?
+
+        each = @reckoning.lining.cloth.usable_width
+        (1...(@wide / each).ceil).each { |count| seam(each * count) }
+      end
+
+      # Folded lengthwise in four, then the hem up to the top.
+      def folds
+        [1, 2, 3].each { |part| @svg.line(x(@wide * part / 4), MARGIN[:top], x(@wide * part / 4), bottom, class: "section") }
+        @svg.line(left, MARGIN[:top] + height / 2, left + width, MARGIN[:top] + height / 2, class: "step-line")
+      end
+
+      # The top of a cut, so that all lie one way.
+      def top_of_cut
+        @svg.path(["M", left + width / 2, MARGIN[:top] + 34, "v", -24, "m", -8, 9, "l", 8, -9, "l", 8, 9], class: "top-mark")
+        @svg.text(left + width / 2, MARGIN[:top] - 10, Words.say("drawings.top_of_cut"), class: "edge", text_anchor: "middle")
+      end
+
       def edges
+        return top_of_cut if cut?
+
         words = [Words.say("drawings.leading_edge"), Words.say("drawings.return_edge")]
         words.reverse! unless leads_left?
         @svg.text(left, MARGIN[:top] - 24, words.first, class: "edge", text_anchor: "start")

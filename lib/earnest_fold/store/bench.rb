@@ -24,6 +24,15 @@ module EarnestFold
         end
       end
 
+      # @param treatment_id [Integer]
+      # @return [Array<Entry>] the cautions that were seen to
+      def cautions(treatment_id)
+        Store.guard do
+          Store.prepared(:cautions_seen, workroom: @workroom.id, treatment: treatment_id) { Store.db[:bench_entries].where(workroom_id: :$workroom, treatment_id: :$treatment).where(Sequel.like(:step, "#{CAUTION}%")).order(:id).limit(MOST_ENTRIES) }
+            .map { |row| Entry.new(**row.slice(*Entry.members)) }
+        end
+      end
+
       # @param job_id [Integer]
       # @return [Hash{Integer => Integer}] how many steps are done, by treatment
       def done(job_id)

@@ -59,7 +59,7 @@ module EarnestFold
 
       def tables(screen)
         [[screen.entry.title, screen.lengths.map { |label, length| [label, Words.with_unit(length, unit)] }], [Words.say("hanging.carry"), screen.carried.map { |label, count| [label, count.to_s] }],
-          [Words.say("hanging.edges"), screen.edges.map { |hand, edge| [hand, edge] }]]
+          [Words.say("hanging.edges"), screen.edges.map { |hand, edge| [hand, edge] }], [Words.say("hanging.order"), screen.order.each_with_index.map { |words, index| ["#{index + 1}  #{words}", ""] }]]
       end
 
       def checks(screen) = screen.reckoning.curtains.map { |curtain| Words.say("hanging.check", title: screen.entry.title, hand: Words.hand(curtain.hand), drop: screen.reckoning.finished_drop, unit: unit) }

@@ -11,7 +11,7 @@ module EarnestFold
       FIELDS = Fields.new(**ALTERED_LENGTHS, panel_width: Declare.length(least: :over_zero), finished_width: Declare.length(least: :over_zero), heading: [HeadingField.new, Fields::REQUIRED])
       EXAMPLE = {"kind" => KIND, "existing_length" => "230 cm", "wanted_length" => "214 cm", "panel_width" => "260 cm", "finished_width" => "120 cm",
                  "heading" => {"kind" => "pleater_hook", "fullness" => "2", "pocket_pitch" => "1.8 cm", "skips" => [3, 3, 3], "edge" => 3, "top_turn" => "2 cm"}}.freeze
-      SUPPORT = Support.new(kind: "track", length: Length.mm(1000), diameter: nil, projection: nil, carriers: nil, rating: nil)
+      SUPPORT = Support.new(kind: "track", length: Length.mm(1000), diameter: nil, projection: nil, carriers: nil, rating: nil, height: nil)
       private_constant :SUPPORT
 
       # @return [NewHeading, nil] nil where nothing would be left to hang, or the heading wants more than a panel can say

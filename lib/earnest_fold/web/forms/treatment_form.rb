@@ -8,7 +8,7 @@ module EarnestFold
       class TreatmentForm
         R = Reckoning
         # No window hangs so deep or runs so wide: a slip of the unit, caught before cloth is reckoned for it.
-        SANE = {"drop.readings" => R::Length.mm(20_000), "support.length" => R::Length.mm(60_000), "overlap" => R::Length.mm(2_000),
+        SANE = {"drop.readings" => R::Length.mm(20_000), "support.length" => R::Length.mm(60_000), "support.height" => R::Length.mm(30_000), "overlap" => R::Length.mm(2_000),
                 "return_left" => R::Length.mm(2_000), "return_right" => R::Length.mm(2_000), "ease" => R::Length.mm(1_000), "existing_length" => R::Length.mm(20_000), "wanted_length" => R::Length.mm(20_000), "stand_up" => R::Length.mm(2_000), "cloth_length" => R::Length.mm(20_000),
                 "drop.stand_up" => R::Length.mm(2_000), "drop.offset" => R::Length.mm(2_000)}.freeze
 

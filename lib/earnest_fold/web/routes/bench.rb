@@ -40,7 +40,7 @@ module EarnestFold
             raise Store::Missing, "no such caution" unless rule && rule::MANNER == :caution
 
             workroom.bench.say(entry.id, "#{Store::Bench::CAUTION}#{rule::CODE}", "", "done")
-            redirect to("/jobs/#{number(id)}/treatments/#{treatment}/#{%w[cutting hanging].include?(params["station"]) ? params["station"] : "making"}"), 303
+            redirect to(params["back"].to_s.match?(%r{\A/jobs/\d+/[\w/-]+(\?\w+=\d+)?\z}) ? params["back"] : "/jobs/#{number(id)}/treatments/#{treatment}/making"), 303
           end
 
           def say_at_bench(id, treatment)

@@ -7,9 +7,6 @@ module EarnestFold
       class Bench < Making
         # Steps that the heading's marks show better than the flat curtain.
         HEADING = %w[set_out_heading put_on_heading form_heading put_in_hooks].freeze
-        # Steps on which neither shows anything.
-        UNDRAWN = %w[lay_out_cuts press_and_tag].freeze
-
         # @param asked [String, nil] the step's number
         # @param form [Forms::MeasureForm, nil] with measures that could not be read
         # @param clock [Array(Integer, Store::Bench::Entry), nil] a clock that runs elsewhere and stood in the way of this one
@@ -40,6 +37,8 @@ module EarnestFold
         def others = step.figures.drop(1).map { |name, value| [figure_name(name), value] }
 
         def main_label = figure_name(step.figures.keys.first)
+
+        def here = bench_path(step)
 
         # @param name [Symbol] of a figure of a step, or of a line on the cloth
         def figure_name(name) = Words.say?("work_figures.#{name}") ? Words.say("work_figures.#{name}") : Words.alter_line(name)
@@ -75,8 +74,6 @@ module EarnestFold
 
         # @return [String, nil] SVG
         def drawing
-          return if UNDRAWN.include?(step.code)
-
           curtain = reckoning.curtains.find { |made| made.hand == step.curtain } || reckoning.curtains.first
           return Drawings::HeadingMarks.new(reckoning.treatment.heading, curtain, unit, colour: colour).to_s if HEADING.include?(step.code) && reckoning.treatment.heading.marks(curtain.task, curtain.heading).any?
 
@@ -86,7 +83,7 @@ module EarnestFold
         # @return [String, nil] where the table ends under a curtain that is longer, from the leading edge
         def sections
           curtain = reckoning.curtains.find { |made| made.hand == step.curtain } || reckoning.curtains.first
-          return if curtain.flat_width <= house.table_length || UNDRAWN.include?(step.code)
+          return if curtain.flat_width <= house.table_length || step.code == "lay_out_cuts"
 
           ends = Array.new((curtain.flat_width / house.table_length).ceil) { |index| [house.table_length * (index + 1), curtain.flat_width].min }
           Words.say("making.sections", sections: ends.each_with_index.map { |to, index| Words.say("making.section", number: index + 1, to: to, unit: unit) }.join(", "))

@@ -6,17 +6,14 @@ module EarnestFold
       # The Cutting station: the plan of the job's cuts on the pieces there are of each of the treatment's cloths; also the cut
       # ticket on paper.
       class Cutting < Desk
-        include SeeingTo
-
         STATION = "cutting"
         ZOOMS = [0, 1, 2, 4].freeze
 
         # @param cutting [CuttingSheet]
-        # @param log [BenchLog, nil]
         # @param asked [Hash] what else was asked for: "cut" the cut that was touched, "zoom"
-        def initialize(sheet, entry, cutting: nil, asked: {}, log: nil, **shown)
+        def initialize(sheet, entry, cutting: nil, asked: {}, **shown)
           super(sheet, entry, **shown)
-          @cutting, @asked, @log = cutting, asked, log
+          @cutting, @asked = cutting, asked
         end
 
         # @return [Array<ClothPlan>] of the treatment's cloths, face first

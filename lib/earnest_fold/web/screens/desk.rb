@@ -5,6 +5,8 @@ module EarnestFold
     module Screens
       # What every station of a treatment shows: the job, the rail of windows, the tape, the working; and its own fields.
       class Desk
+        include SeeingTo
+
         R = Reckoning
         attr_reader :sheet, :entry, :form
 
@@ -13,8 +15,10 @@ module EarnestFold
         # @param form [Forms::TreatmentForm, nil] with what could not be taken
         # @param notice [Symbol, nil] something to say above the station
         # @param part [String, nil] which curtain is looked at
+        # @param log [BenchLog, nil] with the cautions that were seen to
         # @param versions [Forms::Versions, nil] what was typed beside what somebody else left meanwhile
-        def initialize(sheet, entry, form: nil, notice: nil, part: nil, versions: nil)
+        def initialize(sheet, entry, form: nil, notice: nil, part: nil, versions: nil, log: nil)
+          @log = log
           @sheet, @entry, @form, @notice, @part, @versions = sheet, entry, form, notice, part, versions
         end
 

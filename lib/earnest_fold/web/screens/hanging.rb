@@ -5,18 +5,14 @@ module EarnestFold
     module Screens
       # The Hanging station: what to carry, how high the support is, which edges lead, and what concerns people.
       class Hanging < Desk
-        include SeeingTo
-
         STATION = "hanging"
 
-        # @param log [BenchLog]
-        def initialize(sheet, entry, log: BenchLog.new([]), **shown)
-          super(sheet, entry, **shown)
-          @log = log
+        # @return [Array<String>] what is done, one after the other: the support, each layer from the glass to the room and each curtain
+        #   of it from its return edge, the dressing, the last checks
+        def order
+          hung = sheet.layers(entry).select(&:reckoning).flat_map { |layer| layer.reckoning.curtains.map { |curtain| hang(layer, curtain) } }
+          [Words.say("hanging.first", kind: Words.say("supports.#{reckoning.treatment.support.kind}").downcase, length: reckoning.treatment.support.length, unit: unit), *hung, *dressing, Words.say("hanging.last")]
         end
-
-        # @return [Array<Entry>] the layers of the window in the order in which they are hung: from the glass to the room
-        def order = sheet.layers(entry)
 
         # @return [Hash{String => String}] files, and the words for each
         def papers = {"hanging-sheet.pdf" => "making_papers.hanging", "tags.pdf" => "making_papers.tags"}
@@ -33,11 +29,24 @@ module EarnestFold
         # @return [Array<Array(String, Reckoning::Length)>] the lengths to check when it hangs
         def lengths
           treatment = reckoning.treatment
-          [[Words.say("hanging.support"), treatment.support.length], [Words.say("hanging.height"), treatment.drop.readings.min], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], [Words.say("hanging.stand_up"), treatment.stand_up],
+          [[Words.say("hanging.support"), treatment.support.length], *above_floor, [Words.say("hanging.height"), treatment.drop.readings.min], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], [Words.say("hanging.stand_up"), treatment.stand_up],
             *clearance, *reckoning.curtains.map { |curtain| [Words.say("hanging.width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
         end
 
         private
+
+        def hang(layer, curtain)
+          carriers = layer.reckoning.treatment.heading.carriers(curtain.heading)
+          Words.say(carriers ? "hanging.hang_on" : "hanging.hang", title: layer.title, hand: Words.hand(curtain.hand).downcase, count: carriers)
+        end
+
+        def dressing = (reckoning.treatment.heading.pleated? || reckoning.treatment.heading.is_a?(R::Wave)) ? [Words.say("hanging.dress", days: house.diary.setting_days)] : []
+
+        # Where the support's height was measured: how high it is, and where the foot comes to hang.
+        def above_floor
+          height = reckoning.treatment.support.height or return []
+          [[Words.say("hanging.above_floor"), height], [Words.say("hanging.foot_above"), height + reckoning.treatment.stand_up - reckoning.finished_drop]]
+        end
 
         # How far it is to end above what the drop was measured to, or to lie on it.
         def clearance

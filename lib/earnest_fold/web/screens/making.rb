@@ -5,8 +5,6 @@ module EarnestFold
     module Screens
       # The Making station: the order of work with its figures, what was done and measured.
       class Making < Desk
-        include SeeingTo
-
         STATION = "making"
         SHARED = %i[hem_depth finished_drop tolerance].freeze
 
@@ -17,8 +15,8 @@ module EarnestFold
         # @param room [Array<Array(Integer, Store::Bench::Entry)>] what was measured last of the job's treatments
         # @param last_time [Store::Logbook::Note, nil] what was learnt last of other work with this cloth
         def initialize(sheet, entry, log: BenchLog.new([]), room: [], last_time: nil, **shown)
-          super(sheet, entry, **shown)
-          @log, @room, @last_time = log, room, last_time
+          super(sheet, entry, log: log, **shown)
+          @room, @last_time = room, last_time
         end
 
         attr_reader :last_time

@@ -16,7 +16,7 @@ module EarnestFold
         FEET = {"floor" => "clear", "sill" => "clear", "worktop" => "clear", "below_sill" => "below"}.freeze
 
         def self.paths(spec)
-          %w[notes name support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up drop.offset drop.measured_from drop.measured_to support.diameter support.projection] + SITE + WALL.flat_map { |name, paths| ["wall.#{name}", *paths] } +
+          %w[notes name support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up drop.offset drop.measured_from drop.measured_to support.diameter support.projection support.height] + SITE + WALL.flat_map { |name, paths| ["wall.#{name}", *paths] } +
             Forms::Readings.paths(spec) + OPENINGS.fetch(spec.dig("opening", "kind"), []) + point_paths(spec)
         end
 

@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # Cautions that can be ticked, and stand there all the same.
+      # Cautions that can be ticked, and stand there all the same. Who includes it has a `@log` ({BenchLog}, or nil), says of which
+      # treatment it speaks (`path`), and where it stands itself (`here`).
       module SeeingTo
         # @param remark [Reckoning::Remark]
         # @return [String, nil] when it was seen to, and by whom
@@ -11,6 +12,12 @@ module EarnestFold
           said = @log&.seen_to(remark.code)
           said && Words.say("making.seen_by", at: said.at.utc.strftime("%-d %b, %H:%M UTC"), by: said.by)
         end
+
+        # @return [String] where it is said
+        def seen_to_path = path("seen-to")
+
+        # @return [String] this page
+        def here = path
       end
     end
   end

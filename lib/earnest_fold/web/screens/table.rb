@@ -5,6 +5,8 @@ module EarnestFold
     module Screens
       # At the table: one cut after the other of a cloth's plan, its figure as large as can be.
       class Table
+        include SeeingTo
+
         R = Reckoning
         WHYS = %w[too_short wrong_place wrong_way damaged].freeze
         # A cut that went wrong, and what becomes of it: `again` the cut that is to replace it, nil where there is no cloth for it;
@@ -16,10 +18,12 @@ module EarnestFold
         # @param cutting [ClothCutting]
         # @param asked [String, nil] the id of the cut that is looked at
         # @param notice [Symbol, nil]
+        # @param said [#call] gives what was said of a treatment at the bench, by its id
         # @param typed [Hash] what was typed in a form that could not be taken
         # @param problems [Hash{String => Reckoning::Problem}]
-        def initialize(cutting, asked: nil, notice: nil, typed: {}, problems: {})
+        def initialize(cutting, asked: nil, notice: nil, typed: {}, problems: {}, said: nil)
           @cutting, @asked, @notice, @typed, @problems = cutting, asked, notice, typed, problems
+          @log = (current && entry && said) ? BenchLog.new(said.call(entry.id)) : nil
         end
 
         def job = cutting.sheet.job
@@ -105,6 +109,10 @@ module EarnestFold
 
         # @return [Array<Store::Records::Piece>] pieces that were cut from, with what is left of them
         def left_over = cutting.records.select { |one| cuts.any? { |cut| cut.piece_id == one.id } && one.piece.left.positive? }
+
+        def seen_to_path = "/jobs/#{job.id}/treatments/#{entry.id}/seen-to"
+
+        def here = "#{path}?cut=#{current.id}"
 
         def path(to = nil) = ["/jobs/#{job.id}/table/#{cloth.id}", to].compact.join("/")
 

@@ -29,20 +29,8 @@ PICTURES = {
     page.click_link("Compare headings, counts, and the cloth run the other way")
   }],
   "house-rules" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/house-rules") }],
-  "schools" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/house-rules/schools") }],
-  "cloth-phone" => [390, 844, ->(_) { jobs.call("Ticket office", "Cloth") }],
   "cutting" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Cutting") }],
-  "cutting-touched" => [1280, 800, lambda { |page|
-    jobs.call("Residents' lounge", "Cutting")
-    page.find(".bolt a", text: "R 2 B", match: :first).click
-    page.has_selector?(".touched .strip.here")
-    page.execute_script("window.scrollTo(0, 0)")
-  }],
   "shelf" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/shelf") }],
-  "piece" => [1280, 800, lambda { |page|
-    page.visit("#{ADDRESS}/shelf")
-    page.click_link("J1")
-  }],
   "table" => [1280, 800, lambda { |page|
     jobs.call("Residents' lounge", "Cutting")
     page.click_button("Take this plan to the table", match: :first)
@@ -55,7 +43,21 @@ PICTURES = {
     page.click_link("Press the hem", match: :first)
   }],
   "hanging" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Hanging") }],
-  "cloths" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/cloths") }]
+  "alter" => [1280, 800, ->(_) { jobs.call("Ferry chapel", "Alter") }],
+  "came-in" => [1280, 800, lambda { |page|
+    jobs.call("Ferry chapel", "Measure")
+    page.click_link("What came in, and photographs")
+  }],
+  "account" => [1280, 800, lambda { |page|
+    page.visit("#{ADDRESS}/jobs")
+    page.click_link("Residents' lounge", match: :first)
+    page.find(".stages a", text: "Account", match: :first).click
+  }],
+  "diary" => [1280, 800, lambda { |page|
+    page.visit("#{ADDRESS}/diary")
+    page.click_link("the week after")
+  }],
+  "logbook" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/logbook") }]
 }.freeze
 
 (wanted.empty? ? PICTURES.keys : wanted).each do |name|

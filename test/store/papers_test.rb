@@ -18,8 +18,8 @@ class PapersTest < EarnestFoldTest
   def test_eight_at_once_get_eight_numbers
     numbers = Array.new(8) { |index| Thread.new { @workroom.papers.write(@job, "invoice", {"index" => index}).number } }.map(&:value)
     assert_equal (1..8).to_a, numbers.sort
-    assert_equal 9, @workroom.papers.following("invoice")
-    assert_equal [1, 1], [@workroom.papers.following("quote"), @workroom.papers.write(@job, "quote", {}).number]
+    assert_equal 9, @workroom.papers.following["invoice"]
+    assert_equal [1, 1], [@workroom.papers.following["quote"], @workroom.papers.write(@job, "quote", {}).number]
   end
 
   # What fails gives its number back: the counter stands in the same transaction.

@@ -60,7 +60,7 @@ module EarnestFold
         down(left + @scale[wide] + (pieces - 1) * 14 + 14, tall, at_last, anchor: "start")
       end
 
-      def pieces = @alteration.is_a?(R::SplitPanel) ? [@alteration.figures[:pieces], 1].max : 1
+      def pieces = @alteration.pieces_made
 
       def cloth(left, tall)
         @svg.rect(left, TOP, @scale[wide], tall, fill: @colour, class: "cloth")
@@ -92,7 +92,7 @@ module EarnestFold
 
       def piece(left, tall)
         cloth(left, tall)
-        hem = @alteration.respond_to?(:hem) ? @alteration.hem.depth : R::Length::ZERO
+        hem = @alteration.new_hem ? @alteration.new_hem.depth : R::Length::ZERO
         @svg.rect(left, TOP + tall - @scale[hem], @scale[wide], @scale[hem], fill: "url(#alter-hem)") if hem.positive? && hem < at_last
         @svg.rect(left, TOP, @scale[wide], tall, class: "outline")
       end

@@ -74,6 +74,39 @@ module EarnestFold
       # @return [Length, nil] below the top edge as it hangs then; nil where it is cut or folded away
       def motif_after(place, _curtain) = (place if place < from_the_top)
 
+      # What the steps, the drawing and the judgement ask of a kind; nothing of it where a kind says nothing else.
+
+      # @return [Boolean] whether it makes something shorter
+      def shortens? = false
+
+      # @return [Length, nil] what a tuck takes out
+      def tuck = nil
+
+      # @return [Length] how far what hangs below rises
+      def rise = Length::ZERO
+
+      # @return [Allowance, nil] of a hem that is sewn anew
+      def new_hem = nil
+
+      # @return [Length, nil] of a top that is turned anew
+      def new_top = nil
+
+      # @return [Hash{Symbol => Length}, nil] what is laid on at the foot, and where
+      def added_to_foot = nil
+
+      # @return [Hash{Symbol => Length, Integer}, nil] the figures of a heading that is put on
+      def heading_put_on = nil
+
+      # @return [Integer] how many it makes of one
+      def pieces_made = 1
+
+      # @return [Array<FromFlatCloth::Way>, nil] the directions of the cloth that can be chosen from
+      def ways = nil
+
+      # @param curtain [OwnCurtain]
+      # @return [Length] how long it is before an old hem is let down
+      def as_it_came(_curtain) = existing_length
+
       # @return [Length] from the top edge, when it is done
       def length_at_last = from_the_top
 
@@ -114,9 +147,6 @@ module EarnestFold
 
       # @return [Length]
       def left_over = alteration.left_over(curtain)
-
-      # @return [Boolean] whether it makes something shorter
-      def shortens? = alteration.is_a?(ShortenAtHem) || alteration.is_a?(ShortenKeepHem) || alteration.is_a?(ShortenAtTop)
     end
 
     # The lengths that nearly every alteration starts from.

@@ -33,6 +33,14 @@ module EarnestFold
       # What is a page of rules by itself.
       BOOKS = %i[times account diary].freeze
 
+      # Much is remembered by the rules it was made with: their own hash is reckoned once.
+      def initialize(**values)
+        @hash = values.hash
+        super
+      end
+
+      attr_reader :hash
+
       # @param raw [Hash] plain values
       # @param unit [Unit]
       # @return [HouseRules]

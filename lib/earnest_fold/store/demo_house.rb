@@ -78,6 +78,16 @@ module EarnestFold
         @workroom.jobs.set_dates(landing, "promised" => (@today + 9).iso8601)
         office = @workroom.jobs.create(title: "Ticket office", unit: "cm")
         @workroom.jobs.add_window(office, room: "Ticket office", name: "Quay window", spec: TICKET_OFFICE.merge("face" => cloths["ferry"]))
+        timed
+      end
+
+      # What the bench's clocks said of three jobs, and what was learnt of one: job, minutes by step and curtain.
+      def timed
+        Rooms::TIMED.each do |title, said|
+          treatment = @workroom.jobs.find(@workroom.jobs.list.find { |line| line.title == title }.id).treatments.first.id
+          said.each { |(step, curtain), minutes| @workroom.bench.say(treatment, step, curtain, "corrected", value: minutes.to_s) }
+          @workroom.logbook.note(treatment, **Rooms::LEARNT) if title == "Breakfast room"
+        end
       end
 
       # Somebody's own curtains, with what was noted when they came in.

@@ -4,7 +4,7 @@ module EarnestFold
   module Store
     # What the diary is laid from: the jobs that are in it, what is done of them, and the steps that were moved by hand.
     class Diary
-      MOST_JOBS = 200
+      MOST_JOBS, MOST_OFFERED = 200, 50
       # A step moved by hand: not before that day, and that minute of it.
       Move = Reckoning::Value.define(:treatment_id, :block, :day, :at_minute, :by)
       # A step that is done: of which treatment, its code, its curtain.
@@ -21,6 +21,9 @@ module EarnestFold
           @workroom.jobs.all(ids)
         end
       end
+
+      # @return [Array<Array(Integer, String)>] jobs at work without a date, the last changed first: id and title
+      def without_a_day = Store.guard { Store.prepared(:without_a_day, workroom: @workroom.id) { Store.db[:jobs].where(workroom_id: :$workroom, archived: false, dates: Sequel.pg_jsonb({})).order(Sequel.desc(:updated_at)).limit(MOST_OFFERED).select(:id, :title) }.map { |row| row.values_at(:id, :title) } }
 
       # @return [Array] what everything here stands at, in one short question: as long as it is the same, so is the diary
       def state

@@ -66,8 +66,10 @@ module EarnestFold
       # @return [Note, nil] what was learnt last of other work with that cloth
       def last_with(cloth_id, except:)
         Store.guard do
-          row = @workroom.rows(:log_notes).join(:treatments, workroom_id: Sequel[:log_notes][:workroom_id], id: Sequel[:log_notes][:treatment_id]).where(Sequel.lit("spec->>'face' = ?", cloth_id)).exclude(treatment_id: except)
-            .order(Sequel.desc(Sequel[:log_notes][:id])).select_all(:log_notes).first
+          row = Store.prepared(:last_with_cloth, workroom: @workroom.id, cloth: cloth_id, except: except) {
+            Store.db[:log_notes].where(Sequel[:log_notes][:workroom_id] => :$workroom).join(:treatments, workroom_id: Sequel[:log_notes][:workroom_id], id: Sequel[:log_notes][:treatment_id])
+              .where(Sequel.lit("spec->>'face'") => :$cloth).exclude(treatment_id: :$except).order(Sequel.desc(Sequel[:log_notes][:id])).limit(1).select_all(:log_notes)
+          }.first
           row && Note.new(**row.slice(*Note.members))
         end
       end

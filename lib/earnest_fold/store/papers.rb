@@ -16,15 +16,18 @@ module EarnestFold
 
       # @param job_id [Integer]
       # @return [Array<Paper>] the last first
-      def of(job_id) = Store.guard { @workroom.rows(:papers).where(job_id: job_id).order(Sequel.desc(:id)).limit(50).map { |row| paper(row) } }
+      def of(job_id) = Store.guard { Store.prepared(:papers_of_job, workroom: @workroom.id, job: job_id) { Store.db[:papers].where(workroom_id: :$workroom, job_id: :$job).order(Sequel.desc(:id)).limit(50) }.map { |row| paper(row) } }
 
       # @param id [Integer]
       # @return [Paper]
       # @raise [Missing]
       def find(job_id, id) = Store.guard { (row = @workroom.rows(:papers).where(job_id: job_id, id: id).first) ? paper(row) : raise(Missing, "no paper #{id}") }
 
-      # @return [Integer] the number that the next paper of a kind takes
-      def following(kind) = Store.guard { @workroom.rows(:paper_numbers).where(kind: kind).get(:following) || 1 }
+      # @return [Hash{String => Integer}] the number that the next paper of each kind takes
+      def following
+        known = Store.guard { Store.prepared(:numbers_following, workroom: @workroom.id) { Store.db[:paper_numbers].where(workroom_id: :$workroom).select(:kind, :following) } }.to_h { |row| row.values_at(:kind, :following) }
+        KINDS.to_h { |kind| [kind, known.fetch(kind, 1)] }
+      end
 
       # @param kind [String] one of KINDS
       # @param content [Hash] plain values

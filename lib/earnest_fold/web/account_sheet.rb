@@ -24,16 +24,27 @@ module EarnestFold
       # @return [Hash] as it is kept
       def kept = NOTHING.merge(sheet.job.account)
 
+      MADE = Store::Remembered.new(120)
+      private_constant :MADE
+
       # @return [Reckoning::Account::Statement]
-      def statement = @statement ||= A::Statement.new(works.map { |entry| work(entry) }, bought, asked, rules)
+      def statement = @statement ||= once(:statement) { A::Statement.new(works.map { |entry| work(entry) }, bought, asked, rules) }
+
+      # What is made of the account, made once for as long as nothing that it depends on changes.
+      # @yieldreturn [Object]
+      def once(name, &block) = MADE.fetch([name, key], &block)
 
       # @param entry [Entry, AlteredEntry]
       # @return [Reckoning::Account::Work]
       def work(entry)
         made = entry.reckoning
         widths, drop, curtains = entry.alteration? ? [made.curtain.curtains * made.curtain.widths, made.alteration.length_at_last, made.curtain.curtains] : [made.widths_total, made.finished_drop, made.curtains.size]
-        A::Work.new(title: entry.title, minutes: entry.steps.sum(0r, &:minutes), widths: widths, drop: drop, curtains: curtains, altered: entry.alteration?)
+        A::Work.new(title: entry.title, minutes: minutes_by_step(entry).values.sum(0r), widths: widths, drop: drop, curtains: curtains, altered: entry.alteration?)
       end
+
+      # @param entry [Entry, AlteredEntry]
+      # @return [Hash{String => Rational}] by the step's code
+      def minutes_by_step(entry) = entry.reckoned.once(:minutes_by_step, sheet.house) { entry.steps.group_by(&:code).transform_values { |steps| steps.sum(0r, &:minutes) } }
 
       # @return [Reckoning::Account::Asked]
       def asked
@@ -56,6 +67,11 @@ module EarnestFold
 
       # As many windows as there are, where it isn't all somebody's own curtains.
       def fitted = sheet.entries.select(&:reckoning).map { |entry| entry.window.id }.uniq.size
+
+      def key = @key ||= [sheet.key, works.map { |entry| [entry.reckoned.key, entry.title, entry.finished?] }, kept, cloth_sources, sheet.house, sheet.unit]
+
+      # Prices stand with the cloths.
+      def cloth_sources = sheet.cloth_records.select { |record| sheet.cloths_used.include?(record.id) }.map(&:source)
 
       def bought = sheet.cloths_needed.select { |made| made.cloth.price }.map { |made| A::Bought.new(name: made.cloth.name, length: made.length_to_order, price: made.cloth.price) }
     end

@@ -40,14 +40,15 @@ module EarnestFold
       # @param workroom [Store::Workroom]
       # @param settled [Store::House::Record]
       # @return [LogSheet] of everything, the same one as long as nothing has changed
-      def self.whole(workroom, settled) = MADE.fetch([workroom.id, workroom.logbook.state, settled]) { of(workroom, settled) }
+      def self.whole(workroom, settled) = MADE.fetch([workroom.id, workroom.logbook.state, settled.rules]) { of(workroom, settled) }
 
       # @param workroom [Store::Workroom]
       # @param settled [Store::House::Record]
       # @param jobs [Array<Store::Records::Job>]
       # @return [LogSheet]
-      def self.of(workroom, settled, jobs = workroom.logbook.jobs)
-        cloths, ids = workroom.cloths.all, jobs.flat_map { |job| job.treatments.map(&:id) }
+      # @param only [Integer, nil] the one treatment that is looked at
+      def self.of(workroom, settled, jobs = workroom.logbook.jobs, only: nil)
+        cloths, ids = workroom.cloths.all, only ? [only] : jobs.flat_map { |job| job.treatments.map(&:id) }
         new(jobs.map { |job| JobSheet.new(job, cloths, settled) }, workroom.logbook.entries(ids), workroom.logbook.notes(ids), workroom.logbook.batches(ids), settled.rules)
       end
 
@@ -56,8 +57,8 @@ module EarnestFold
         @works ||= @sheets.flat_map { |sheet| sheet.works.select { |entry| entry.reckoning && (@said.key?(entry.id) || @notes.key?(entry.id)) }.map { |entry| work(sheet, entry) } }
       end
 
-      # @return [Work, nil] one of which nothing was said yet
-      def blank(treatment_id)
+      # @return [Work, nil] one piece of work, though nothing was said of it yet
+      def of(treatment_id)
         @sheets.each { |sheet| (entry = sheet.works.find { |one| one.id == treatment_id && one.reckoning }) && (return work(sheet, entry)) }
         nil
       end

@@ -14,6 +14,7 @@ module EarnestFold
         # @param rules [Rules]
         def initialize(works, bought, asked, rules)
           @works, @bought, @asked, @rules = works, bought, asked, rules
+          @priced = works.map { |work| Account.priced(work, rules) }
           exact = work_lines + cloth_lines + other_lines
           @lines = (exact + rounding(exact)).freeze
           freeze
@@ -23,7 +24,7 @@ module EarnestFold
         def school = @asked.school || @rules.school
 
         # @return [Money] what all its work comes to by a school
-        def labour(by = school) = Money.sum(priced.map { |one| one.public_send(by) })
+        def labour(by = school) = Money.sum(@priced.map { |one| one.public_send(by) })
 
         # @return [Rational] minutes of all work
         def minutes = @works.sum(0r, &:minutes)
@@ -57,10 +58,8 @@ module EarnestFold
 
         def gross? = @rules.prices == "gross"
 
-        def priced = @works.map { |work| Account.priced(work, @rules) }
-
         def work_lines
-          @works.zip(priced).map do |work, one|
+          @works.zip(@priced).map do |work, one|
             Line.new(sort: work.altered ? :altering : :making, name: work.title, data: {minutes: work.minutes.round, widths: work.widths, curtains: work.curtains, by: school.to_sym}, amount: one.public_send(school))
           end
         end

@@ -52,6 +52,12 @@ module EarnestFold
       # Its top is where the cut falls.
       def motif_after(place, curtain) = (place - left_over(curtain) - top_allowance).then { |after| after.negative? ? nil : after }
 
+      def new_top = top_allowance
+
+      def ways = figures[:ways]
+
+      def as_it_came(curtain) = extent(curtain)
+
       private
 
       def needed = finished_width * fullness.ratio

@@ -36,6 +36,8 @@ module EarnestFold
         {top: :kept, sides: :kept, hem: band.zero? ? foot : :banded}
       end
 
+      def added_to_foot = band.zero? ? {facing_seam: from_the_top} : {band: band, band_seam: longest_faced}
+
       private
 
       def longest_faced = let_down ? available - seam : existing_length

@@ -48,6 +48,10 @@ module EarnestFold
       # @return [HeadingTask] the panel as the heading sees it
       def task = HeadingTask.new(span: Span.new(hand: "single", finished_width: finished_width, return_flat: Length::ZERO, lead_flat: Length::ZERO, leads: :right, expression: []), flat: panel_width, widths: 1r, seams: [])
 
+      def new_top = top
+
+      def heading_put_on = {finished_width: finished_width, **figures[:heading].select { |_, value| value.is_a?(Length) || value.is_a?(Integer) }}
+
       private
 
       def top = heading.top_allowance(SUPPORT)

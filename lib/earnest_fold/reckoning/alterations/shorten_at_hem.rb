@@ -36,6 +36,10 @@ module EarnestFold
 
       def left_over(_curtain) = [available - cut_line, Length::ZERO].max
 
+      def shortens? = true
+
+      def new_hem = hem
+
       private
 
       def cut_line = from_the_top + hem.taken

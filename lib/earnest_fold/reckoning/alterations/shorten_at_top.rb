@@ -43,6 +43,12 @@ module EarnestFold
         (place > curtain.band + remove) ? place - remove : nil
       end
 
+      def shortens? = true
+
+      def tuck = remove
+
+      def rise = remove
+
       private
 
       def strip = remove - seam * 2

@@ -39,6 +39,10 @@ module EarnestFold
         (place > upper + remove) ? place - remove : nil
       end
 
+      def shortens? = true
+
+      def tuck = remove
+
       private
 
       def remove = existing_length - from_the_top

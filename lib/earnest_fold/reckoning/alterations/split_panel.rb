@@ -40,6 +40,12 @@ module EarnestFold
 
       def left_over(_curtain) = figures[:left_over]
 
+      def new_hem = hem
+
+      def new_top = top_allowance
+
+      def pieces_made = [pieces, 1].max
+
       private
 
       def first = from_the_top + hem.taken

@@ -20,7 +20,7 @@ module EarnestFold
         # @param seen [AlterCase]
         # @return [Hash, nil]
         def self.altering(seen)
-          {form: :strip, width: seen.made.left_over} if seen.alteration.is_a?(ShortenKeepHem) || seen.alteration.is_a?(ShortenAtTop)
+          {form: :strip, width: seen.made.left_over} if seen.alteration.tuck
         end
       end
 

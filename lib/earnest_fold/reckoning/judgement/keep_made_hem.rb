@@ -8,15 +8,17 @@ module EarnestFold
         CODE = "keep_made_hem"
         STATION = "alter"
         MANNER = :ask
+        # What makers call a good hem: double, and so deep.
+        BETTER = Length.mm(80)
 
         # @param seen [AlterCase]
         # @return [Hash, nil]
         def self.altering(seen)
-          return unless seen.made.shortens?
+          return unless seen.alteration.shortens?
 
           old = seen.alteration.respond_to?(:existing_hem) ? seen.alteration.existing_hem : Allowance::NONE
           surplus = seen.alteration.existing_length - seen.alteration.from_the_top
-          {kept: surplus, copied: old.taken, better: Length.mm(160)} if surplus.positive?
+          {kept: surplus, copied: old.taken, depth: BETTER, better: BETTER * 2} if surplus.positive?
         end
       end
 

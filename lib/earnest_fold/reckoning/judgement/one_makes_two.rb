@@ -16,7 +16,7 @@ module EarnestFold
         def self.altering(seen)
           rest = seen.made.left_over
           need = seen.alteration.from_the_top + TOP
-          return if rest < need || seen.alteration.is_a?(SplitPanel)
+          return if rest < need || seen.alteration.pieces_made > 1
 
           {rest: rest, need: need, form: (seen.alteration.edges[:hem] == :new && !seen.let_down?) ? :hem_kept : :sides_kept}
         end

@@ -6,7 +6,7 @@ module EarnestFold
       # A finished curtain carries its tag.
       module TagIt
         CODE = "tag_it"
-        STATION = "hanging"
+        STATION = %w[hanging account].freeze
         MANNER = :say
 
         # @param seen [JudgementCase]

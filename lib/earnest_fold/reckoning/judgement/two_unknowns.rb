@@ -12,7 +12,7 @@ module EarnestFold
         # @param seen [AlterCase]
         # @return [Hash, nil]
         def self.altering(seen)
-          {rise: seen.alteration.is_a?(ShortenAtTop) ? seen.alteration.remove : Length::ZERO, length: seen.alteration.from_the_top} if seen.made.shortens? && (seen.curtain.printed || seen.curtain.motif)
+          {rise: seen.alteration.rise, length: seen.alteration.from_the_top} if seen.alteration.shortens? && (seen.curtain.printed || seen.curtain.motif)
         end
       end
 

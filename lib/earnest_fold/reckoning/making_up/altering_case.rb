@@ -21,26 +21,9 @@ module EarnestFold
         def across = alteration.across(curtain).mm / 1000
 
         # @return [Length]
-        def as_it_came = alteration.respond_to?(:existing_length) ? alteration.existing_length : alteration.extent(curtain)
+        def as_it_came = alteration.as_it_came(curtain)
 
         def let_down? = alteration.respond_to?(:let_down) && alteration.let_down
-
-        # @return [Boolean] whether it is shortened by a tuck
-        def tuck? = alteration.is_a?(ShortenKeepHem) || alteration.is_a?(ShortenAtTop)
-
-        # @return [Length] what the tuck takes out
-        def removed = alteration.is_a?(ShortenAtTop) ? alteration.remove : alteration.figures[:remove]
-
-        # @return [Allowance, nil] of a hem that is sewn anew
-        def new_hem = alteration.respond_to?(:hem) ? alteration.hem : nil
-
-        # @return [Length, nil] of a top that is turned anew
-        def new_top
-          case alteration
-          when FromFlatCloth, SplitPanel then alteration.top_allowance
-          when NewHeading then alteration.figures[:top_allowance]
-          end
-        end
 
         # @return [AlterLine, nil] the one that decides: where it is cut, else where it is sewn
         def main_line = lines.find { |line| line.name == :cut_line } || lines.find { |line| %i[cut sew].include?(line.deed) } || lines.first

@@ -48,6 +48,12 @@ module EarnestFold
           {"id" => "Porch, a sailcloth throw", "kind" => "from_flat_cloth", "cloth_width" => "200 cm", "cloth_length" => "340 cm", "finished_width" => "240 cm", "fullness" => "1.4", "wanted_length" => "188 cm", "top_allowance" => "9 cm", "width" => "200 cm",
            "length_from" => "the pole's upper side", "length_to" => "the floor, just clear"}
         ].freeze
+        TIMED = {
+          "Breakfast room" => {["lay_out_cuts", ""] => 18, ["hem_lining", ""] => 31, ["turn_sides", "left"] => 58, ["press_hem", "left"] => 24},
+          "Ticket office" => {["lay_out_cuts", ""] => 11, ["turn_sides", "left"] => 61, ["press_hem", "left"] => 22, ["press_hem", "right"] => 20},
+          "Upper landing" => {["lay_out_cuts", ""] => 7, ["hem_lining", ""] => 26, ["press_hem", "single"] => 19}
+        }.freeze
+        LEARNT = {went_wrong: "The stripe crept under the foot on the second seam.", next_time: "Pin across every stripe, and press before the sides are turned."}.freeze
         # What is promised and awaited, in days from the day the house is loaded.
         DATES = {"Residents' lounge" => {"promised" => 8, "cloth" => 2}, "Breakfast room" => {"promised" => 11}, "Ferrymaster's bedroom" => {"promised" => 16, "parts" => 9}}.freeze
         JOBS = [

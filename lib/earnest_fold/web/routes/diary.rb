@@ -10,6 +10,7 @@ module EarnestFold
           app.get("/diary") { diary(typed: {"key" => params["move"].to_s}) }
           app.post("/diary/moves") { move_step }
           app.post("/jobs/:id/dates") { |id| settle_dates(id) }
+          app.post("/diary/jobs") { settle_dates(params["job"].to_s, "/diary") }
           papers(app)
         end
 
@@ -33,7 +34,7 @@ module EarnestFold
           def diary_sheet = DiarySheet.of(workroom, house, Time.now)
 
           def diary(status: 200, **more)
-            page(:diary, Screens::Diary.new(diary_sheet, week: params["week"], others: workroom.jobs.list, **more), status: status)
+            page(:diary, Screens::Diary.new(diary_sheet, week: params["week"], others: workroom.diary.without_a_day, **more), status: status)
           end
 
           def move_step
@@ -44,10 +45,9 @@ module EarnestFold
             redirect to("/diary?week=#{form.week}"), 303
           end
 
-          def settle_dates(id)
+          def settle_dates(id, back = "/jobs/#{id}")
             job = workroom.jobs.find(number(id))
             form = Forms::DatesForm.new(job, params)
-            back = (params["from"] == "diary") ? "/diary" : "/jobs/#{job.id}"
             return page(:job, Screens::Job.new(sheet(id), dates: form), status: 422) unless form.valid?
 
             workroom.jobs.set_dates(job.id, form.dates)

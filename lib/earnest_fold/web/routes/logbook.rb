@@ -32,8 +32,8 @@ module EarnestFold
           def logged(id, treatment)
             job = workroom.jobs.find(number(id))
             own = number(treatment)
-            log = LogSheet.of(workroom, house, [job])
-            log.works.find { |work| work.entry.id == own } || log.blank(own) || raise(Store::Missing, "nothing made yet")
+            log = LogSheet.of(workroom, house, [job], only: own)
+            log.of(own) || raise(Store::Missing, "nothing made yet")
           end
 
           def keep_log(id, treatment)

@@ -37,13 +37,19 @@ module EarnestFold
         # @return [String] with the currency
         def money(amount) = "#{Words.money(amount.to_r)} #{rules.currency}"
 
+        # @yieldreturn [String] a part that changes only with the account
+        def shown(part, &block) = @account.once(part, &block)
+
         def lines = statement.lines.map { |line| [Words.account_line(line, unit), line] }
 
         # @return [Array<School>]
         def schools = A::Rules::SCHOOLS.map { |name| School.new(name: name, labour: statement.labour(name), per_hour: statement.per_hour(name), chosen: statement.school == name) }
 
-        # @return [Array<Array(String, Array<Share>)>] each piece of work with the minutes of its kinds of step
-        def times = @account.works.map { |entry| [entry.title, entry.steps.group_by(&:code).map { |code, same| Share.new(title: Words.say("work_steps.#{code}.title"), minutes: same.sum(&:minutes)) }] }
+        # @return [Array<Share>] the minutes of each kind of step in the whole job, the longest first
+        def times
+          sums = @account.works.flat_map { |entry| @account.minutes_by_step(entry).to_a }.group_by(&:first).transform_values { |pairs| pairs.sum(&:last) }
+          sums.sort_by { |code, minutes| [-minutes, code] }.map { |code, minutes| Share.new(title: Words.say("work_steps.#{code}.title"), minutes: minutes) }
+        end
 
         # @return [Array<JobSheet::Entry>] what is not in it yet
         def missing = sheet.works.reject(&:reckoning)
@@ -56,8 +62,16 @@ module EarnestFold
 
         def change_words(change) = change.name.empty? ? Words.say("account.sorts.#{change.sort}") : "#{Words.say("account.sorts.#{change.sort}")}: #{change.name}"
 
-        # @return [Array<Reckoning::Remark>] what an experienced maker says of all its alterations here
-        def remarks
+        # @return [Array<Reckoning::Remark>] what an experienced maker says here
+        def remarks = of_alterations + of_finished
+
+        # What is finished carries its tag.
+        def of_finished
+          @account.works.select { |entry| entry.finished? && !entry.alteration? }.first(1).flat_map { |entry| Reckoning::Judgement.of(entry.reckoning.treatment, entry.reckoning, [], station: "account", house: sheet.house) }
+        end
+
+        # What all its alterations come to by either school.
+        def of_alterations
           altered = @account.works.select(&:alteration?)
           return [] if altered.empty?
 

@@ -10,7 +10,7 @@ module EarnestFold
         STATION = "alter"
         # What is asked of an alteration here, as far as its kind knows it.
         ASKED = %w[existing_hem let_down hem top_allowance seam remove fullness way heading].freeze
-        OTHERS = {"shorten_at_hem" => "shorten_keep_hem", "shorten_keep_hem" => "shorten_at_top", "shorten_at_top" => "shorten_at_hem"}.freeze
+        OTHERS = %w[shorten_at_hem shorten_keep_hem shorten_at_top].freeze
         # Another way to the same length, what it gives, and what stands against it.
         Other = R::Value.define(:kind, :chosen, :main, :at, :left_over, :stops)
 
@@ -61,10 +61,10 @@ module EarnestFold
         end
 
         # @return [Array<Other>] the ways to shorten side by side
-        def others = (made&.shortens? && made.alteration.contradictions.empty?) ? OTHERS.keys.filter_map { |kind| other(kind) } : []
+        def others = (made&.alteration&.shortens? && made.alteration.contradictions.empty?) ? once(:others) { OTHERS.filter_map { |kind| other(kind) } } : []
 
         # @return [Array<Reckoning::FromFlatCloth::Way>, nil] both directions of a flat cloth
-        def ways = made.alteration.is_a?(R::FromFlatCloth) ? made.alteration.figures[:ways] : nil
+        def ways = made.alteration.ways
 
         def way_chosen = made.alteration.chosen(made.curtain)
 

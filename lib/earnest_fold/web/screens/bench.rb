@@ -77,7 +77,7 @@ module EarnestFold
           curtain = reckoning.curtains.find { |made| made.hand == step.curtain } || reckoning.curtains.first
           return Drawings::HeadingMarks.new(reckoning.treatment.heading, curtain, unit, colour: colour).to_s if HEADING.include?(step.code) && reckoning.treatment.heading.marks(curtain.task, curtain.heading).any?
 
-          Drawings::OnTable.new(reckoning, curtain, step, unit, table: house.table_length, colour: colour).to_s if Drawings::OnTable.draws?(step.code)
+          once(:on_table, step.number, colour, house) { Drawings::OnTable.new(reckoning, curtain, step, unit, table: house.table_length, colour: colour).to_s } if Drawings::OnTable.draws?(step.code)
         end
 
         # @return [String, nil] where the table ends under a curtain that is longer, from the leading edge

@@ -14,7 +14,7 @@ module EarnestFold
 
         # @param diary [DiarySheet]
         # @param week [String, nil] a day of the week that is looked at
-        # @param others [Array<Store::Records::JobLine>] jobs that could be put in
+        # @param others [Array<Array(Integer, String)>] jobs that could be put in: id and title
         # @param problem [Symbol, nil] what stood in the way of a move, and `typed` what was asked
         def initialize(diary, week: nil, others: [], problem: nil, typed: {})
           @diary, @week, @others, @problem, @typed = diary, week, others, problem && Words.say("form_problems.#{problem}"), typed
@@ -31,8 +31,8 @@ module EarnestFold
 
         def plan = diary.plan
 
-        # @return [Array<Store::Records::JobLine>]
-        def others = @others.reject { |line| diary.sheets.any? { |sheet| sheet.job.id == line.id } }
+        # @return [Array<Array(Integer, String)>]
+        attr_reader :others
 
         # @return [Date] the Monday
         def monday = @monday ||= (week_asked || plan.calendar.first).then { |date| date - (date.cwday - 1) }

@@ -21,6 +21,9 @@ module EarnestFold
 
         attr_reader :last_time
 
+        # Small parts are counted where they are ordered and carried.
+        def hardware = []
+
         # @return [Array<Compared>] the finished drops as made of this room's curtains of the same planned drop
         def compared
           alike = sheet.entries.select { |other| other.reckoning && other.window.room == entry.window.room && other.reckoning.finished_drop == reckoning.finished_drop }.to_h { |other| [other.id, other.title] }

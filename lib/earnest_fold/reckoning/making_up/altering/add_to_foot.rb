@@ -15,10 +15,8 @@ module EarnestFold
         # @param work [AlteringCase]
         # @return [Array<Draft>]
         def self.call(work)
-          return [] unless work.alteration.is_a?(Lengthen)
+          figures = work.alteration.added_to_foot or return []
 
-          band = work.alteration.figures[:band]
-          figures = band.zero? ? {facing_seam: work.alteration.from_the_top} : {band: band, band_seam: work.alteration.figures[:longest_faced]}
           work.hands.map { |hand| draft(figures, curtain: hand, times: {set_up: 1, join: work.across * 2, press: work.across}) }
         end
       end

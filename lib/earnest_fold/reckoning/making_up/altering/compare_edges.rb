@@ -15,7 +15,7 @@ module EarnestFold
         # @param work [AlteringCase]
         # @return [Array<Draft>]
         def self.call(work)
-          return [] unless work.pair? && work.new_hem
+          return [] unless work.pair? && work.alteration.new_hem
 
           [draft({tolerance: work.house.pair_tolerance, length_at_last: work.alteration.length_at_last}, check: at_both_edges(:difference, Length::ZERO, work.house.pair_tolerance), times: {compare: 1})]
         end

@@ -15,7 +15,7 @@ module EarnestFold
         # @param work [AlteringCase]
         # @return [Array<Draft>]
         def self.call(work)
-          return [] if work.tuck?
+          return [] if work.alteration.tuck
 
           cuts = work.lines.select { |line| line.deed == :cut }
           return [] if cuts.empty?

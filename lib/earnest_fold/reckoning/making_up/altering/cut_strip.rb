@@ -15,7 +15,7 @@ module EarnestFold
         # @param work [AlteringCase]
         # @return [Array<Draft>]
         def self.call(work)
-          return [] unless work.tuck?
+          return [] unless work.alteration.tuck
 
           work.hands.map { |hand| draft({strip: work.made.left_over, seam: work.alteration.seam}, curtain: hand, times: {cut: work.across, press: work.across}) }
         end

@@ -15,7 +15,7 @@ module EarnestFold
         # @param work [AlteringCase]
         # @return [Array<Draft>]
         def self.call(work)
-          top = work.new_top or return []
+          top = work.alteration.new_top or return []
 
           work.hands.map { |hand| draft({top: top}, curtain: hand, times: {set_up: 1, press: work.across}) }
         end

@@ -15,10 +15,9 @@ module EarnestFold
         # @param work [AlteringCase]
         # @return [Array<Draft>]
         def self.call(work)
-          return [] unless work.alteration.is_a?(NewHeading)
+          figures = work.alteration.heading_put_on or return []
 
-          figures = work.alteration.figures[:heading].select { |_, value| value.is_a?(Length) || value.is_a?(Integer) }
-          work.hands.map { |hand| draft({finished_width: work.alteration.finished_width, **figures}, curtain: hand, check: check(:finished_width, work.alteration.finished_width, Length.mm(10)), times: {set_up: 1, tape: work.across, pleat: [work.alteration.marks.size, 1].max}) }
+          work.hands.map { |hand| draft(figures, curtain: hand, check: check(:finished_width, work.alteration.finished_width, Length.mm(10)), times: {set_up: 1, tape: work.across, pleat: [work.alteration.marks.size, 1].max}) }
         end
       end
 

@@ -15,7 +15,7 @@ module EarnestFold
         # @param work [AlteringCase]
         # @return [Array<Draft>]
         def self.call(work)
-          hem = work.new_hem or return []
+          hem = work.alteration.new_hem or return []
           return [] if hem.taken.zero?
 
           way = work.by_hand? ? :hem_by_hand : :hem_by_machine

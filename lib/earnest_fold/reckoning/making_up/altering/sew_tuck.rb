@@ -15,10 +15,10 @@ module EarnestFold
         # @param work [AlteringCase]
         # @return [Array<Draft>]
         def self.call(work)
-          return [] unless work.tuck?
+          removed = work.alteration.tuck or return []
 
           work.hands.map do |hand|
-            draft({remove: work.removed, tuck_fold: work.removed / 2, length_now: work.as_it_came - work.removed}, curtain: hand, check: at_both_edges(:length_now, work.as_it_came - work.removed, work.house.pair_tolerance),
+            draft({remove: removed, tuck_fold: removed / 2, length_now: work.as_it_came - removed}, curtain: hand, check: at_both_edges(:length_now, work.as_it_came - removed, work.house.pair_tolerance),
               times: {set_up: 1, join: work.across})
           end
         end

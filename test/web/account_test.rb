@@ -74,6 +74,14 @@ class AccountStationTest < WebTest
     assert_match(/Fitting at 2 windows 50\.00/, words)
   end
 
+  def test_what_is_finished_carries_its_tag
+    get account
+    refute_match(/Tag it/, words)
+    EarnestFold::Web::JobSheet.new(chapel, workroom.cloths.all, workroom.house.read).alterations.first.steps.each { |step| workroom.bench.say(chapel.treatments.first.id, step.code, step.curtain.to_s, "done") }
+    get account
+    assert_match(/Tag it: .*167\.5 cm/, words)
+  end
+
   def test_the_house_decides_times_prices_and_days
     save_books("times.press" => "8", "account.hourly_rate" => "60", "account.prices" => "gross", "account.currency" => "kr", "diary.day_begins" => "7:45", "diary.people" => "2", "diary.zone" => "Europe/Lisbon", "account.bands.3.drop_to" => "4.5 m", "account.bands.3.price" => "80")
     assert_equal 303, last_response.status

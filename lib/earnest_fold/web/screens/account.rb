@@ -67,7 +67,12 @@ module EarnestFold
 
         # What is finished carries its tag.
         def of_finished
-          @account.works.select { |entry| entry.finished? && !entry.alteration? }.first(1).flat_map { |entry| Reckoning::Judgement.of(entry.reckoning.treatment, entry.reckoning, [], station: "account", house: sheet.house) }
+          @account.works.select(&:finished?).first(1).flat_map { |entry| of_entry(entry, station: "account").select { |remark| remark.code == Reckoning::Judgement::TagIt::CODE } }
+        end
+
+        def of_entry(entry, **asked)
+          made = entry.reckoning
+          entry.alteration? ? Reckoning::Judgement.of_alteration(made, [], house: sheet.house, **asked) : Reckoning::Judgement.of(made.treatment, made, [], house: sheet.house, **asked)
         end
 
         # What all its alterations come to by either school.
@@ -77,7 +82,7 @@ module EarnestFold
 
           all = altered.map { |entry| A.priced(@account.work(entry), rules) }
           priced = A::Priced.new(minutes: all.sum(&:minutes), by_time: Reckoning::Money.sum(all.map(&:by_time)), by_width: Reckoning::Money.sum(all.map(&:by_width)))
-          Reckoning::Judgement.of_alteration(altered.first.reckoning, [], station: "account", house: sheet.house, priced: priced)
+          of_entry(altered.first, station: "account", priced: priced).reject { |remark| remark.code == Reckoning::Judgement::TagIt::CODE }
         end
 
         def kept = @account.kept

@@ -60,6 +60,7 @@ class HouseRulesTest < SystemTest
     assert_accessible
     metres = find("tr", text: "Wave").find("b").text
     click_on "Take it: Wave"
+    assert_no_selector ".compare"
     assert_selector ".tape a[aria-current]", text: "Cloth"
     assert_selector ".results p", text: metres
     assert_equal "wave", office.spec.dig("heading", "kind")

@@ -58,6 +58,23 @@ class AlteringStationsTest < WebTest
     assert_match(/The tuck is smaller than its own two seams/, text)
   end
 
+  def test_what_stops_it_stands_at_the_bench_too
+    save_altered("alter", "existing_hem.depth" => "4", "hem.depth" => "60")
+    %w[alter making bench].each do |name|
+      get station(chapel, name)
+      assert_match(/The cloth is [\d.]+ cm short for this hem/, text, name)
+    end
+  end
+
+  # A treatment of a document that calls itself by the name of an alteration is a treatment all the same.
+  def test_a_made_curtain_stays_one
+    document = JSON.parse(File.read(File.expand_path("../golden/01-one-plain-pair.fold.json", __dir__)))
+    document["windows"][0]["treatments"][0]["kind"] = "shorten_at_hem"
+    values = EarnestFold::Web::Forms::ImportForm.new({tempfile: StringIO.new(JSON.generate(document))}, []).values
+    treatment = workroom.jobs.find(workroom.jobs.bring_in(**values)).treatments.first
+    refute treatment.alteration?
+  end
+
   def test_another_kind_keeps_what_both_know_and_is_taken_back
     save_altered("alter", "kind" => "lengthen")
     assert_equal ["lengthen", "241 cm", 2], pair.spec.values_at("kind", "existing_length", "curtains")

@@ -71,6 +71,23 @@ class DiaryStationTest < WebTest
     assert_equal 404, last_response.status
   end
 
+  def test_a_step_is_never_before_what_it_waits_for
+    lounge = job("Residents' lounge")
+    first = diary.plan.placed.find { |one| one.task.work == lounge.treatments.first.id && one.task.needs.empty? }
+    send_form("/diary/moves", "key" => first.task.key, "day" => (Date.today + 1).iso8601)
+    assert_equal 422, last_response.status
+    assert_match(/What this step waits for isn't there by then/, text)
+  end
+
+  # When all is made, hanging is still to be done, until the invoice is written.
+  def test_hanging_stays_until_the_invoice
+    workroom.jobs.set_dates(office.id, "promised" => (Date.today + 5).iso8601)
+    EarnestFold::Web::JobSheet.new(office, workroom.cloths.all, workroom.house.read).entries.first.steps.each { |step| workroom.bench.say(office.treatments.first.id, step.code, step.curtain.to_s, "done") }
+    assert_equal [:away], diary.plan.placed.select { |one| one.job == office.id }.map { |one| one.task.bench }
+    workroom.papers.write(office.id, "invoice", {"gross" => "1.00", "currency" => "€", "customer" => "", "lines" => []})
+    assert_empty diary.plan.placed.select { |one| one.job == office.id }
+  end
+
   def test_what_is_done_is_not_laid_again
     before = diary.plan.placed.sum { |one| one.task.minutes }
     pair = job("Ferry chapel").treatments.first

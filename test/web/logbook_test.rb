@@ -6,6 +6,7 @@ require "web_test_helper"
 class LogbookTest < WebTest
   def setup
     super
+    [:bench_entries, :log_notes].each { |table| workroom.rows(table).delete }
     workroom.house.update(version: workroom.house.read.version, rules: {})
   end
 

@@ -34,7 +34,7 @@ module EarnestFold
             said = Store.db[:bench_entries].where(workroom_id: :$workroom)
             moves = Store.db[:diary_moves].where(workroom_id: :$workroom)
             cloths = Store.db[:cloths].where(workroom_id: :$workroom)
-            Store.db.select(jobs.select(Sequel.lit("md5(string_agg(id || ':' || version || ':' || dates::text, ',' ORDER BY id))")).as(:jobs), work.select(Sequel.lit("sum(treatments.version) || ':' || count(*) || ':' || count(*) FILTER (WHERE put_away)")).as(:work),
+            Store.db.select(jobs.select(Sequel.lit("md5(string_agg(id || ':' || version || ':' || invoiced || ':' || dates::text, ',' ORDER BY id))")).as(:jobs), work.select(Sequel.lit("sum(treatments.version) || ':' || count(*) || ':' || count(*) FILTER (WHERE put_away)")).as(:work),
               said.select(Sequel.lit("max(id)")).as(:said), moves.select(Sequel.lit("md5(string_agg(treatment_id || block || day || ':' || at_minute, ',' ORDER BY treatment_id, block))")).as(:moves),
               cloths.select(Sequel.lit("sum(version) || ':' || count(*)")).as(:cloths))
           end.first.values

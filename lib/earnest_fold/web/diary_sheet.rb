@@ -8,8 +8,9 @@ module EarnestFold
       D = Reckoning::Diary
       HANGING = "hanging"
       QUARTER = 900
-      # What a task is about: its job, its work, the steps it holds (none: hanging), and what hanging is short of.
-      About = Reckoning::Value.define(:sheet, :entry, :steps, :short)
+      # What a task is about: its job, its work, the steps it holds (none: hanging), what hanging is short of, and the day on which what it
+      # waits for is there (nil: it waits for nothing).
+      About = Reckoning::Value.define(:sheet, :entry, :steps, :short, :awaited)
       # A job's dates as they are kept.
       DATES = %w[promised cloth parts].freeze
 
@@ -122,8 +123,8 @@ module EarnestFold
           next if left.empty?
 
           key = "#{entry.id}~#{steps.first.code}:#{steps.first.curtain}"
-          @about[key] = About.new(sheet: sheet, entry: entry, steps: left, short: [])
           cloth = (before.nil? && !entry.alteration?) ? cloth_there(sheet, entry) : nil
+          @about[key] = About.new(sheet: sheet, entry: entry, steps: left, short: [], awaited: cloth)
           task(key, steps.first.code, steps.first.bench, left.sum(&:minutes).ceil, needs: [before].compact, not_before: cloth, waits_for: :cloth).tap { before = key }
         end
       end
@@ -137,15 +138,16 @@ module EarnestFold
 
       # Hanging waits for all work, for folds that set, and for the smallest part.
       def hanging(sheet, works, tasks)
-        return [] if tasks.empty? || sheet.entries.none?(&:reckoning)
+        return [] if sheet.job.invoiced || sheet.entries.none?(&:reckoning)
 
         first = works.first
         key = "#{first.id}~#{HANGING}"
         short = sheet.entries.select(&:reckoning).flat_map { |entry| sheet.hardware(entry).select(&:short) }.uniq(&:name)
-        @about[key] = About.new(sheet: sheet, entry: first, steps: [], short: short)
+        parts = DiarySheet.date(sheet.job, "parts")
+        @about[key] = About.new(sheet: sheet, entry: first, steps: [], short: short, awaited: parts)
         windows = sheet.entries.select(&:reckoning).map { |entry| entry.window.id }.uniq.size
         [task(key, HANGING, :away, (@house.times.hang * windows).ceil, needs: tasks.map(&:key), days_after: sets?(works) ? rules.setting_days : 0,
-          not_before: DiarySheet.date(sheet.job, "parts"), waits_for: :parts)]
+          not_before: parts, waits_for: :parts)]
       end
 
       def sets?(works) = works.any? { |entry| !entry.alteration? && (entry.reckoning.treatment.heading.pleated? || entry.reckoning.treatment.heading.is_a?(Reckoning::Wave)) }

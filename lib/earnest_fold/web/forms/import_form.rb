@@ -42,7 +42,8 @@ module EarnestFold
           @raw["windows"].map { |window| [window["room"].to_s, window["name"].to_s, window["treatments"].map { |made| spec(made, R::Treatment::FIELDS) }] }
         end
 
-        def spec(raw, fields) = own(Documents::SpecFormat.to_spec(raw, fields, @raw["unit"]).except("id").compact)
+        # What isn't the format's own is let through, but for `kind`: it tells somebody's own curtain from what is made.
+        def spec(raw, fields) = own(Documents::SpecFormat.to_spec(raw, fields, @raw["unit"]).except("id", "kind").compact)
 
         # What this application adds to a treatment is taken over only if it is as this application writes it.
         def own(spec)

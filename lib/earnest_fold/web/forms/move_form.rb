@@ -53,8 +53,10 @@ module EarnestFold
           return :time_unreadable unless typed["time"].empty? || TIME.match?(typed["time"])
           return :day_too_far if day > @diary.now.to_date + 730
 
-          minute = @diary.plan.calendar.minute(day) + at_minute
-          :moved_too_early if day < @diary.now.to_date || minute < @diary.plan.earliest(typed["key"])
+          minute, awaited = @diary.plan.calendar.minute(day) + at_minute, @diary.about(typed["key"]).awaited
+          return :moved_too_early if day < @diary.now.to_date || minute < @diary.plan.earliest(typed["key"])
+
+          :moved_before_it_came if awaited && day < awaited
         end
       end
     end

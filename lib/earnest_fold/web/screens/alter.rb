@@ -82,7 +82,7 @@ module EarnestFold
         def plain_figures = made.alteration.figures.reject { |name, value| %i[cut_line seam_line].include?(name) || !(value.is_a?(R::Length) || value.is_a?(Numeric)) }.map { |name, value| [Words.say("alter.figures.#{name}"), value] }
 
         def other(kind)
-          spec_then = Forms::AlteredSpec.changed(spec.merge("remove" => "#{(made.alteration.existing_length - made.alteration.from_the_top).mm} mm"), kind, sheet.settled.first_set, unit)
+          spec_then = Forms::AlteredSpec.changed(spec.merge("remove" => Store::Records.typed(made.alteration.existing_length - made.alteration.from_the_top)), kind, sheet.settled.first_set, unit)
           read = (kind == spec["kind"]) ? made : sheet.read(entry.id, spec_then)
           return if read.is_a?(Array)
 

@@ -10,6 +10,9 @@ module EarnestFold
         # Steps at which the lines on the cloth are what is looked at.
         DRAWN = %w[measure_again mark_lines compare_lines cut_off sew_tuck cut_strip add_to_foot press_new_hem compare_edges check_length].freeze
 
+        # What stops the alteration stops its making.
+        def checks = entry.checks
+
         def compared = []
 
         def seams_hidden = nil

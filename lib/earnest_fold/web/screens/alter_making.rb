@@ -7,6 +7,9 @@ module EarnestFold
       class AlterMaking < Making
         include Altering
 
+        # What stops the alteration stops its making.
+        def checks = entry.checks
+
         def compared = []
 
         def papers = {"work-order.pdf" => "making_papers.work", "slip.pdf" => "came_in.slip"}

@@ -170,6 +170,17 @@ class JudgementTest < EarnestFoldTest
     assert_includes remarks({"heading" => TAPE, "site" => {"small_children" => true}, "wall" => {"cords" => {"from_left" => 3}}}).map(&:code), "cords_in_reach"
   end
 
+  # Everything an experienced maker would say, by its code: each is a rule, or a check that speaks with the same condition.
+  PAGE = %w[which_length support_fitted readings_spread stack_side layer_behind ends_covered moves_in_wind above_worktop cords_in_reach control_behind count_dictates even_count ends_need_hook hardware_first thin_look
+    percent_meaning selvedge_shows cloth_relaxes test_heat spare_or_exact lining_schools wrap_measured coated_inside join_place level_pattern one_way_cut shade_batch measure_delivery square_end keep_side recheck_first in_sections
+    own_line_true clean_ground mark_comes_out fraying creeps curls no_sticky_tape slow_needle no_pinholes same_direction hem_fold_check weights_by_hand corner_proud square_each_width sweep_air lift_dont_pull mirror_view tape_side
+    tape_end cords_knotted try_before_sewing rope_tape ring_drawn never_crease pair_before_sewing second_copies_first cut_right_layer keep_offcuts count_before_hanging support_weight cords_kept dress_and_set over_rating flame_public
+    s_hooks hem_wears hot_tools blades_needles drill_behind two_unknowns keep_made_hem one_makes_two label_kept price_by_time tag_it].freeze
+
+  def test_nothing_that_is_to_be_said_is_missing
+    assert_empty PAGE - R::Judgement::Rules.names - R::Checks::Kinds.names
+  end
+
   def test_every_rule_has_its_case_and_its_words
     assert_equal R::Judgement::Rules.map { |rule| rule::CODE }.sort, (CASES.keys + AT_TABLE.keys + MADE.keys + APART + OF_ALTERATIONS).sort
     R::Judgement::Rules.each do |rule|

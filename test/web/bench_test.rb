@@ -114,6 +114,27 @@ class BenchTest < WebTest
     assert_match(/support above the floor 248\.0 foot above the floor 13\.0/, text.gsub(/\s+/, " "))
   end
 
+  def test_it_is_measured_as_it_hangs_and_then_it_hangs
+    hanging = station(lounge, "hanging")
+    get hanging
+    assert_match(/Left Measure: clear of the foot 1\.0 cm, within 0\.5 cm/, text.gsub(/\s+/, " "))
+    send_form(hanging, "said" => "measured", "curtain" => "left", "value-leading" => "1.2", "value-return" => "2.4")
+    follow_redirect!
+    assert_match(%r{1\.2 cm / 2\.4 cm : more than 0\.5 cm from 1\.0 cm\. Look first whether the support is level}, text.gsub(/\s+/, " "))
+    send_form(hanging, "said" => "measured", "curtain" => "left", "value-return" => "level")
+    assert_equal 422, last_response.status
+    assert_includes last_response.body, %(value="level")
+    send_form(hanging, "said" => "done")
+    follow_redirect!
+    assert_match(/6 Hanging \(done\)/, text)
+    assert_match(/0 of 30/, (get(station(lounge, "making")) && text), "that it hangs is no step of making")
+    send_form(hanging, "said" => "undone")
+    follow_redirect!
+    assert_match(/6 Hanging \(open\)/, text)
+    send_form(hanging, "said" => "measured", "curtain" => "the third", "value-leading" => "1")
+    assert_equal 404, last_response.status
+  end
+
   def test_every_step_is_drawn
     steps.each do |step|
       get "#{bench}?step=#{step.number}"

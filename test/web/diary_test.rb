@@ -79,11 +79,14 @@ class DiaryStationTest < WebTest
     assert_match(/What this step waits for isn't there by then/, text)
   end
 
-  # When all is made, hanging is still to be done, until the invoice is written.
-  def test_hanging_stays_until_the_invoice
+  # When all is made, hanging is still to be done.
+  def test_hanging_stays_until_it_hangs_or_the_invoice_is_written
     workroom.jobs.set_dates(office.id, "promised" => (Date.today + 5).iso8601)
     EarnestFold::Web::JobSheet.new(office, workroom.cloths.all, workroom.house.read).entries.first.steps.each { |step| workroom.bench.say(office.treatments.first.id, step.code, step.curtain.to_s, "done") }
     assert_equal [:away], diary.plan.placed.select { |one| one.job == office.id }.map { |one| one.task.bench }
+    workroom.bench.say(office.treatments.first.id, "hung", "", "done")
+    assert_empty diary.plan.placed.select { |one| one.job == office.id }
+    workroom.bench.say(office.treatments.first.id, "hung", "", "undone")
     workroom.papers.write(office.id, "invoice", {"gross" => "1.00", "currency" => "€", "customer" => "", "lines" => []})
     assert_empty diary.plan.placed.select { |one| one.job == office.id }
   end

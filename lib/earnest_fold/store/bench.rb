@@ -8,6 +8,10 @@ module EarnestFold
       MOST_ENTRIES = 2000
       # A caution that was seen to stands under its code behind this.
       CAUTION = "caution:"
+      # Under this stands what is said when it hangs: that it does, and what was measured then.
+      HUNG = "hung"
+      # How far a job has come: how many steps are done by treatment, and which treatments hang.
+      Progress = Reckoning::Value.define(:done, :hung)
       # One thing said: of which step (its code and its curtain, "" for all), what, the value as typed where one was measured.
       Entry = Reckoning::Value.define(:id, :step, :curtain, :kind, :value, :place, :by, :at)
 
@@ -34,11 +38,12 @@ module EarnestFold
       end
 
       # @param job_id [Integer]
-      # @return [Hash{Integer => Integer}] how many steps are done, by treatment
-      def done(job_id)
+      # @return [Progress]
+      def progress(job_id)
         Store.guard do
-          rows = Store.prepared(:steps_done, workroom: @workroom.id, job: job_id) { last(%w[done undone]).exclude(Sequel.like(:step, "#{CAUTION}%")).select(Sequel[:bench_entries][:treatment_id], :kind) }
-          rows.select { |row| row[:kind] == "done" }.map { |row| row[:treatment_id] }.tally
+          rows = Store.prepared(:steps_done, workroom: @workroom.id, job: job_id) { last(%w[done undone]).exclude(Sequel.like(:step, "#{CAUTION}%")).select(Sequel[:bench_entries][:treatment_id], :step, :kind) }
+          hung, steps = rows.select { |row| row[:kind] == "done" }.partition { |row| row[:step] == HUNG }
+          Progress.new(done: steps.map { |row| row[:treatment_id] }.tally, hung: hung.map { |row| row[:treatment_id] })
         end
       end
 

@@ -4,7 +4,7 @@ module EarnestFold
   module Web
     # Somebody's own curtain as stored, with where it hangs; its `reckoning` is the {Reckoning::AlterationOfJob}, nil while something is
     # wanting.
-    AlteredEntry = Reckoning::Value.define(:record, :window, :reckoned, :done, :house, :invoiced) do
+    AlteredEntry = Reckoning::Value.define(:record, :window, :reckoned, :done, :house, :hung, :invoiced) do
       def id = record.id
 
       def alteration? = true

@@ -138,17 +138,20 @@ module EarnestFold
 
       # Hanging waits for all work, for folds that set, and for the smallest part.
       def hanging(sheet, works, tasks)
-        return [] if sheet.job.invoiced || sheet.entries.none?(&:reckoning)
+        to_hang = sheet.entries.select { |entry| entry.reckoning && !hung?(entry) }
+        return [] if sheet.job.invoiced || to_hang.empty?
 
         first = works.first
         key = "#{first.id}~#{HANGING}"
-        short = sheet.entries.select(&:reckoning).flat_map { |entry| sheet.hardware(entry).select(&:short) }.uniq(&:name)
+        short = to_hang.flat_map { |entry| sheet.hardware(entry).select(&:short) }.uniq(&:name)
         parts = DiarySheet.date(sheet.job, "parts")
         @about[key] = About.new(sheet: sheet, entry: first, steps: [], short: short, awaited: parts)
-        windows = sheet.entries.select(&:reckoning).map { |entry| entry.window.id }.uniq.size
+        windows = to_hang.map { |entry| entry.window.id }.uniq.size
         [task(key, HANGING, :away, (@house.times.hang * windows).ceil, needs: tasks.map(&:key), days_after: sets?(works) ? rules.setting_days : 0,
           not_before: parts, waits_for: :parts)]
       end
+
+      def hung?(entry) = @done.include?([entry.id, Store::Bench::HUNG, ""])
 
       def sets?(works) = works.any? { |entry| !entry.alteration? && (entry.reckoning.treatment.heading.pleated? || entry.reckoning.treatment.heading.is_a?(Reckoning::Wave)) }
 

@@ -3,8 +3,8 @@
 module EarnestFold
   module Web
     # A treatment as stored, with its window, and its reckoning where it has one; else the problems that stand in the way.
-    # `made` is how many of its cuts were made, `done` how many of its steps, `invoiced` whether the job's invoice is written.
-    Entry = Reckoning::Value.define(:record, :window, :reckoned, :made, :done, :house, :invoiced) do
+    # `made` is how many of its cuts were made, `done` how many of its steps, `hung` whether it hangs, `invoiced` whether the job's invoice is written.
+    Entry = Reckoning::Value.define(:record, :window, :reckoned, :made, :done, :house, :hung, :invoiced) do
       def id = record.id
 
       def alteration? = false

@@ -15,7 +15,10 @@ module EarnestFold
 
       # @param id [String] from the path
       # @return [JobSheet]
-      def sheet(id) = JobSheet.new(workroom.jobs.find(number(id)), workroom.cloths.all, house, workroom.plans.made(number(id)), workroom.bench.done(number(id)))
+      def sheet(id)
+        progress = workroom.bench.progress(number(id))
+        JobSheet.new(workroom.jobs.find(number(id)), workroom.cloths.all, house, workroom.plans.made(number(id)), progress.done, progress.hung)
+      end
 
       # @param text [String]
       # @return [Integer]

@@ -19,8 +19,9 @@ module EarnestFold
       # @param settled [Store::House::Record] what the house has decided
       # @param made [Hash{String => Integer}] cuts made, by treatment
       # @param done [Hash{Integer => Integer}] steps done, by treatment
-      def initialize(job, cloth_records, settled, made = {}, done = {})
-        @job, @settled, @made, @done = job, settled, made, done
+      # @param hung [Array<Integer>] treatments that hang
+      def initialize(job, cloth_records, settled, made = {}, done = {}, hung = [])
+        @job, @settled, @made, @done, @hung = job, settled, made, done, hung
         @unit = house.unit(job.unit)
         @cloth_records = cloth_records
         @records = cloth_records.to_h { |record| [record.id.to_s, record] }
@@ -59,7 +60,7 @@ module EarnestFold
 
       # @return [Array<Entry>] what is put away, unreckoned
       def put_away
-        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoned: Reckoned.new([], nil), made: 0, done: 0, house: house, invoiced: false) } }
+        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoned: Reckoned.new([], nil), made: 0, done: 0, house: house, hung: false, invoiced: false) } }
       end
 
       # @return [Array<Entry>] the layers of an entry's window, from the glass to the room
@@ -190,12 +191,12 @@ module EarnestFold
 
       def entry(window, record)
         key = [record.id, record.source, unit, *sources_of_cloths(record.spec)]
-        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, made: @made.fetch(record.id.to_s, 0), done: @done.fetch(record.id, 0), house: house, invoiced: job.invoiced)
+        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, made: @made.fetch(record.id.to_s, 0), done: @done.fetch(record.id, 0), house: house, hung: @hung.include?(record.id), invoiced: job.invoiced)
       end
 
       def altered(window, record)
         key = [record.id, record.source, unit]
-        AlteredEntry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, done: @done.fetch(record.id, 0), house: house, invoiced: job.invoiced)
+        AlteredEntry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, done: @done.fetch(record.id, 0), house: house, hung: @hung.include?(record.id), invoiced: job.invoiced)
       end
 
       def sources_of_cloths(spec)

@@ -28,6 +28,7 @@ module EarnestFold
         case station
         when "cutting" then entry.made
         when "making" then entry.done
+        when "hanging" then entry.hung
         when "account" then entry.invoiced
         end
       end
@@ -58,7 +59,7 @@ module EarnestFold
         case station
         when "cutting" then !entry.cut?
         when "making" then !entry.finished?
-        when "hanging" then true
+        when "hanging" then !entry.hung
         when "account" then !entry.invoiced
         else unmeasured?(station, entry)
         end

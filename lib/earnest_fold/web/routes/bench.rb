@@ -11,6 +11,7 @@ module EarnestFold
           app.get("/jobs/:id/treatments/:treatment/bench") { |id, treatment| making("bench", id, treatment, :bench, asked: params["step"]) }
 
           app.get("/jobs/:id/treatments/:treatment/hanging") { |id, treatment| making("hanging", id, treatment, :desk) }
+          app.post("/jobs/:id/treatments/:treatment/hanging") { |id, treatment| say_hanging(id, treatment) }
           app.post("/jobs/:id/treatments/:treatment/seen-to") { |id, treatment| seen_to(id, number(treatment)) }
 
           app.post("/jobs/:id/treatments/:treatment/bench") { |id, treatment| say_at_bench(id, number(treatment)) }
@@ -57,6 +58,26 @@ module EarnestFold
 
             workroom.bench.say(treatment, shown.step.code, shown.step.curtain.to_s, params["said"])
             redirect to("/jobs/#{number(id)}/treatments/#{treatment}/bench#{"?step=#{params["step"]}" unless params["said"] == "done"}"), 303
+          end
+
+          # That it hangs, or what was measured of a curtain as it does.
+          def say_hanging(id, treatment)
+            job = sheet(id)
+            entry = job.fetch(number(treatment))
+            return hung(id, entry) if %w[done undone].include?(params["said"])
+            raise Store::Missing, "nothing said" unless params["said"] == "measured" && entry.reckoning
+
+            hand = params["curtain"].to_s
+            form = Forms::MeasureForm.new(StationScreens.of("hanging", entry).new(job, entry).final_of(hand).check, params, job.unit)
+            return making("hanging", id, treatment, :desk, status: 422, measure: form, of: hand) unless form.valid?
+
+            form.values.each { |place, typed| workroom.bench.say(entry.id, Store::Bench::HUNG, hand, "measured", value: typed, place: place) }
+            redirect to("/jobs/#{number(id)}/treatments/#{entry.id}/hanging"), 303
+          end
+
+          def hung(id, entry)
+            workroom.bench.say(entry.id, Store::Bench::HUNG, "", params["said"])
+            redirect to("/jobs/#{number(id)}/treatments/#{entry.id}/hanging"), 303
           end
 
           # A clock of this person's that runs elsewhere: two at once would count the same minutes twice. One of half a day ago was forgotten.

@@ -6,6 +6,14 @@ module EarnestFold
       # The Hanging station: what to carry, how high the support is, which edges lead, and what concerns people.
       class Hanging < Desk
         STATION = "hanging"
+        # What the log is asked for: as a step is.
+        Hung = R::Value.define(:code, :curtain)
+
+        # @param form [Forms::MeasureForm, nil] measures that could not be read, and `of` which curtain
+        def initialize(sheet, entry, log: BenchLog.new([]), measure: nil, of: nil, **shown)
+          super(sheet, entry, log: log, **shown)
+          @measure, @measured_of = measure, of
+        end
 
         # @return [Array<String>] what is done, one after the other: the support, each layer from the glass to the room and each curtain
         #   of it from its return edge, the dressing, the last checks
@@ -13,6 +21,30 @@ module EarnestFold
           hung = sheet.layers(entry).select(&:reckoning).flat_map { |layer| layer.reckoning.curtains.map { |curtain| hang(layer, curtain) } }
           [Words.say("hanging.first", kind: Words.say("supports.#{reckoning.treatment.support.kind}").downcase, length: reckoning.treatment.support.length, unit: unit), *hung, *dressing, Words.say("hanging.last")]
         end
+
+        # How far it may be off as it hangs.
+        TOLERANCE = R::Length.mm(5)
+        # What is measured of one curtain as it hangs: `made` as the bench has it, `last` the last at each edge.
+        Check = R::Value.define(:curtain, :check, :readings, :last) do
+          def fits? = last.all? { |reading| check.fits?(reading.length) }
+        end
+
+        # @return [Array<Check>] for each curtain: what clears the foot where that is known, else its drop, at both edges
+        def final_checks = @final_checks ||= hands.map { |hand| final(hand) }
+
+        # @return [Check]
+        # @raise [Store::Missing]
+        def final_of(hand) = final_checks.find { |one| one.curtain == hand } || raise(Store::Missing, "no such curtain")
+
+        # @return [Field] the measure of one curtain at one edge
+        def measure_field(check, place)
+          mine = @measure && @measured_of == check.curtain
+          problem = mine ? @measure.problems[place] : nil
+          Field.new(path: Forms::MeasureForm.field(place), label: Words.say("edges.#{place}"), text: mine ? @measure.typed[place] : "", problem: problem && Words.field_problem(problem, unit), hint: nil, options: nil, rule: nil)
+        end
+
+        # @return [String] what was measured means
+        def verdict(check) = Words.say(check.fits? ? "hanging.right" : "hanging.outside", tolerance: check.check.tolerance, planned: check.check.planned, unit: unit)
 
         # @return [Hash{String => String}] files, and the words for each
         def papers = {"hanging-sheet.pdf" => "making_papers.hanging", "tags.pdf" => "making_papers.tags"}
@@ -33,7 +65,23 @@ module EarnestFold
             *clearance, *reckoning.curtains.map { |curtain| [Words.say("hanging.width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
         end
 
+        # @return [Array<String>] the curtains
+        def hands = reckoning ? reckoning.curtains.map(&:hand) : []
+
         private
+
+        def final(hand)
+          name, planned = hangs_by
+          step = Hung.new(code: Store::Bench::HUNG, curtain: hand)
+          readings = @log.readings(step)
+          Check.new(curtain: hand, check: R::MakingUp::Measured.new(name: name, planned: planned, tolerance: TOLERANCE, places: R::MakingUp::EDGES), readings: readings, last: readings.group_by(&:place).values.map(&:last))
+        end
+
+        # @return [Array(Symbol, Reckoning::Length)]
+        def hangs_by
+          offset = reckoning.treatment.drop.offset
+          offset.negative? ? [:clearance, offset.abs] : [:finished_drop, reckoning.finished_drop]
+        end
 
         def hang(layer, curtain)
           carriers = layer.reckoning.treatment.heading.carriers(curtain.heading)

@@ -42,7 +42,7 @@ module EarnestFold
         def silhouette(entry) = sheet.silhouette(entry)
 
         # @yieldreturn [String] the window's card
-        def card(entry, &block) = entry.reckoned.once(:card, job.id, entry.title, entry.window.room, entry.made, entry.done, layered?(entry), colour(entry), entry.invoiced, &block)
+        def card(entry, &block) = entry.reckoned.once(:card, job.id, entry.title, entry.window.room, entry.made, entry.done, layered?(entry), colour(entry), entry.hung, entry.invoiced, &block)
 
         def colour(entry) = entry.alteration? ? nil : sheet.colour(entry.reckoning&.treatment&.face)
 

@@ -97,6 +97,9 @@ module EarnestFold
       # @return [Hash{Symbol => Length, Integer}, nil] the figures of a heading that is put on
       def heading_put_on = nil
 
+      # @return [Curtain, nil] what comes of it, with the heading that is put on
+      def headed = nil
+
       # @return [Integer] how many it makes of one
       def pieces_made = 1
 

@@ -38,7 +38,7 @@ module EarnestFold
       def part(entry)
         screen = StationScreens.of("making", entry).new(@sheet, entry)
         alike = screen.steps.chunk_while { |one, other| one.code == other.code && one.figures == other.figures }
-        D::WorkPdf::Part.new(title: entry.title, about: screen.in_all, rows: alike.map { |steps| row(screen, steps) })
+        D::WorkPdf::Part.new(title: entry.title, about: screen.in_all, rows: alike.map { |steps| row(screen, steps) }, drawing: entry.alteration? ? Drawings::AlteredCurtain.new(entry.reckoning, unit).to_s : nil)
       end
 
       # Curtains whose figures are the same share a row.

@@ -45,6 +45,11 @@ module EarnestFold
       # @return [Array<Mark>] along the heading, from the leading edge
       def marks = heading.marks(task, figures[:heading])
 
+      # @return [Curtain] the panel as a curtain with that heading
+      def headed
+        Curtain.new(span: task.span, flat_needed: panel_width, widths: 1r, flat_width: panel_width, cut_width: panel_width, fullness: heading.made_fullness(task), heading: figures[:heading], task: task)
+      end
+
       # @return [HeadingTask] the panel as the heading sees it
       def task = HeadingTask.new(span: Span.new(hand: "single", finished_width: finished_width, return_flat: Length::ZERO, lead_flat: Length::ZERO, leads: :right, expression: []), flat: panel_width, widths: 1r, seams: [])
 

@@ -46,6 +46,15 @@ module EarnestFold
           [*(main && [[line_words(main), main.at]]), *plain_figures]
         end
 
+        # @return [Array<Array(String, Object)>] the figures of a heading that is put on
+        def heading_figures = (made.alteration.heading_put_on || {}).map { |name, value| [Words.say("work_figures.#{name}"), value] }
+
+        # @return [String, nil] SVG: that heading with its marks
+        def heading_drawing
+          headed = made&.alteration&.headed or return
+          made.alteration.marks.any? ? once(:headed) { Drawings::HeadingMarks.new(made.alteration.heading, headed, unit, colour: colour).to_s } : nil
+        end
+
         # @return [Array<Array(Reckoning::AlterLine, String)>] each with what is done there
         def lines = made.lines.map { |line| [line, Words.say("alter.deeds.#{line.deed}")] }
 

@@ -20,7 +20,17 @@ module EarnestFold
         def sections = nil
 
         # @return [String, nil] SVG
-        def drawing = DRAWN.include?(step.code) ? once(:altered) { Drawings::AlteredCurtain.new(made, unit).to_s } : nil
+        def drawing
+          return headed if step.code == "put_on_new_heading" && made.alteration.marks.any?
+
+          altered
+        end
+
+        private
+
+        def headed = once(:headed) { Drawings::HeadingMarks.new(made.alteration.heading, made.alteration.headed, unit, colour: colour).to_s }
+
+        def altered = DRAWN.include?(step.code) ? once(:altered) { Drawings::AlteredCurtain.new(made, unit).to_s } : nil
       end
     end
   end

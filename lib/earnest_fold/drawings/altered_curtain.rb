@@ -116,7 +116,7 @@ module EarnestFold
         @made.lines.sort_by { |line| from_top(line) }.each do |line|
           at = y(from_top(line))
           told = [at, told + APART].max
-          @svg.line(left - 6, at, right + 8, at, class: "alter-line #{line.deed}")
+          @svg.line(left - 6, at, right + 8, at, class: "alter-line on-#{line.deed}")
           @svg.path(["M", right + 8, at, "L", right + 24, told], class: "leader")
           @svg.text(right + 28, told + 4, "#{Words.length(line.at, @unit)}  #{Words.alter_line(line.name)}", class: "figure")
         end

@@ -24,7 +24,7 @@ module EarnestFold
 
       def checks
         [(stop("cloth_too_short", missing: cut_line - existing_length) if cut_line > existing_length),
-          (stop("no_pleats") if heading.pleated? && panel_width <= finished_width)].compact
+          (stop("no_pleats") if heading.pleated? && panel_width <= finished_width), *misses_width].compact
       end
 
       def working
@@ -58,6 +58,14 @@ module EarnestFold
       def heading_put_on = {finished_width: finished_width, **figures[:heading].select { |_, value| value.is_a?(Length) || value.is_a?(Integer) }}
 
       private
+
+      # Hooks in pockets draw it up to what the pockets give.
+      def misses_width
+        made = figures[:heading][:heading_width] or return []
+        return [] if (made - finished_width).abs <= finished_width / 20
+
+        [Check.new(code: Checks::HeadingMissesWidth::CODE, level: Checks::HeadingMissesWidth::LEVEL, data: {made: made, wanted: finished_width})]
+      end
 
       def top = heading.top_allowance(SUPPORT)
 

@@ -127,7 +127,7 @@ class BenchTest < WebTest
     send_form(hanging, "said" => "done")
     follow_redirect!
     assert_match(/6 Hanging \(done\)/, text)
-    assert_match(/0 of 30/, (get(station(lounge, "making")) && text), "that it hangs is no step of making")
+    assert_match(/0 of 30/, get(station(lounge, "making")) && text, "that it hangs is no step of making")
     send_form(hanging, "said" => "undone")
     follow_redirect!
     assert_match(/6 Hanging \(open\)/, text)

@@ -14,6 +14,7 @@ module EarnestFold
         BANDS, ROWS = "bands", 6
         NAMES = PARTS.flat_map { |part, fields| (fields.names.map(&:to_s) - [BANDS]).map { |name| "#{part}.#{name}" } }.freeze
         BAND_NAMES = (0...ROWS).flat_map { |row| R::Account::Rules::BAND.names.map { |name| "account.bands.#{row}.#{name}" } }.freeze
+        DAY = 24 * 60
         TIME = /\A([01]?\d|2[0-3])[:.]([0-5]\d)\z/
 
         attr_reader :problems, :rules
@@ -58,6 +59,7 @@ module EarnestFold
 
         def read
           made = NAMES.reduce(@record.stored) { |rules, path| taken(rules, path) }
+          refuse("diary.day_minutes", :day_too_long) if problems.empty? && day_of(made) > DAY
           (BAND_NAMES.any? { |path| typed_anew?(path) }) ? with_bands(made) : made
         end
 
@@ -87,6 +89,9 @@ module EarnestFold
           match = TIME.match(typed) or return refuse(path, :not_a_time)
           Integer(match[1], 10) * 60 + Integer(match[2], 10)
         end
+
+        # @return [Integer] the minute of the day at which work ends
+        def day_of(rules) = %i[day_begins day_minutes].sum { |name| rules.fetch("diary", {}).fetch(name.to_s) { @record.rules.diary.public_send(name) } }
 
         # Rows that are filled in; a row with one half wanting is refused there.
         def with_bands(rules)

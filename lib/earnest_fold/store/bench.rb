@@ -10,8 +10,9 @@ module EarnestFold
       CAUTION = "caution:"
       # Under this stands what is said when it hangs: that it does, and what was measured then.
       HUNG = "hung"
-      # How far a job has come: how many steps are done by treatment, and which treatments hang.
-      Progress = Reckoning::Value.define(:done, :hung)
+      # How far a job has come: how many steps are done by treatment, which treatments hang, and the cautions seen to by treatment.
+      Progress = Reckoning::Value.define(:done, :hung, :cautions)
+      NOTHING = Progress.new(done: {}, hung: [], cautions: {})
       # One thing said: of which step (its code and its curtain, "" for all), what, the value as typed where one was measured.
       Entry = Reckoning::Value.define(:id, :step, :curtain, :kind, :value, :place, :by, :at)
 
@@ -28,22 +29,14 @@ module EarnestFold
         end
       end
 
-      # @param treatment_id [Integer]
-      # @return [Array<Entry>] the cautions that were seen to
-      def cautions(treatment_id)
-        Store.guard do
-          Store.prepared(:cautions_seen, workroom: @workroom.id, treatment: treatment_id) { Store.db[:bench_entries].where(workroom_id: :$workroom, treatment_id: :$treatment).where(Sequel.like(:step, "#{CAUTION}%")).order(:id).limit(MOST_ENTRIES) }
-            .map { |row| Entry.new(**row.slice(*Entry.members)) }
-        end
-      end
-
       # @param job_id [Integer]
       # @return [Progress]
       def progress(job_id)
         Store.guard do
-          rows = Store.prepared(:steps_done, workroom: @workroom.id, job: job_id) { last(%w[done undone]).exclude(Sequel.like(:step, "#{CAUTION}%")).select(Sequel[:bench_entries][:treatment_id], :step, :kind) }
-          hung, steps = rows.select { |row| row[:kind] == "done" }.partition { |row| row[:step] == HUNG }
-          Progress.new(done: steps.map { |row| row[:treatment_id] }.tally, hung: hung.map { |row| row[:treatment_id] })
+          rows = Store.prepared(:said_last, workroom: @workroom.id, job: job_id) { last(%w[done undone]).select_all(:bench_entries) }.select { |row| row[:kind] == "done" }
+          cautions, work = rows.partition { |row| row[:step].start_with?(CAUTION) }
+          hung, steps = work.partition { |row| row[:step] == HUNG }
+          Progress.new(done: steps.map { |row| row[:treatment_id] }.tally, hung: hung.map { |row| row[:treatment_id] }, cautions: cautions.group_by { |row| row[:treatment_id] }.transform_values { |own| own.map { |row| Entry.new(**row.slice(*Entry.members)) } })
         end
       end
 

@@ -15,10 +15,7 @@ module EarnestFold
 
       # @param id [String] from the path
       # @return [JobSheet]
-      def sheet(id)
-        progress = workroom.bench.progress(number(id))
-        JobSheet.new(workroom.jobs.find(number(id)), workroom.cloths.all, house, workroom.plans.made(number(id)), progress.done, progress.hung)
-      end
+      def sheet(id) = JobSheet.new(workroom.jobs.find(number(id)), workroom.cloths.all, house, workroom.plans.made(number(id)), workroom.bench.progress(number(id)))
 
       # @param text [String]
       # @return [Integer]

@@ -18,10 +18,9 @@ module EarnestFold
       # @param cloth_records [Array<Store::Records::Cloth>]
       # @param settled [Store::House::Record] what the house has decided
       # @param made [Hash{String => Integer}] cuts made, by treatment
-      # @param done [Hash{Integer => Integer}] steps done, by treatment
-      # @param hung [Array<Integer>] treatments that hang
-      def initialize(job, cloth_records, settled, made = {}, done = {}, hung = [])
-        @job, @settled, @made, @done, @hung = job, settled, made, done, hung
+      # @param progress [Store::Bench::Progress]
+      def initialize(job, cloth_records, settled, made = {}, progress = Store::Bench::NOTHING)
+        @job, @settled, @made, @progress = job, settled, made, progress
         @unit = house.unit(job.unit)
         @cloth_records = cloth_records
         @records = cloth_records.to_h { |record| [record.id.to_s, record] }
@@ -54,6 +53,10 @@ module EarnestFold
 
       # @return [Array<AlteredEntry>] somebody's own curtains, without what is put away
       def alterations = @alterations ||= at_work(&:alteration?).map { |window, record| altered(window, record) }
+
+      # @param entry [Entry, AlteredEntry]
+      # @return [BenchLog] with the cautions alone that were seen to
+      def cautions(entry) = BenchLog.new(@progress.cautions.fetch(entry.id, []))
 
       # @return [Array<Entry, AlteredEntry>]
       def works = entries + alterations
@@ -191,12 +194,12 @@ module EarnestFold
 
       def entry(window, record)
         key = [record.id, record.source, unit, *sources_of_cloths(record.spec)]
-        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, made: @made.fetch(record.id.to_s, 0), done: @done.fetch(record.id, 0), house: house, hung: @hung.include?(record.id), invoiced: job.invoiced)
+        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, made: @made.fetch(record.id.to_s, 0), done: @progress.done.fetch(record.id, 0), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
       end
 
       def altered(window, record)
         key = [record.id, record.source, unit]
-        AlteredEntry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, done: @done.fetch(record.id, 0), house: house, hung: @hung.include?(record.id), invoiced: job.invoiced)
+        AlteredEntry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, done: @progress.done.fetch(record.id, 0), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
       end
 
       def sources_of_cloths(spec)

@@ -7,7 +7,7 @@ module EarnestFold
       module Table
         def self.registered(app)
           app.helpers(Cuts)
-          app.get("/jobs/:id/table/:cloth") { |id, cloth| page(:table, Screens::Table.new(planned(id, cloth), asked: params["cut"], said: ->(own) { workroom.bench.cautions(own) })) }
+          app.get("/jobs/:id/table/:cloth") { |id, cloth| page(:table, Screens::Table.new(planned(id, cloth), asked: params["cut"])) }
 
           app.post("/jobs/:id/table/:cloth/tick") { |id, cloth| at_table(id, cloth) { workroom.plans.tick(cut_asked, least: offcut_least) } }
           app.post("/jobs/:id/table/:cloth/put-back") { |id, cloth| at_table(id, cloth) { workroom.plans.put_back(cut_asked, least: offcut_least) } }

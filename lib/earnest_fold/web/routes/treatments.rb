@@ -111,7 +111,7 @@ module EarnestFold
           def screen_of(screen, job, entry, **shown)
             more = (screen == Screens::Cutting) ? {cutting: CuttingSheet.of(job, workroom)} : {}
             more = {notes: workroom.came_in.notes(entry.id)} if [Screens::AlterMeasure, Screens::Alter].include?(screen)
-            screen.new(job, entry, part: params["part"], log: BenchLog.new(workroom.bench.cautions(entry.id)), **more, **shown)
+            screen.new(job, entry, part: params["part"], log: job.cautions(entry), **more, **shown)
           end
 
           def unit_shown(job) = Reckoning::Units::ALL.key?(params["unit"]) ? job.house.unit(params["unit"]) : job.unit

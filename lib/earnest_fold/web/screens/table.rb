@@ -18,12 +18,11 @@ module EarnestFold
         # @param cutting [ClothCutting]
         # @param asked [String, nil] the id of the cut that is looked at
         # @param notice [Symbol, nil]
-        # @param said [#call] gives what was said of a treatment at the bench, by its id
         # @param typed [Hash] what was typed in a form that could not be taken
         # @param problems [Hash{String => Reckoning::Problem}]
-        def initialize(cutting, asked: nil, notice: nil, typed: {}, problems: {}, said: nil)
+        def initialize(cutting, asked: nil, notice: nil, typed: {}, problems: {})
           @cutting, @asked, @notice, @typed, @problems = cutting, asked, notice, typed, problems
-          @log = (current && entry && said) ? BenchLog.new(said.call(entry.id)) : nil
+          @log = (current && entry) ? sheet.cautions(entry) : nil
         end
 
         def job = cutting.sheet.job

@@ -41,8 +41,14 @@ class DiaryStationTest < WebTest
 
   def test_hanging_waits_for_the_smallest_part_and_says_so
     workroom.house.update(version: workroom.house.read.version, on_hand: {"hooks" => 4})
+    lounge = job("Residents' lounge")
     get "/diary"
-    assert_match(/Hanging waits: \d+ hooks to get, and no day is named for them; \d+ days left/, words)
+    assert_match(/Hanging is held: \d+ hooks to get, and nobody has said when they come; 8 days left/, words)
+    assert_empty diary.plan.placed.select { |one| one.job == lounge.id && one.task.bench == :away }
+    workroom.jobs.set_dates(lounge.id, lounge.dates.merge("parts" => (Date.today + 30).iso8601))
+    hung = diary.plan.placed.find { |one| one.job == lounge.id && one.task.bench == :away }
+    assert_operator diary.plan.calendar.date(hung.from), :>=, Date.today + 30
+    assert_equal :parts, hung.held
   end
 
   def test_a_step_is_moved_and_the_rest_follows

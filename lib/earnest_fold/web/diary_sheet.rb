@@ -8,9 +8,9 @@ module EarnestFold
       D = Reckoning::Diary
       HANGING = "hanging"
       QUARTER = 900
-      # What a task is about: its job, its work, the steps it holds (none: hanging), what hanging is short of, and the day on which what it
-      # waits for is there (nil: it waits for nothing).
-      About = Reckoning::Value.define(:sheet, :entry, :steps, :short, :awaited)
+      # What a task is about: its job, its work, the steps it holds (none: hanging), and the day on which what it waits for is there
+      # (nil: it waits for nothing).
+      About = Reckoning::Value.define(:sheet, :entry, :steps, :awaited)
       # A job's dates as they are kept.
       DATES = %w[promised cloth parts].freeze
 
@@ -26,7 +26,7 @@ module EarnestFold
         @done = done.map { |one| [one.treatment_id, one.step, one.curtain] }.to_set
         @moves = moves.to_h { |move| [[move.treatment_id, move.block], move] }
         @now = TZInfo::Timezone.get(rules.zone).to_local(now)
-        @about = {}
+        @about, @short = {}, {}
         @jobs = sheets.map { |sheet| job(sheet) }.reject { |job| job.tasks.empty? }
       end
 
@@ -57,6 +57,14 @@ module EarnestFold
       # @param key [String] of a task
       # @return [About]
       def about(key) = @about.fetch(key)
+
+      # @param job_id [Integer]
+      # @return [Array<Reckoning::Hardware>] the small parts that its hanging is short of
+      def short(job_id) = @short.fetch(job_id, [])
+
+      # @param job [Store::Records::Job]
+      # @return [Boolean] whether its hanging is held: a part is wanting, and nobody has said when it comes
+      def held?(job) = short(job.id).any? && DiarySheet.date(job, "parts").nil?
 
       # @return [Store::Diary::Move, nil]
       def move(key) = @moves[place(key)]
@@ -124,7 +132,7 @@ module EarnestFold
 
           key = "#{entry.id}~#{steps.first.code}:#{steps.first.curtain}"
           cloth = (before.nil? && !entry.alteration?) ? cloth_there(sheet, entry) : nil
-          @about[key] = About.new(sheet: sheet, entry: entry, steps: left, short: [], awaited: cloth)
+          @about[key] = About.new(sheet: sheet, entry: entry, steps: left, awaited: cloth)
           task(key, steps.first.code, steps.first.bench, left.sum(&:minutes).ceil, needs: [before].compact, not_before: cloth, waits_for: :cloth).tap { before = key }
         end
       end
@@ -136,16 +144,18 @@ module EarnestFold
         relaxes ? come + rules.relax_days : come
       end
 
-      # Hanging waits for all work, for folds that set, and for the smallest part.
+      # Hanging waits for all work, for folds that set, and for the smallest part: as long as nobody knows when that comes, it is held.
       def hanging(sheet, works, tasks)
         to_hang = sheet.entries.select { |entry| entry.reckoning && !hung?(entry) }
         return [] if sheet.job.invoiced || to_hang.empty?
 
         first = works.first
         key = "#{first.id}~#{HANGING}"
-        short = to_hang.flat_map { |entry| sheet.hardware(entry).select(&:short) }.uniq(&:name)
+        @short[sheet.job.id] = to_hang.flat_map { |entry| sheet.hardware(entry).select(&:short) }.uniq(&:name)
+        return [] if held?(sheet.job)
+
         parts = DiarySheet.date(sheet.job, "parts")
-        @about[key] = About.new(sheet: sheet, entry: first, steps: [], short: short, awaited: parts)
+        @about[key] = About.new(sheet: sheet, entry: first, steps: [], awaited: parts)
         windows = to_hang.map { |entry| entry.window.id }.uniq.size
         [task(key, HANGING, :away, (@house.times.hang * windows).ceil, needs: tasks.map(&:key), days_after: sets?(works) ? rules.setting_days : 0,
           not_before: parts, waits_for: :parts)]

@@ -15,7 +15,6 @@ module EarnestFold
         NAMES = PARTS.flat_map { |part, fields| (fields.names.map(&:to_s) - [BANDS]).map { |name| "#{part}.#{name}" } }.freeze
         BAND_NAMES = (0...ROWS).flat_map { |row| R::Account::Rules::BAND.names.map { |name| "account.bands.#{row}.#{name}" } }.freeze
         DAY = 24 * 60
-        TIME = /\A([01]?\d|2[0-3])[:.]([0-5]\d)\z/
 
         attr_reader :problems, :rules
 
@@ -53,7 +52,7 @@ module EarnestFold
           when K::LengthKind then value ? Words.length(value, @unit) : ""
           when K::NumberKind then Words.number(value, 2)
           when K::CountListKind then value.join(", ")
-          else (path == "diary.day_begins") ? format("%d:%02d", *value.divmod(60)) : value.to_s
+          else (path == "diary.day_begins") ? Days.clock(value) : value.to_s
           end
         end
 
@@ -76,18 +75,13 @@ module EarnestFold
         # @return [Object, nil] as it is kept; nil where it can't be taken
         def value_of(path, typed)
           return refuse(path, :missing) if typed.empty?
-          return time_of_day(path, typed) if path == "diary.day_begins"
+          return Days.minute(typed) || refuse(path, :not_a_time) if path == "diary.day_begins"
           return refuse(path, :not_a_zone) if path == "diary.zone" && !TZInfo::Timezone.all_identifiers.include?(typed)
 
           value = SpecFields.to_store(typed, BooksForm.kind(path), @unit)
           place = R::Problems.new
           BooksForm.kind(path).read(value, @unit, place)
           place.any? ? refuse(path, place.to_a.first.code, **place.to_a.first.data) : value
-        end
-
-        def time_of_day(path, typed)
-          match = TIME.match(typed) or return refuse(path, :not_a_time)
-          Integer(match[1], 10) * 60 + Integer(match[2], 10)
         end
 
         # @return [Integer] the minute of the day at which work ends

@@ -11,21 +11,13 @@ module EarnestFold
         # @param params [Hash, nil] nil before anything was typed
         def initialize(job, params)
           @typed = DiarySheet::DATES.to_h { |name| [name, params ? params[name].to_s.strip : job.dates[name].to_s] }
-          @problems = typed.reject { |_, text| text.empty? || date(text) }.to_h { |name, _| [name, Reckoning::Problem.new(at: name, code: :not_a_date, data: {})] }
+          @problems = typed.reject { |_, text| text.empty? || Days.date(text) }.to_h { |name, _| [name, Reckoning::Problem.new(at: name, code: :not_a_date, data: {})] }
         end
 
         def valid? = problems.empty?
 
         # @return [Hash{String => String}]
         def dates = typed.reject { |_, text| text.empty? }
-
-        private
-
-        def date(text)
-          Date.iso8601(text) if MoveForm::DAY.match?(text)
-        rescue Date::Error
-          nil
-        end
       end
     end
   end

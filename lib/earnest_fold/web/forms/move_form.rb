@@ -5,8 +5,6 @@ module EarnestFold
     module Forms
       # A step of the diary moved by hand, or let fall where it falls.
       class MoveForm
-        DAY = /\A\d{4}-\d\d-\d\d\z/
-        TIME = /\A([01]?\d|2[0-3])[:.]([0-5]\d)\z/
         attr_reader :typed, :problem
 
         # @param diary [DiarySheet]
@@ -27,30 +25,19 @@ module EarnestFold
         def place = @diary.place(typed["key"])
 
         # @return [Date, nil]
-        def day
-          Date.iso8601(typed["day"]) if DAY.match?(typed["day"])
-        rescue Date::Error
-          nil
-        end
+        def day = Days.date(typed["day"])
 
         # @return [Integer] minutes into the working day
-        def at_minute
-          match = TIME.match(typed["time"]) or return 0
-          (Integer(match[1], 10) * 60 + Integer(match[2], 10) - @diary.rules.day_begins).clamp(0, @diary.rules.day_minutes - 1)
-        end
+        def at_minute = Days.minute(typed["time"])&.then { |minute| (minute - @diary.rules.day_begins).clamp(0, @diary.rules.day_minutes - 1) } || 0
 
         # @return [String] the week that it is in then
-        def week = (if back?
-                      Date.iso8601(DAY.match?(typed["day"]) ? typed["day"] : @diary.now.to_date.iso8601)
-                    else
-                      day
-                    end).iso8601
+        def week = (day || @diary.now.to_date).iso8601
 
         private
 
         def found
           return :day_unreadable unless day
-          return :time_unreadable unless typed["time"].empty? || TIME.match?(typed["time"])
+          return :time_unreadable unless typed["time"].empty? || Days.minute(typed["time"])
           return :day_too_far if day > @diary.now.to_date + 730
 
           minute, awaited = @diary.plan.calendar.minute(day) + at_minute, @diary.about(typed["key"]).awaited

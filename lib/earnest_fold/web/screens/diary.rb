@@ -8,7 +8,7 @@ module EarnestFold
         # A stretch of work on one day.
         Stretch = Reckoning::Value.define(:placed, :date, :from, :to)
         # A job with what it is promised for and when it will be ready.
-        Promise = Reckoning::Value.define(:sheet, :promised, :ready, :late, :short)
+        Promise = Reckoning::Value.define(:sheet, :promised, :ready, :late, :held)
 
         attr_reader :diary, :problem, :typed
 
@@ -35,7 +35,7 @@ module EarnestFold
         attr_reader :others
 
         # @return [Date] the Monday
-        def monday = @monday ||= (week_asked || plan.calendar.first).then { |date| date - (date.cwday - 1) }
+        def monday = @monday ||= (Forms::Days.date(@week) || plan.calendar.first).then { |date| date - (date.cwday - 1) }
 
         # @return [Array<Date>] the working days of the week
         def days = (0..6).map { |number| monday + number }.select { |date| plan.calendar.works?(date) }
@@ -43,7 +43,7 @@ module EarnestFold
         # @return [Array<Promise>] the jobs that are in it, in the order of what they promised
         def promises
           late = plan.late.to_h { |one| [one.job, one] }
-          diary.sheets.map { |sheet| Promise.new(sheet: sheet, promised: DiarySheet.date(sheet.job, "promised"), ready: plan.ready(sheet.job.id), late: late[sheet.job.id], short: short(sheet)) }
+          diary.sheets.map { |sheet| Promise.new(sheet: sheet, promised: DiarySheet.date(sheet.job, "promised"), ready: plan.ready(sheet.job.id), late: late[sheet.job.id], held: diary.held?(sheet.job)) }
         end
 
         # @param date [Date]
@@ -75,7 +75,7 @@ module EarnestFold
         end
 
         # @return [String] "8:30–10:15"
-        def hours(stretch) = [stretch.from, stretch.to].map { |minute| Screens::Diary.clock(diary.rules.day_begins + minute) }.join("–")
+        def hours(stretch) = [stretch.from, stretch.to].map { |minute| Forms::Days.clock(diary.rules.day_begins + minute) }.join("–")
 
         # @return [String] why it stands where it stands
         def held(placed) = Words.say("diary.held.#{placed.held}")
@@ -85,40 +85,25 @@ module EarnestFold
 
         def endangered(late) = Words.say("diary.endangered", what: what(late.endangered_by), whose: whose(late.endangered_by), held: held(late.endangered_by))
 
-        # @return [String, nil] what hanging waits for, and how many days there are
-        def short_words(promise)
-          return if promise.short.empty? || DiarySheet.date(promise.sheet.job, "parts")
+        # @return [String, nil] what hanging is held for, and how many days there are to get it
+        def held_words(promise)
+          return unless promise.held
 
-          parts = promise.short.map { |part| "#{Words.figure(part.short, promise.sheet.unit)} #{Words.say("sundries.#{part.name}").downcase}" }.join(", ")
-          days = promise.ready ? [(promise.ready - diary.now.to_date).to_i, 0].max : 0
-          Words.say("diary.short", title: promise.sheet.job.title, parts: parts, days: days)
+          job = promise.sheet.job
+          parts = diary.short(job.id).map { |part| "#{Words.figure(part.short, promise.sheet.unit)} #{Words.say("sundries.#{part.name}").downcase}" }.join(", ")
+          by = promise.promised || promise.ready || diary.now.to_date
+          Words.say("diary.short", title: job.title, parts: parts, days: [(by - diary.now.to_date).to_i, 0].max)
         end
-
-        # @param minute [Integer] of the day
-        # @return [String] "8:30"
-        def self.clock(minute) = format("%d:%02d", *minute.divmod(60))
 
         def day_words(date) = date.strftime("%A %-d %B")
 
         private
-
-        def week_asked
-          Date.iso8601(@week) if @week.to_s.match?(/\A\d{4}-\d\d-\d\d\z/)
-        rescue Date::Error
-          nil
-        end
 
         def by_day = @by_day ||= plan.placed.flat_map { |placed| diary.days(placed).map { |date, from, to| Stretch.new(placed: placed, date: date, from: from, to: to) } }.sort_by { |one| [one.date, one.from] }.group_by(&:date)
 
         def block(stretch) = Drawings::DiaryWeek::Block.new(date: stretch.date, from: stretch.from, to: stretch.to, bench: stretch.placed.task.bench, job: stretch.placed.job, words: whose(stretch.placed), says: "#{hours(stretch)} #{what(stretch.placed)}: #{whose(stretch.placed)}", href: path(stretch.placed), late: late?(stretch.placed))
 
         def late?(placed) = (@late_jobs ||= plan.late.map(&:job)).include?(placed.job)
-
-        def short(sheet)
-          first = sheet.works.find(&:reckoning)
-          key = first && "#{first.id}~#{DiarySheet::HANGING}"
-          (key && diary.task?(key)) ? diary.about(key).short : []
-        end
       end
     end
   end

@@ -40,6 +40,11 @@ class AlteringStationsTest < WebTest
     assert_equal before, office.treatments.size
   end
 
+  def test_its_lengths_are_read_back_with_the_others
+    get "/jobs/#{chapel.id}/read-back"
+    assert_match(%r{Wanted, from the eye of the ring to a finger above the step 164 cm 164\.0 cm 64 9/16 in}, text.gsub(/\s+/, " "))
+  end
+
   def test_each_slip_has_its_own_plain_words
     {{"wanted_length" => "300"} => /is longer than the curtain/, {"wanted_length" => "-3"} => /more than 0/, {"existing_length" => "three"} => /can't be read as a length/i}.each do |typed, words|
       save_altered("measure", **typed, headers: {"HX-Request" => "true"})

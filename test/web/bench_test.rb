@@ -117,7 +117,7 @@ class BenchTest < WebTest
   def test_it_is_measured_as_it_hangs_and_then_it_hangs
     hanging = station(lounge, "hanging")
     get hanging
-    assert_match(/Left Measure: clear of the foot 1\.0 cm, within 0\.5 cm/, text.gsub(/\s+/, " "))
+    assert_match(/Left · Measure: clear of the foot 1\.0 cm, within 0\.5 cm/, text.gsub(/\s+/, " "))
     send_form(hanging, "said" => "measured", "curtain" => "left", "value-leading" => "1.2", "value-return" => "2.4")
     follow_redirect!
     assert_match(%r{1\.2 cm / 2\.4 cm : more than 0\.5 cm from 1\.0 cm\. Look first whether the support is level}, text.gsub(/\s+/, " "))

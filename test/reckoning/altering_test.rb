@@ -86,6 +86,14 @@ class AlteringTest < EarnestFoldTest
     assert_empty single & %w[compare_lines compare_edges]
   end
 
+  def test_two_cloths_are_joined_before_they_are_marked
+    across = R::FromFlatCloth::EXAMPLE.merge("id" => "a", "way" => "across_width")
+    steps = W::Order.new(altered(across)).steps
+    assert_operator steps.map(&:code).index("join_cloths"), :<, steps.map(&:code).index("mark_lines")
+    assert_equal [2, R::Length.cm(400)], steps.find { |step| step.code == "join_cloths" }.figures.values
+    refute_includes W::Order.new(altered(across.merge("way" => "across_length"))).steps.map(&:code), "join_cloths"
+  end
+
   def test_the_steps_figures_are_the_alterations
     steps = W::Order.new(altered({"id" => "a"}.merge(R::ShortenKeepHem::EXAMPLE, PAIR))).steps.group_by(&:code)
     assert_equal R::Length.cm(187), steps["mark_lines"].first.main

@@ -97,6 +97,10 @@ module EarnestFold
       # @return [Hash{Symbol => Length, Integer}, nil] the figures of a heading that is put on
       def heading_put_on = nil
 
+      # @param curtain [OwnCurtain]
+      # @return [Integer] how many cloths make one curtain
+      def cloths_joined(_curtain) = 1
+
       # @return [Curtain, nil] what comes of it, with the heading that is put on
       def headed = nil
 

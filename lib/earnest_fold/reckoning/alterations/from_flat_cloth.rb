@@ -52,6 +52,8 @@ module EarnestFold
       # Its top is where the cut falls.
       def motif_after(place, curtain) = (place - left_over(curtain) - top_allowance).then { |after| after.negative? ? nil : after }
 
+      def cloths_joined(curtain) = chosen(curtain)&.cloths || 1
+
       def new_top = top_allowance
 
       def ways = figures[:ways]

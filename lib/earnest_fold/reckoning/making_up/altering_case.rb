@@ -17,8 +17,8 @@ module EarnestFold
 
         def by_hand? = house.stitching == "hand"
 
-        # @return [Rational] metres across one curtain
-        def across = alteration.across(curtain).mm / 1000
+        # @return [Rational] metres across one curtain, with every cloth that it is made of
+        def across = alteration.across(curtain).mm / 1000 * alteration.cloths_joined(curtain)
 
         # @return [Length]
         def as_it_came = alteration.as_it_came(curtain)

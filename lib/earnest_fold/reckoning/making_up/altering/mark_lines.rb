@@ -9,7 +9,7 @@ module EarnestFold
 
         CODE = "mark_lines"
         RANK = 30
-        NEEDS = %w[measure_again unpick_hem].freeze
+        NEEDS = %w[measure_again unpick_hem join_cloths].freeze
         TOOLS = %i[table tape chalk].freeze
 
         # @param work [AlteringCase]

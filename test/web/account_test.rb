@@ -93,7 +93,7 @@ class AccountStationTest < WebTest
   end
 
   def test_what_cannot_be_a_rule_stays_in_its_field
-    {"times.press" => "long", "account.tax_percent" => "120", "diary.day_begins" => "25:00", "diary.zone" => "The moon", "diary.weekdays" => "", "diary.day_minutes" => "1000", "account.bands.4.drop_to" => "400", "account.hourly_rate" => "-3"}.each do |path, typed|
+    {"times.press" => "long", "account.tax_percent" => "120", "diary.day_begins" => "25:00", "diary.zone" => "The moon", "diary.weekdays" => "Monday", "diary.day_minutes" => "1000", "account.bands.4.drop_to" => "400", "account.hourly_rate" => "-3"}.each do |path, typed|
       save_books(path => typed)
       assert_equal 422, last_response.status, path
       assert_equal({}, workroom.house.read.stored, path)

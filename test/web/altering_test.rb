@@ -101,6 +101,15 @@ class AlteringStationsTest < WebTest
     end
   end
 
+  def test_what_decides_the_fields_cannot_be_left_empty
+    save_altered("alter", "kind" => "new_heading")
+    {"kind" => "new_heading", "heading.kind" => "pencil_pleat"}.each do |path, there|
+      save_altered("alter", path => "", :headers => {"HX-Request" => "true"})
+      assert_equal 422, last_response.status, path
+      assert_equal there, pair.spec.dig(*path.split("."))
+    end
+  end
+
   def test_the_bench_of_an_alteration_with_both_edges
     get "#{station(chapel, "bench")}?step=4"
     assert_match(/Draw the lines · Left/, text.gsub(/\s+/, " "))

@@ -7,7 +7,7 @@ module EarnestFold
       class WeekdaysKind < FieldKinds::CountListKind
         def read(raw, unit, problems)
           days = super
-          return days unless days
+          return days if days.nil? || days.include?(nil)
           return problems.add(:not_weekdays) unless days.all? { |day| day <= 7 }
 
           days.uniq.sort.freeze

@@ -72,8 +72,16 @@ module EarnestFold
           store(path, nil)
         end
 
-        # The cloths are chosen from lists that say what leaving them out means.
-        def needed?(path) = !Readings.path?(path) && !path.match?(/\A(face|lining|interlining)/) && SpecFields.field(path, @record.spec).required? && !@record.alteration?
+        # What decides which other fields there are.
+        DECIDING = %w[kind heading.kind].freeze
+        private_constant :DECIDING
+
+        # The cloths are chosen from lists that say what leaving them out means; of somebody's own curtain any figure may be wanting still.
+        def needed?(path)
+          return true if DECIDING.include?(path)
+
+          !@record.alteration? && !Readings.path?(path) && !path.match?(/\A(face|lining|interlining)/) && SpecFields.field(path, @record.spec).required?
+        end
 
         def problem_with(path, value)
           place = R::Problems.new

@@ -54,7 +54,7 @@ module EarnestFold
         def curtain_of(step) = step.curtain ? Words.hand(step.curtain) : nil
 
         # @return [String] what is to be done, with the real figures
-        def does(step) = Words.say("work_steps.#{step.code}.do", unit: unit, **step.figures)
+        def does(step) = (@does ||= once(:does, house) { steps.to_h { |one| [one.number, Words.say("work_steps.#{one.code}.do", unit: unit, **one.figures)] } }).fetch(step.number)
 
         # @return [Array<Reckoning::Remark>] what an experienced maker says at this step
         def said(step) = remarks_by_step.fetch(step.code, [])

@@ -5,17 +5,18 @@ module EarnestFold
     module Forms
       # What a job is asked for beside its work: fitting, the way, and something else.
       class AccountForm
+        include Refusing
+
         R = Reckoning
         NAMES = %w[fitted travel extra_name extra_amount].freeze
         AMOUNT = /\A-?\d{1,9}([.,]\d{1,2})?\z/
         LONGEST = 80
-        attr_reader :typed, :problems, :kept
+        attr_reader :typed, :kept
 
         # @param kept [Hash] as it is kept now
         # @param params [Hash]
         def initialize(kept, params)
           @typed = NAMES.to_h { |name| [name, params[name].to_s.strip] }
-          @problems = {}
           @kept = kept.merge("fitted" => count("fitted"), "travel" => amount("travel"), "extras" => extras(kept["extras"], params["away"]))
           @kept = @kept.merge("school" => params["school"]) if R::Account::Rules::SCHOOLS.include?(params["school"])
         end
@@ -29,8 +30,6 @@ module EarnestFold
           else ""
           end
         end
-
-        def valid? = problems.empty?
 
         private
 
@@ -55,11 +54,6 @@ module EarnestFold
           return refuse("extra_amount", :not_money) || left unless sum.match?(AMOUNT)
 
           left + [{"name" => name, "amount" => R::Money.read(sum.tr(",", ".")).to_s}]
-        end
-
-        def refuse(name, code)
-          problems[name] = R::Problem.new(at: name, code: code, data: {})
-          nil
         end
       end
     end

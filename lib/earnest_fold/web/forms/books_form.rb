@@ -7,6 +7,8 @@ module EarnestFold
     module Forms
       # The house's standard times, what it asks for its work, and when it works.
       class BooksForm
+        include Refusing
+
         R = Reckoning
         K = R::FieldKinds
         PARTS = {"times" => R::MakingUp::StandardTimes::FIELDS, "account" => R::Account::Rules::FIELDS, "diary" => R::Diary::Rules::FIELDS}.freeze
@@ -16,17 +18,15 @@ module EarnestFold
         BAND_NAMES = (0...ROWS).flat_map { |row| R::Account::Rules::BAND.names.map { |name| "account.bands.#{row}.#{name}" } }.freeze
         DAY = 24 * 60
 
-        attr_reader :problems, :rules
+        attr_reader :rules
 
         # @param record [Store::House::Record]
         # @param params [Hash, nil] what was typed; nil before anything was
         def initialize(record, params)
-          @record, @params, @problems = record, params, {}
+          @record, @params = record, params
           @unit = R::Units.fetch(record.unit)
           @rules = params ? read : record.stored
         end
-
-        def valid? = problems.empty?
 
         # @return [String] what stands in a field: as typed, else as it is
         def text(path) = (@params && @params[path].is_a?(String)) ? @params[path] : shown(path)
@@ -93,11 +93,6 @@ module EarnestFold
           kept = rows.reject { |row| row.values.all?(&:empty?) }.map { |row| row.to_h { |path, typed| [path.split(".").last, value_of(path, typed)] } }
           refuse("account.bands.0.drop_to", :missing) if kept.empty?
           rules.merge("account" => rules.fetch("account", {}).merge(BANDS => kept))
-        end
-
-        def refuse(path, code, **data)
-          problems[path] = R::Problem.new(at: path, code: code, data: data)
-          nil
         end
       end
     end

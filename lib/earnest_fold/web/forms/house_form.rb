@@ -5,6 +5,8 @@ module EarnestFold
     module Forms
       # What the house decides once, and what small parts it has on hand.
       class HouseForm
+        include Refusing
+
         R = Reckoning
         LONGEST = 80
         # Small parts that are counted, and those that are measured off.
@@ -13,17 +15,15 @@ module EarnestFold
         COUNT = R::FieldKinds::CountKind.new(least: 0, most: 1_000_000)
         MEASURE = R::FieldKinds::LengthKind.new(least: :zero)
 
-        attr_reader :problems, :values
+        attr_reader :values
 
         # @param record [Store::House::Record]
         # @param params [Hash, nil] what was typed; nil before anything was
         def initialize(record, params)
-          @record, @params, @problems = record, params, {}
+          @record, @params = record, params
           @unit = R::Units.fetch(record.unit)
           @values = params ? read : {}
         end
-
-        def valid? = problems.empty?
 
         # @return [String] what stands in a field: as typed, else as stored
         def text(name)
@@ -82,11 +82,6 @@ module EarnestFold
           problems = R::Problems.new
           kind.read(value, @unit, problems)
           problems.any? ? (refuse(path, problems.to_a.first.code, **problems.to_a.first.data) || made) : made.merge(key => value)
-        end
-
-        def refuse(path, code, **data)
-          @problems[path] = R::Problem.new(at: path, code: code, data: data)
-          nil
         end
       end
     end

@@ -5,12 +5,14 @@ module EarnestFold
     module Forms
       # What a person typed of a piece of cloth.
       class PieceForm
+        include Refusing
+
         R = Reckoning
         FIELDS = R::Cutting::ShelfPiece::FIELDS
         NAMES = %w[delivered measured width repeat pattern_start batch place squared].freeze
         LONGEST_LABEL = 40
 
-        attr_reader :problems, :spec, :label
+        attr_reader :spec, :label
 
         # @param stored [Hash] the spec as it is
         # @param label [String] as it is, or as it could be
@@ -18,12 +20,10 @@ module EarnestFold
         # @param unit [Reckoning::Unit] the one the page was shown in
         # @param takings [Array<Reckoning::Cutting::Taking>] what was taken of it
         def initialize(stored, label, params, unit, takings: [])
-          @stored, @params, @unit, @takings, @problems = stored, params || {}, unit, takings, {}
+          @stored, @params, @unit, @takings = stored, params || {}, unit, takings
           @label = @params["label"].is_a?(String) ? @params["label"].strip : label
           @spec = params ? read : stored
         end
-
-        def valid? = problems.empty?
 
         # @return [String] what stands in the field: as typed, else as stored
         def text(name)
@@ -60,10 +60,6 @@ module EarnestFold
         end
 
         def text_stored(name) = SpecFields.text(@stored[name], kind(name), @unit)
-
-        def refuse(name, code, **data)
-          problems[name] = R::Problem.new(at: name, code: code, data: data)
-        end
       end
     end
   end

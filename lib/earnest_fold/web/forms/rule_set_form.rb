@@ -5,6 +5,8 @@ module EarnestFold
     module Forms
       # One named set of rules, for both tapes: every allowance of making and lining, and each heading's own figures.
       class RuleSetForm
+        include Refusing
+
         R = Reckoning
         LONGEST = 60
         UNITS = {"metric" => R::Units::CM, "inches" => R::Units::IN}.freeze
@@ -17,18 +19,16 @@ module EarnestFold
         }.grep_v(NOT_RULED).freeze
         PATHS = (MAKING + LINING + HEADINGS).freeze
 
-        attr_reader :problems, :spec, :name
+        attr_reader :spec, :name
 
         # @param set [Store::RuleSet]
         # @param params [Hash, nil] what was typed; nil before anything was
         def initialize(set, params)
-          @set, @params, @problems = set, params, {}
+          @set, @params = set, params
           @name = params ? params["name"].to_s.strip : set.name
           @spec = set.spec
           take if params
         end
-
-        def valid? = problems.empty?
 
         # @param tape [String] "metric" or "inches"
         # @return [String] what stands in a field: as typed, else as stored
@@ -39,9 +39,6 @@ module EarnestFold
 
         # Whatever stands wrong, the maker is told where: "metric.making.seam".
         # @param code [Symbol]
-        def refuse(path, code, **data)
-          @problems[path] = R::Problem.new(at: path, code: code, data: data)
-        end
 
         # @param path [String] of a set
         # @return [#read]

@@ -5,20 +5,20 @@ module EarnestFold
     module Forms
       # A stretch of cloth told at the table, from the end that lies there: a flaw that was found, or a cut that went wrong.
       class TableForm
+        include Refusing
+
         R = Reckoning
         LONGEST = 80
-        attr_reader :problems, :from, :to
+        attr_reader :from, :to
 
         # @param params [Hash]
         # @param unit [Reckoning::Unit]
         # @param room [Reckoning::Length] no distance can be longer
         def initialize(params, unit, room)
-          @params, @unit, @problems = params, unit, {}
+          @params, @unit = params, unit
           @from, @to = length("from", R::Length::ZERO), length("to", nil)
           check(room) if @from && @to
         end
-
-        def valid? = problems.empty?
 
         # @return [String]
         def what = @params["what"].to_s.strip[0, LONGEST]
@@ -40,11 +40,6 @@ module EarnestFold
         def check(room)
           refuse("to", :ends_before_it_starts) if to <= from
           refuse("to", :outside_the_piece) if to > room
-        end
-
-        def refuse(name, code)
-          problems[name] = R::Problem.new(at: name, code: code, data: {})
-          nil
         end
       end
     end

@@ -2,32 +2,14 @@
 
 module EarnestFold
   module Web
-    # Somebody's own curtain as stored, with where it hangs; its `reckoning` is the {Reckoning::AlterationOfJob}, nil while something is
-    # wanting.
+    # Somebody's own curtain as stored, with where it hangs.
     AlteredEntry = Reckoning::Value.define(:record, :window, :reckoned, :done, :house, :hung, :invoiced) do
-      def id = record.id
+      include AtWork
 
       def alteration? = true
 
-      # @return [Array<Reckoning::MakingUp::Step>]
-      def steps = reckoned.once(:steps, house) { Reckoning::MakingUp::Order.new(reckoning, house).steps }
-
-      # @return [Boolean] whether every step is done
-      def finished? = reckoning && done.positive? && done >= steps.size
-
-      # @return [Reckoning::AlterationOfJob, nil]
-      def reckoning = reckoned.reckoning
-
-      def problems = reckoned.problems
-
+      # @return [Integer] cuts made: none is planned
       def made = 0
-
-      # @return [String]
-      def title
-        place = [window.name, window.room].reject(&:empty?).first.to_s
-        own = record.spec["name"].to_s
-        own.empty? ? place : "#{place}, #{own}"
-      end
 
       # @return [Array<Reckoning::Check>]
       def checks = reckoning ? reckoning.stops : []

@@ -126,6 +126,14 @@ class DiaryStationTest < WebTest
     assert_equal ["08:30 +0000", "08:30 +0100"], [Date.new(2027, 3, 26), Date.new(2027, 3, 29)].map { |date| sheet.at(date, 0).strftime("%H:%M %z") }
   end
 
+  # A day that ends at midnight ends on the next morning's date; an hour that the clocks leave out is the next one, one that comes twice the first.
+  def test_odd_hours_have_their_times
+    late = EarnestFold::Reckoning::HouseRules::USUAL.with(diary: EarnestFold::Reckoning::Diary::USUAL.with(zone: "Europe/Lisbon", day_begins: 840, day_minutes: 600))
+    assert_equal "2026-03-03 00:00 +0000", D::DiarySheet.new([], [], [], late, Time.utc(2026, 3, 2, 9)).at(Date.new(2026, 3, 2), 600).strftime("%F %H:%M %z")
+    night = D::DiarySheet.new([], [], [], late.with(diary: late.diary.with(day_begins: 0)), Time.utc(2026, 3, 2, 9))
+    assert_equal ["02:30 +0100", "01:30 +0100"], [night.at(Date.new(2027, 3, 28), 90), night.at(Date.new(2026, 10, 25), 90)].map { |time| time.strftime("%H:%M %z") }
+  end
+
   private
 
   def diary = D::DiarySheet.of(workroom, workroom.house.read, Time.now)

@@ -22,9 +22,15 @@ module EarnestFold
       # @param on_hand [Hash{Symbol => Integer, Length}]
       # @return [Array<Hardware>] of the parts that this treatment takes
       def of(reckoning, job, on_hand)
-        here, whole = Sundries.of(reckoning), total(job)
-        PARTS.select { |name| here[name] }.map { |name| Hardware.new(name: name, here: here[name], whole: whole[name], on_hand: on_hand[name]) }
+        counted(Sundries.of(reckoning), total(job), on_hand)
       end
+
+      # @param job [Array<TreatmentReckoning>] every treatment of the job
+      # @param on_hand [Hash{Symbol => Integer, Length}]
+      # @return [Array<Hardware>] of the parts that the job takes
+      def of_job(job, on_hand) = total(job).then { |whole| counted(whole, whole, on_hand) }
+
+      def counted(here, whole, on_hand) = PARTS.select { |name| here[name] }.map { |name| Hardware.new(name: name, here: here[name], whole: whole[name], on_hand: on_hand[name]) }
 
       # @param job [Array<TreatmentReckoning>]
       # @return [Hash{Symbol => Integer, Length}] the sundries of all

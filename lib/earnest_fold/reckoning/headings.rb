@@ -100,6 +100,9 @@ module EarnestFold
       # @return [Boolean] whether it is drawn into pleats, flat between them, rather than into waves
       def pleated? = false
 
+      # @return [Boolean] whether its folds are dressed by hand when it hangs, and have to set
+      def dressed? = pleated?
+
       # @param task [HeadingTask]
       # @param figures [Hash]
       # @return [Integer] folds the curtain makes when it hangs, at least one

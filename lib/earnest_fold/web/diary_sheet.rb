@@ -25,7 +25,7 @@ module EarnestFold
         @sheets, @house, @rules = sheets, house, house.diary
         @done = done.map { |one| [one.treatment_id, one.step, one.curtain] }.to_set
         @moves = moves.to_h { |move| [[move.treatment_id, move.block], move] }
-        @now = TZInfo::Timezone.get(rules.zone).to_local(now)
+        @now = zone.to_local(now)
         @about, @short = {}, {}
         @jobs = sheets.map { |sheet| job(sheet) }.reject { |job| job.tasks.empty? }
       end
@@ -80,13 +80,6 @@ module EarnestFold
       # @return [Time] where it begins, in the workroom's zone
       def time(minute) = at(plan.calendar.date(minute), plan.calendar.of_day(minute))
 
-      # @param minute [Integer] of work
-      # @return [Time] where something ends then
-      def end_time(minute)
-        date = plan.calendar.end_date(minute)
-        at(date, minute - plan.calendar.minute(date))
-      end
-
       # @param placed [Reckoning::Diary::Placed]
       # @return [Array<Array(Date, Integer, Integer)>] the days it lies on, with minutes of the working day
       def days(placed)
@@ -99,17 +92,20 @@ module EarnestFold
 
       # @param date [Date]
       # @param minute [Integer] of its working day
-      # @return [Time]
+      # @return [Time] by the clock on the wall; of an hour that comes twice the first, of one that is left out the next
       def at(date, minute)
-        TZInfo::Timezone.get(rules.zone).local_time(date.year, date.month, date.day, *(rules.day_begins + minute).divmod(60))
-      rescue TZInfo::PeriodNotFound, TZInfo::AmbiguousTime
-        TZInfo::Timezone.get(rules.zone).utc_to_local(Time.utc(date.year, date.month, date.day, *(rules.day_begins + minute).divmod(60)))
+        wall = Time.utc(date.year, date.month, date.day) + (rules.day_begins + minute) * 60
+        zone.local_to_utc(wall) { |periods| periods.first }.then { |utc| zone.to_local(utc) }
+      rescue TZInfo::PeriodNotFound
+        zone.to_local(zone.local_to_utc(wall + 3600))
       end
 
       # @return [Date, nil] a date that a job has
       def self.date(job, name) = (text = job.dates[name]) && Date.iso8601(text)
 
       private
+
+      def zone = @zone ||= TZInfo::Timezone.get(rules.zone)
 
       # How much of today is over, in whole quarters of an hour.
       def minutes_over
@@ -151,19 +147,17 @@ module EarnestFold
 
         first = works.first
         key = "#{first.id}~#{HANGING}"
-        @short[sheet.job.id] = to_hang.flat_map { |entry| sheet.hardware(entry).select(&:short) }.uniq(&:name)
+        @short[sheet.job.id] = sheet.hardware_short
         return [] if held?(sheet.job)
 
         parts = DiarySheet.date(sheet.job, "parts")
         @about[key] = About.new(sheet: sheet, entry: first, steps: [], awaited: parts)
         windows = to_hang.map { |entry| entry.window.id }.uniq.size
-        [task(key, HANGING, :away, (@house.times.hang * windows).ceil, needs: tasks.map(&:key), days_after: sets?(works) ? rules.setting_days : 0,
+        [task(key, HANGING, :away, (@house.times.hang * windows).ceil, needs: tasks.map(&:key), days_after: (to_hang.any? { |entry| entry.reckoning.treatment.heading.dressed? }) ? rules.setting_days : 0,
           not_before: parts, waits_for: :parts)]
       end
 
       def hung?(entry) = @done.include?([entry.id, Store::Bench::HUNG, ""])
-
-      def sets?(works) = works.any? { |entry| !entry.alteration? && (entry.reckoning.treatment.heading.pleated? || entry.reckoning.treatment.heading.is_a?(Reckoning::Wave)) }
 
       # Where somebody moved it, it isn't before that; nor before what it waits for.
       def task(key, code, bench, minutes, needs:, not_before:, waits_for:, days_after: 0)

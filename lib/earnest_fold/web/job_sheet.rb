@@ -123,6 +123,9 @@ module EarnestFold
       # @return [Array<Reckoning::Hardware>] what a treatment takes, held against what is on hand
       def hardware(entry) = entry.reckoning ? Reckoning::HardwareCount.of(entry.reckoning, entries.filter_map(&:reckoning), on_hand) : []
 
+      # @return [Array<Reckoning::Hardware>] what the whole job is short of
+      def hardware_short = Reckoning::HardwareCount.of_job(entries.filter_map(&:reckoning), on_hand).select(&:short)
+
       # @param cloth [Reckoning::Cloth, nil]
       # @return [String] its own colour
       def colour(cloth) = @records[cloth&.id]&.colour || "#efe8d8"

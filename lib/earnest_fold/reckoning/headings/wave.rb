@@ -29,6 +29,8 @@ module EarnestFold
 
       def taped? = true
 
+      def dressed? = true
+
       def figures(task, _support)
         count = gliders(task.span)
         {gliders: count, hooks: count + 2, tape_length: task.flat + tape_turn_in * 2, first: hook_pitch / 2, covers: glider_spacing * count}

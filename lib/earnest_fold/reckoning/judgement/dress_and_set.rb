@@ -12,7 +12,7 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {} if seen.reckoning && (seen.heading.pleated? || seen.heading.is_a?(Wave))
+          {} if seen.reckoning && seen.heading.dressed?
         end
       end
 

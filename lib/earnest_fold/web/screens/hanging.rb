@@ -88,7 +88,7 @@ module EarnestFold
           Words.say(carriers ? "hanging.hang_on" : "hanging.hang", title: layer.title, hand: Words.hand(curtain.hand).downcase, count: carriers)
         end
 
-        def dressing = (reckoning.treatment.heading.pleated? || reckoning.treatment.heading.is_a?(R::Wave)) ? [Words.say("hanging.dress", days: house.diary.setting_days)] : []
+        def dressing = reckoning.treatment.heading.dressed? ? [Words.say("hanging.dress", days: house.diary.setting_days)] : []
 
         # Where the support's height was measured: how high it is, and where the foot comes to hang.
         def above_floor

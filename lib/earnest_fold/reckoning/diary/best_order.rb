@@ -11,10 +11,11 @@ module EarnestFold
         FAR = Date.new(9999, 1, 1)
 
         # @param jobs [Array<JobOfDiary>]
+        # @param day_minutes [Integer] of a working day
         # @yieldparam order [Array<Array(Task, JobOfDiary)>]
         # @yieldreturn [Array(Object, Comparable)] a laying, and its cost
-        def initialize(jobs, &lay)
-          @jobs, @lay = jobs, lay
+        def initialize(jobs, day_minutes, &lay)
+          @jobs, @day_minutes, @lay = jobs, day_minutes, lay
         end
 
         # @return [Object] the best laying; the first of equals
@@ -28,7 +29,7 @@ module EarnestFold
         # By the promised day; by the least time left; the longest job first; job by job or all side by side.
         def likely
           by_promise = @jobs.sort_by.with_index { |job, index| [job.promised || FAR, index] }
-          by_slack = @jobs.sort_by.with_index { |job, index| [(job.promised || FAR).jd * 450 - minutes(job), index] }
+          by_slack = @jobs.sort_by.with_index { |job, index| [(job.promised || FAR).jd * @day_minutes - minutes(job), index] }
           longest = @jobs.sort_by.with_index { |job, index| [-minutes(job), index] }
           [by_promise, by_slack, longest].uniq.map { |order| order.flat_map { |job| pairs(job) } } + [side_by_side(by_promise)]
         end
@@ -47,9 +48,8 @@ module EarnestFold
         def every(laid = [], left = @jobs.flat_map { |job| pairs(job) })
           return [laid] if left.empty?
 
-          done = laid.map { |task, _| task.key }
-          there = left.map { |task, _| task.key }
-          left.select { |task, _| (task.needs & there).empty? || (task.needs - done).empty? }.flat_map { |pair| every(laid + [pair], left - [pair]) }
+          waiting = left.map { |task, _| task.key }
+          left.select { |task, _| (task.needs & waiting).empty? }.flat_map { |pair| every(laid + [pair], left - [pair]) }
         end
       end
     end

@@ -22,7 +22,7 @@ module EarnestFold
           @jobs, @rules = jobs.map { |job| job.with(tasks: in_order(job)) }, rules
           @calendar = Calendar.new(begins, rules)
           @now = now
-          laying = BestOrder.new(@jobs) { |order| lay(order) }.laying
+          laying = BestOrder.new(@jobs, calendar.length) { |order| lay(order) }.laying
           @placed = (laying ? laying.placed.values : []).sort_by { |one| [one.from, BENCHES.index(one.task.bench), one.task.key.to_s] }.freeze
           @by_job = @placed.group_by(&:job)
         end

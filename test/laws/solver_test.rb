@@ -61,7 +61,7 @@ class SolverTest < EarnestFoldTest
     model = WholeNumbers.new
     wanted = task.kinds.each_index.to_h { |kind| [kind, model.row(task.counts(task.treatments.keys)[kind], task.counts(task.treatments.keys)[kind])] }
     task.batches.flatten.each do |piece|
-      places = C::Places.new(task.fill(piece), task.kinds)
+      places = C::Patterned::Places.new(task.fill(piece), task.kinds)
       rows = Array.new(places.size + 1) { model.row(0, 0) }
       model.column(0, 1, {rows.first => -1})
       places.size.times do |place|

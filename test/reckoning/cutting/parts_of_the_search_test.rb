@@ -6,6 +6,7 @@ require "test_helper"
 class PartsOfTheSearchTest < EarnestFoldTest
   R = EarnestFold::Reckoning
   C = R::Cutting
+  P = C::Patterned
   Kind = C::PieceFill::Kind
 
   def test_multisets_are_packed_and_told_again
@@ -60,35 +61,31 @@ class PartsOfTheSearchTest < EarnestFoldTest
     end
   end
 
-  # Whatever the prices, the bound they give lies under every plan: here under the best of all orders.
-  def test_no_prices_lie
-    random = Random.new(10)
-    40.times do
-      kinds = Array.new(2) { Kind.new(random.rand(64), 60 + random.rand(90)) }
-      counts = kinds.map { 1 + random.rand(2) }
-      pieces = Array.new(2) { {length: 300 + random.rand(400), flaws: []} }.map { |piece| places_of(kinds, **piece) }
-      best = least(pieces, kinds, counts) or next
-      assert_operator C::Prices.new(pieces, counts, kinds.map(&:length)).bound, :<=, best
-      assert_operator C::Prices.new(pieces, counts, kinds.map { random.rand(400) }, steps: 1).bound, :<=, best
-    end
+  # All cuts end on one line of the pattern: what a plan can use goes in steps, and a bound is raised to the next.
+  def test_a_bound_is_raised_to_what_can_be_attained
+    attainable = P::Attainable.new(64, 32, [7, 10])
+    open, used, alone = P::Window.new(-1, 900), P::Window.new(0, 900), P::Window.new(-1, -1)
+    assert_equal 7 * 64 + 1, attainable.least(3 * 64, [0, 0], [used, alone])
+    assert_equal 39 * 64 + 1, attainable.least(7 * 64 + 2, [0, 0], [used, alone])
+    assert_equal 17 * 64 + 2, attainable.least(7 * 64 + 5, [0, 0], [used, used])
+    assert_equal 10 * 64 + 1, attainable.least(7 * 64 + 5, [0, 0], [open, open])
+    assert_equal 5 * 64 + 1, P::Attainable.new(64, 1, Array.new(12, 0)).least(4 * 64 + 30, Array.new(12, 0), [used] + [open] * 11), "too many to choose from"
   end
 
-  # All cuts end on one line of the pattern: what a plan can use goes in steps, and the bound is raised to the next.
-  def test_what_can_be_attained_lies_between_the_bound_and_the_best
-    random = Random.new(14)
-    raised = 0
+  # At any prices the filling that gains most does, beside every order of the cuts; and a window is kept to.
+  def test_the_best_filling_gains_most
+    random = Random.new(10)
     40.times do
-      kinds = Array.new(2) { 60 + random.rand(90) }.map { |length| Kind.new((50 - length) % 64, length) }
-      counts = kinds.map { 1 + random.rand(2) }
-      pieces = Array.new(2) { places_of(kinds, length: 300 + random.rand(400), flaws: []) }
-      best = least(pieces, kinds, counts) or next
-      priced = C::Prices.new(pieces, counts, kinds.map(&:length))
-      attained = C::Attainable.new(pieces, kinds, 64, [7, 7]).least(priced, priced.prices.zip(counts).sum { |price, count| price * count })
-      assert_operator priced.bound, :<=, attained
-      assert_operator attained, :<=, best
-      raised += 1 if attained > priced.bound
+      kinds = Array.new(2) { Kind.new(random.rand(64), 100 + random.rand(90)) }
+      places = places_of(kinds, length: 300 + random.rand(300), flaws: [])
+      piece = P::PieceFillings.new(0, nil, places, [0, 1], 64)
+      prices = Array.new(2) { random.rand(9000) }
+      window = P::Window.new(-1, 100 + random.rand(500))
+      gains = (1..6).flat_map { |size| [0, 1].repeated_permutation(size).filter_map { |order| gain(places, order, prices, window) } }
+      gain, filling = piece.best(prices, window)
+      gains.empty? ? assert_nil(gain) : assert_equal(gains.min, gain)
+      assert_equal gain, filling.gain(prices) if filling
     end
-    assert_operator raised, :>, 5
   end
 
   def test_the_rule_of_thumb_lays_the_longest_first
@@ -103,15 +100,13 @@ class PartsOfTheSearchTest < EarnestFoldTest
   private
 
   def places_of(kinds, length:, flaws:)
-    C::Places.new(C::PieceFill.new(length: length, flaws: flaws, pattern_start: 7, repeat: 64, square_off: 20, kinds: kinds), kinds)
+    P::Places.new(C::PieceFill.new(length: length, flaws: flaws, pattern_start: 7, repeat: 64, square_off: 20, kinds: kinds), kinds)
   end
 
-  # Every order on every sharing out over the pieces.
-  def least(pieces, kinds, counts)
-    order = counts.each_with_index.flat_map { |count, kind| [kind] * count }
-    order.permutation.to_a.uniq.flat_map { |one|
-      (0..one.size).filter_map { |cut| [along(pieces[0], one.first(cut)), along(pieces[1], one.drop(cut))].then { |ends| ends.include?(nil) ? nil : ends.sum } }
-    }.min
+  # What it costs less what it yields; nil where it doesn't fit, or ends outside the window.
+  def gain(places, order, prices, window)
+    ended = along(places, order) or return
+    ended * 64 + 1 - order.sum { |kind| prices[kind] } if ended.between?(window.least, window.most)
   end
 
   def along(places, order)

@@ -3,7 +3,7 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # Plans for many cuts, with what no plan can go under. Treatments are shared out among batches in a few ways (all from one
+      # Plans for many cuts of plain cloth, with what no plan can go under. Treatments are shared out among batches in a few ways (all from one
       # batch where it is enough; else as the rule of thumb shares them), and each batch is searched by itself.
       class LargePlan
         ROUNDS = 6
@@ -15,17 +15,19 @@ module EarnestFold
         # @return [Integer] no plan of all treatments uses less
         attr_reader :bound
 
-        # @param task [PlanTask]
+        # @param task [PlanTask] of plain cloth
         # @param thumb [LongestFirst]
         def initialize(task, thumb)
           @task = task
           @counts = task.counts(task.treatments.keys)
           @whole = search(task.batches.flatten, @counts)
           @bound = @whole.bound
-          best = shares(thumb).filter_map { |ids| planned(ids) }.min_by(&:used)
-          @pieces = (task.plain? ? bettered(best) : best)&.pieces
-          @bound = @whole.bound
+          best = bettered(shares(thumb).filter_map { |ids| planned(ids) }.min_by(&:used))
+          @pieces, @used = best&.pieces, best&.used
         end
+
+        # @return [Boolean] whether no plan is better
+        def proved? = !@pieces.nil? && @used <= @bound
 
         private
 
@@ -75,11 +77,7 @@ module EarnestFold
           [found.used, @task.laid(batch, found.placed, ids)]
         end
 
-        def search(pieces, counts) = @task.plain? ? plain(pieces, counts) : PricedSearch.new(@task, pieces, counts)
-
-        def plain(pieces, counts)
-          LargeSearch.new(@task.stretches(pieces), @task.kinds, counts)
-        end
+        def search(pieces, counts) = LargeSearch.new(@task.stretches(pieces), @task.kinds, counts)
       end
     end
   end

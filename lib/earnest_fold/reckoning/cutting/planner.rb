@@ -24,12 +24,16 @@ module EarnestFold
           return made(every.pieces, nil) if every.few_enough?
 
           thumb = LongestFirst.new(@task)
-          large = @task.mixed? ? nil : LargePlan.new(@task, thumb)
+          large = @task.mixed? ? nil : large_plan(thumb)
+          return made(large.pieces, nil) if large&.proved?
+
           bound = large ? large.bound : 0
           [*large&.pieces&.then { |pieces| made(pieces, bound) }, made(thumb.pieces, bound)].min_by { |plan| [plan.uncut_count, plan.length_used] }
         end
 
         private
+
+        def large_plan(thumb) = @task.plain? ? LargePlan.new(@task, thumb) : Patterned::Search.new(@task)
 
         # @param bound [Integer, nil] no plan that cuts everything uses less; nil: none does at all
         def made(pieces, bound)

@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+require_relative "patterned/places"
+require_relative "patterned/simplex"
+require_relative "patterned/attainable"
+require_relative "patterned/effort"
+require_relative "patterned/filling"
+require_relative "patterned/wanted"
+require_relative "patterned/sharing"
+require_relative "patterned/piece_fillings"
+require_relative "patterned/beam"
+require_relative "patterned/stock"
+require_relative "patterned/relaxation"
+require_relative "patterned/completion"
+require_relative "patterned/node"
+require_relative "patterned/search"

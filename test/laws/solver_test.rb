@@ -1,20 +1,30 @@
 # frozen_string_literal: true
 
 require "test_helper"
-require "laws/stretches_model"
+require "laws/places_model"
 
 # Middling cases held against an exact solver: what the planner proves, the solver finds too.
 class SolverTest < EarnestFoldTest
   R = EarnestFold::Reckoning
   C = R::Cutting
-  ENDLESS = 1e30
 
   def test_patterned_cloth
-    held_against_the_solver(12, 31) { |task| along_places(task) }
+    held_against_the_solver(12, 31) { |task| PlacesModel.new(task).least }
   end
 
   def test_plain_cloth
     held_against_the_solver(12, 32, repeat: 0) { |task| StretchesModel.new(task).least }
+  end
+
+  # The search for many cuts by itself.
+  def test_the_search_for_many_cuts_of_patterned_cloth
+    random = Random.new(34)
+    4.times do |round|
+      task = C::PlanTask.new(*example(random, 320, kinds: 5, more: 2))
+      search = C::Patterned::Search.new(task)
+      assert_predicate search, :proved?, "round #{round}"
+      assert_equal PlacesModel.new(task).least, task.whole(search.pieces.sum(R::Length::ZERO, &:used)), "round #{round}"
+    end
   end
 
   private
@@ -38,9 +48,9 @@ class SolverTest < EarnestFoldTest
     assert_operator proved, :>, times / 2
   end
 
-  def example(random, repeat)
-    kinds = Array.new(4) { [repeat.zero? ? nil : random.rand(repeat), 700 + random.rand(900)] }
-    cuts = Array.new(10 + random.rand(5)) { |index| kinds[index % 4].then { |start, length| cut("t#{index % 4}", start, length, index) } }
+  def example(random, repeat, kinds: 4, more: 0)
+    kinds = Array.new(kinds) { [repeat.zero? ? nil : random.rand(repeat), 700 + random.rand(900)] }
+    cuts = Array.new(10 + more + random.rand(5)) { |index| kinds[index % kinds.size].then { |start, length| cut("t#{index % kinds.size}", start, length, index) } }
     pieces = Array.new(3) { |index| piece(random, index, cuts.sum { |one| one.length.mm.to_i } / 2) }
     problems = R::Problems.new
     raw = {"id" => "c", "use" => "face", "width" => 1400, "vertical_repeat" => repeat, "square_off" => 20, "pieces" => pieces}
@@ -54,23 +64,5 @@ class SolverTest < EarnestFoldTest
 
   def cut(treatment, start, length, number)
     C::Cut.new(treatment: treatment, curtain: "left", number: number, phase: nil, start: start && R::Length.mm(start), length: R::Length.mm(length))
-  end
-
-  # A path along the places of each piece: wait, or cut and go on from the end; each kind as often as it is wanted.
-  def along_places(task)
-    model = WholeNumbers.new
-    wanted = task.kinds.each_index.to_h { |kind| [kind, model.row(task.counts(task.treatments.keys)[kind], task.counts(task.treatments.keys)[kind])] }
-    task.batches.flatten.each do |piece|
-      places = C::Patterned::Places.new(task.fill(piece), task.kinds)
-      rows = Array.new(places.size + 1) { model.row(0, 0) }
-      model.column(0, 1, {rows.first => -1})
-      places.size.times do |place|
-        kind, on = wanted[places.kinds[place]], places.following[place]
-        model.column(0, 1, {rows[place] => 1, rows[place + 1] => -1})
-        model.column(0, 1, {rows[place] => 1, rows[on] => -1, kind => 1}) if on < places.size
-        model.column(places.ends[place], 1, {rows[place] => 1, kind => 1})
-      end
-    end
-    model.least
   end
 end

@@ -10,8 +10,6 @@ module EarnestFold
           NEVER = 1 << 61
           # So many multisets are few.
           FEW = 8_000
-          # How many beginnings are looked at for each filling that is wanted.
-          VISITED = 100
 
           # @return [Integer] which piece it is
           attr_reader :index
@@ -54,7 +52,7 @@ module EarnestFold
             from_here, = worth(mixture.prices, window)
             return [[], true] unless from_here.first < NEVER
 
-            nearly = Nearly.new(self, mixture, window, from_here, from_here.first + slack, most)
+            nearly = NearlyBest.new(self, mixture, window, from_here, from_here.first + slack, most)
             [nearly.found(left).map { |places| filling(places) }, !nearly.over?]
           end
 
@@ -126,54 +124,6 @@ module EarnestFold
               return places if from_here[following] >= cost(place, window)
 
               place = following
-            end
-          end
-
-          # Looks for fillings cut by cut, kinds that the mixture of fillings takes most of first.
-          class Nearly
-            def initialize(piece, mixture, window, from_here, limit, most)
-              @piece, @window, @from_here, @limit, @most = piece, window, from_here, limit, most
-              @prices, @places = mixture.prices, piece.places
-              @order = mixture.rows_taken(piece)
-              @seen, @found, @cuts, @visits = {}, [], [], 0
-            end
-
-            # @return [Array<Array<Integer>>] the places of each filling
-            def found(left)
-              @left = left.dup
-              go(0, 0)
-              @found.sort_by(&:first).map(&:last)
-            end
-
-            # @return [Boolean] whether it stopped before all was looked at
-            def over? = @found.size >= @most || @visits > @most * VISITED
-
-            private
-
-            def go(place, value)
-              return if over?
-
-              @visits += 1
-              @order.each do |kind, row|
-                next if @left[row].zero?
-
-                following = @places.of_kind(kind, place)
-                take(following, row, value - @prices[row]) if following
-              end
-            end
-
-            def take(place, row, value)
-              @left[row] -= 1
-              @cuts << place
-              unless over? || @seen[key = [place, @left.values_at(*@piece.rows)]]
-                @seen[key] = true
-                on = @places.following[place]
-                go(on, value) if value + @from_here[on] <= @limit
-                ended = value + @piece.cost(place, @window)
-                @found << [ended, @cuts.dup] if ended <= @limit
-              end
-              @cuts.pop
-              @left[row] += 1
             end
           end
         end

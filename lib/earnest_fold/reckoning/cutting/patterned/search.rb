@@ -98,7 +98,7 @@ module EarnestFold
           def complete?(node)
             wanted, point = node.wanted, node.point
             @seen.fetch([point, wanted.needed, node.tried]) do |key|
-              @seen[key] = plan?(node, wanted, point.map { |spent| Window.new(spent, spent) }, @stock.attainable.further(node.bound))
+              @seen[key] = plan?(node, wanted, point.map { |spent| Window.new(spent, spent) }, @stock.cost(point) + wanted.cost)
             end
           end
 
@@ -115,7 +115,7 @@ module EarnestFold
           end
 
           def take(fillings, wanted)
-            cost = fillings.sum(&:cost) + wanted.choices.sum { |all| all.first.cost }
+            cost = fillings.sum(&:cost) + wanted.cost
             return if cost >= @cost
 
             @cost = cost

@@ -40,6 +40,10 @@ module EarnestFold
             laid.flatten(1).reject { |places, _| places.empty? }.map { |places, piece| piece.filling(places) } unless laid.include?(nil)
           end
 
+          # @param point [Array<Integer>] how far each piece is used, or {LEFT_ALONE}
+          # @return [Integer]
+          def cost(point) = point.reject(&:negative?).sum { |spent| spent * @unit + 1 }
+
           # @return [Integer] more than all its cloth
           def dearest = @dearest ||= (@task.batches.flatten.sum { |piece| @task.whole(piece.length) } / @attainable.step + 1) * @attainable.step * @unit
 

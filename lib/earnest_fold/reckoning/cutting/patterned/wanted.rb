@@ -43,6 +43,9 @@ module EarnestFold
             @choices.flat_map { |all| all.first.needs }.each_with_object(@counts.dup) { |(row, count), sums| sums[row] += count }
           end
 
+          # @return [Integer] what the choices cost by themselves, where everything is settled
+          def cost = @choices.sum { |all| all.first.cost }
+
           # @param prices [Array<Integer>] by row
           # @return [Integer] what all of it is worth at these prices at least, whatever is chosen
           def value(prices) = @counts.each_with_index.sum { |count, row| count * prices[row] } + @choices.sum { |all| all.map { |choice| choice.value(prices) }.min }

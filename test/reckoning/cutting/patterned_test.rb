@@ -11,7 +11,7 @@ class PatternedTest < EarnestFoldTest
 
   def test_few_cuts_are_planned_as_well_as_the_best_of_all
     short = 0
-    each_patterned(51, 200) do |cloth, cuts, seed|
+    each_patterned(51, 300) do |cloth, cuts, seed|
       search = Search.new(C::PlanTask.new(cloth, cuts))
       assert_predicate search, :proved?, "seed #{seed}"
       assert_equal best(cloth, cuts), told(search, cuts), "seed #{seed}"

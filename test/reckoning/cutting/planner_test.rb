@@ -9,7 +9,7 @@ class PlannerTest < EarnestFoldTest
 
   def test_small_plans_are_valid_and_the_best_of_all
     random = Random.new(21)
-    300.times do |seed|
+    600.times do |seed|
       cloth, cuts = example(random)
       plan = C::Planner.new(cloth, cuts).plan
       assert_predicate plan, :proved

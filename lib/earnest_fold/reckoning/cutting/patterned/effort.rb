@@ -6,6 +6,9 @@ module EarnestFold
       module Patterned
         # How much work a search may do. Counted, not timed: the same cuts always lead to the same plan.
         class Effort
+          # @return [Integer]
+          attr_reader :spent
+
           # @param most [Integer] small steps
           def initialize(most)
             @most, @spent, @told = most, 0, 0

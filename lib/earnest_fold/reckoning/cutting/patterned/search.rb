@@ -18,8 +18,8 @@ module EarnestFold
           # fillings are tried each time.
           HALVES = [0, 1, 2, 8].freeze
           NEARLY = 15
-          # How often a plan is sought that only comes soon.
-          ROUGHLY = 2
+          # How often a plan is sought that only comes soon, and how much work there may be in bettering it.
+          ROUGHLY, BETTERING = 2, 2_000_000
 
           # @return [Array<PiecePlan>, nil] the best plan found; nil where none was
           attr_reader :pieces
@@ -63,7 +63,9 @@ module EarnestFold
               return @pieces || roughly(root) if @effort.over?
 
               settle(node)
-              nearly([node, root]) if @effort.after?(PROVING)
+              if @effort.after?(PROVING)
+                @pieces ? nearly([node, root]) : roughly(root)
+              end
             end
           end
 
@@ -118,7 +120,7 @@ module EarnestFold
             cost = fillings.sum(&:cost) + wanted.cost
             return if cost >= @cost
 
-            @cost = cost
+            @cost, @taken = cost, [fillings, wanted]
             placed = @stock.pieces.map { |piece| fillings.find { |filling| filling.piece == piece.index }&.then { |filling| piece.placed(filling) } || [] }
             @pieces = @task.batches.zip(@sharing.by_batch(wanted)).flat_map { |batch, ids| @task.laid(batch, placed.shift(batch.size), ids) }
           end
@@ -138,6 +140,29 @@ module EarnestFold
               fillings = @stock.roughly(wanted, node.mixture.prices)
               take(fillings, wanted) if fillings
             end
+            bettered(node) if @pieces && node.mixture.fillings
+          end
+
+          # Two pieces at a time are cut afresh for what was cut from them, until that leads no further.
+          def bettered(node)
+            pairs = @stock.pieces.each_index.to_a.combination(2).select { |one, two| @stock.pieces[one].rows == @stock.pieces[two].rows }
+            still, index, end_at = 0, 0, @effort.spent + BETTERING
+            until still >= pairs.size || @cost <= @bound || @effort.over? || @effort.spent > end_at
+              still = afresh?(node, pairs[index % pairs.size]) ? 0 : still + 1
+              index += 1
+            end
+          end
+
+          # @return [Boolean] whether these two pieces could be cut at less cost
+          def afresh?(node, pair)
+            fillings, wanted = @taken
+            kept = fillings.reject { |filling| pair.include?(filling.piece) }
+            windows = @stock.windows.each_with_index.map { |window, piece| pair.include?(piece) ? window : kept.find { |filling| filling.piece == piece } || Window.new(LEFT_ALONE, LEFT_ALONE) }
+            mixture = node.mixture.narrow(wanted, windows).seek(@cost)
+            left = kept.flat_map(&:yields).each_with_object(wanted.needed) { |(row, count), all| all[row] -= count }
+            found = mixture.fillings && Completion.new(@stock, NEARLY, @cost - 1).plan(mixture, left)
+            take(found.windows.grep(Filling), wanted) if found
+            !found.nil?
           end
 
           # Treatment by treatment to where the mixture cuts it, then piece by piece to where it ends.

@@ -59,12 +59,11 @@ module EarnestFold
           def laid(pieces, counts, prices)
             return [] if counts.all?(&:zero?)
 
-            sets = Multisets.new(counts)
-            NUDGES.each do |by, round|
-              nudged = prices.each_with_index.map { |price, kind| price + price * by * ((kind * 7 + by) % round - round / 2) / NUDGED }
-              found = Beam.new(pieces.map(&:places), sets, nudged).follow(sets.pack(counts)) and return found.zip(pieces)
-            end
-            nil
+            sets, places = Multisets.new(counts), pieces.map(&:places)
+            found = NUDGES.filter_map { |by, round|
+              Beam.new(places, sets, prices.each_with_index.map { |price, kind| price + price * by * ((kind * 7 + by) % round - round / 2) / NUDGED }).follow(sets.pack(counts))
+            }
+            found.min_by { |laid| laid.zip(places).sum { |cuts, own| cuts.empty? ? 0 : own.spent[cuts.last] } }&.zip(pieces)
           end
 
           def fillings(piece, batch, index)

@@ -4,24 +4,10 @@ require_relative "stretches_model"
 
 # Patterned cloth of one shade: a path along the places of each piece: wait, or cut and go on from the end; each kind as often as it
 # is wanted.
-class PlacesModel
-  C = EarnestFold::Reckoning::Cutting
-
-  # @param task [Cutting::PlanTask]
-  def initialize(task)
-    @task = task
-    @counts = task.counts(task.treatments.keys)
-  end
-
-  # @return [Integer, nil] what has to be used at least; nil where the time was over first
-  def least(time_limit: nil)
-    @model = WholeNumbers.new
-    @wanted = @counts.map { |count| @model.row(count, count) }
-    @task.batches.flatten.each { |piece| piece(C::Patterned::Places.new(@task.fill(piece), @task.kinds)) }
-    @model.least(time_limit: time_limit)
-  end
-
+class PlacesModel < PiecesModel
   private
+
+  def each_piece = @task.batches.flatten.each { |piece| yield C::Patterned::Places.new(@task.fill(piece), @task.kinds) }
 
   def piece(places)
     rows = Array.new(places.size + 1) { @model.row(0, 0) }

@@ -21,7 +21,7 @@ class SolverTest < EarnestFoldTest
     random = Random.new(34)
     4.times do |round|
       task = C::PlanTask.new(*example(random, 320, kinds: 5, more: 2))
-      search = C::Patterned::Search.new(task)
+      search = C::Patterned::Search.new(task, C::LongestFirst.new(task))
       assert_predicate search, :proved?, "round #{round}"
       assert_equal PlacesModel.new(task).least, task.whole(search.pieces.sum(R::Length::ZERO, &:used)), "round #{round}"
     end

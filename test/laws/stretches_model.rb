@@ -30,9 +30,8 @@ class WholeNumbers
   end
 end
 
-# Plain cloth: how many of each kind lie on each stretch; a piece is paid for up to its last stretch, and on that for what lies
-# there.
-class StretchesModel
+# What all cuts of a task take at least, piece by piece: each kind as often as it is wanted.
+class PiecesModel
   C = EarnestFold::Reckoning::Cutting
 
   # @param task [Cutting::PlanTask]
@@ -45,15 +44,17 @@ class StretchesModel
   def least(time_limit: nil)
     @model = WholeNumbers.new
     @wanted = @counts.map { |count| @model.row(count, count) }
-    cut.by_piece.each { |stretches| piece(stretches) }
+    each_piece { |one| piece(one) }
     @model.least(time_limit: time_limit)
   end
+end
 
+# Plain cloth: how many of each kind lie on each stretch; a piece is paid for up to its last stretch, and on that for what lies
+# there.
+class StretchesModel < PiecesModel
   private
 
-  def cut
-    @task.stretches(@task.batches.flatten)
-  end
+  def each_piece(&) = @task.stretches(@task.batches.flatten).by_piece.each(&)
 
   def piece(stretches)
     last_once = @model.row(0, 1)

@@ -7,12 +7,10 @@ require "reckoning/cutting/best_of_all"
 class PatternedTest < EarnestFoldTest
   include BestOfAll
 
-  Search = C::Patterned::Search
-
   def test_few_cuts_are_planned_as_well_as_the_best_of_all
     short = 0
     each_patterned(51, 300) do |cloth, cuts, seed|
-      search = Search.new(C::PlanTask.new(cloth, cuts))
+      search = searched(C::PlanTask.new(cloth, cuts))
       assert_predicate search, :proved?, "seed #{seed}"
       assert_equal best(cloth, cuts), told(search, cuts), "seed #{seed}"
       assert_valid(plan_of(search, cuts), cloth, cuts, seed)
@@ -25,7 +23,7 @@ class PatternedTest < EarnestFoldTest
     each_patterned(52, 120) do |cloth, cuts, seed|
       wishes = C::Wishes.of(preferred: [cloth.pieces.last.id], batches: {"t0" => cloth.pieces.first.batch})
       task = C::PlanTask.new(cloth, cuts, wishes)
-      search = Search.new(task)
+      search = searched(task)
       assert_predicate search, :proved?, "seed #{seed}"
       uncut, used, = told(search, cuts)
       assert_equal best(cloth, cuts, wishes).first(2), [uncut, used && task.cost(search.pieces).mm], "seed #{seed}"
@@ -36,7 +34,7 @@ class PatternedTest < EarnestFoldTest
   def test_where_the_work_is_over_nothing_untrue_is_said
     unproved = 0
     each_patterned(53, 120) do |cloth, cuts, seed|
-      search = Search.new(C::PlanTask.new(cloth, cuts), work: 10 + seed * 20)
+      search = searched(C::PlanTask.new(cloth, cuts), work: 10 + seed * 20)
       exact = best(cloth, cuts)
       assert_equal exact, told(search, cuts), "seed #{seed}" if search.proved?
       next if search.proved?
@@ -78,7 +76,7 @@ class PatternedTest < EarnestFoldTest
   def test_two_batches_in_a_large_job
     cloth, cuts = large(:hem, 2)
     cloth = cloth.with(pieces: cloth.pieces.each_with_index.map { |piece, index| piece.with(batch: "lot #{index % 2}") })
-    search = Search.new(C::PlanTask.new(cloth, cuts), work: 2_500_000)
+    search = searched(C::PlanTask.new(cloth, cuts), work: 2_500_000)
     plan = plan_of(search, cuts)
     assert_empty plan.uncut
     assert_valid(plan, cloth, cuts, "two lots")
@@ -88,10 +86,12 @@ class PatternedTest < EarnestFoldTest
 
   def test_the_same_cuts_always_lead_to_the_same_plan
     task = C::PlanTask.new(*large(:line, 3))
-    assert_equal(*Array.new(2) { Search.new(task, work: 300_000).then { |search| [search.pieces, search.bound] } })
+    assert_equal(*Array.new(2) { searched(task, work: 300_000).then { |search| [search.pieces, search.bound] } })
   end
 
   private
+
+  def searched(task, **work) = C::Patterned::Search.new(task, C::LongestFirst.new(task), **work)
 
   def each_patterned(seed, times)
     random = Random.new(seed)

@@ -54,7 +54,7 @@ class PlannerTest < EarnestFoldTest
       next if best.uncut.any?
 
       task = C::PlanTask.new(cloth, cuts)
-      large = task.plain? ? C::LargePlan.new(task, C::LongestFirst.new(task)) : C::Patterned::Search.new(task)
+      large = (task.plain? ? C::LargePlan : C::Patterned::Search).new(task, C::LongestFirst.new(task))
       assert_operator task.length(large.bound), :<=, best.length_used, "seed #{seed}"
       next unless large.pieces
 

@@ -63,7 +63,7 @@ class WishesTest < EarnestFoldTest
       wishes = C::Wishes.of(preferred: [cloth.pieces.last.id])
       best = C::Planner.new(cloth, cuts, wishes).plan
       task = C::PlanTask.new(cloth, cuts, wishes)
-      large = task.plain? ? C::LargePlan.new(task, C::LongestFirst.new(task)) : C::Patterned::Search.new(task)
+      large = (task.plain? ? C::LargePlan : C::Patterned::Search).new(task, C::LongestFirst.new(task))
       assert_operator task.length(large.bound), :<=, task.cost(best.pieces), "seed #{seed}"
       next unless large.pieces
 

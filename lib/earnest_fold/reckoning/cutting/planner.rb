@@ -33,7 +33,7 @@ module EarnestFold
 
         private
 
-        def large_plan(thumb) = @task.plain? ? LargePlan.new(@task, thumb) : Patterned::Search.new(@task)
+        def large_plan(thumb) = @task.plain? ? LargePlan.new(@task, thumb) : Patterned::Search.new(@task, thumb)
 
         # @param bound [Integer, nil] no plan that cuts everything uses less; nil: none does at all
         def made(pieces, bound)

@@ -4,7 +4,8 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # The ways to cut one piece of patterned cloth: the one that gains most at given prices, and those that gain nearly as much with what is left to cut.
+        # The ways to cut one piece of patterned cloth: the one that gains most at given prices, and those that gain nearly as much with
+        # what is left to cut.
         class PieceFillings
           # More than any plan costs.
           NEVER = 1 << 61

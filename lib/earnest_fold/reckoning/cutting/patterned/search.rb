@@ -25,9 +25,10 @@ module EarnestFold
           attr_reader :pieces
 
           # @param task [PlanTask] of patterned cloth
+          # @param thumb [LongestFirst] what the rule of thumb does
           # @param work [Integer] how much there may be
-          def initialize(task, work: MOST_WORK)
-            @task = task
+          def initialize(task, thumb, work: MOST_WORK)
+            @task, @thumb = task, thumb
             @effort = Effort.new(work)
             @stock = Stock.new(task, @effort)
             @turn, @bound, @roughly = 0, 0, ROUGHLY
@@ -136,7 +137,7 @@ module EarnestFold
           # The treatments shared out as the mixture has them, or as the rule of thumb does.
           def roughly(node)
             @roughly -= 1
-            [(node.wanted if node.mixture.fillings), @sharing.as(LongestFirst.new(@task).shares)].compact.each do |wanted|
+            [(node.wanted if node.mixture.fillings), @sharing.as(@thumb.shares)].compact.each do |wanted|
               fillings = @stock.roughly(wanted, node.mixture.prices)
               take(fillings, wanted) if fillings
             end

@@ -18,11 +18,6 @@ module EarnestFold
           # fillings are tried each time.
           HALVES = [0, 1, 2, 8].freeze
           NEARLY = 15
-          # How often a plan is sought that only comes soon, and how much work there may be in bettering it.
-          ROUGHLY, BETTERING = 2, 2_000_000
-
-          # @return [Array<PiecePlan>, nil] the best plan found; nil where none was
-          attr_reader :pieces
 
           # @param task [PlanTask] of patterned cloth
           # @param thumb [LongestFirst] what the rule of thumb does
@@ -31,12 +26,15 @@ module EarnestFold
             @task, @thumb = task, thumb
             @effort = Effort.new(work)
             @stock = Stock.new(task, @effort)
-            @turn, @bound, @roughly = 0, 0, ROUGHLY
+            @turn, @bound = 0, 0
             search
           end
 
+          # @return [Array<PiecePlan>, nil] the best plan found; nil where none was
+          def pieces = @pieces ||= @found && laid
+
           # @return [Boolean] whether no plan is better
-          def proved? = !@pieces.nil? && @cost <= @bound
+          def proved? = !@found.nil? && @cost <= @bound
 
           # @return [Integer] no plan that leaves nothing uncut uses less
           def bound = @stock.attainable.length(@bound)
@@ -46,13 +44,14 @@ module EarnestFold
           # First with nothing left uncut; where that is shown to be impossible, with as little as can be.
           def search
             share_out(nil, @stock.dearest)
-            share_out(@stock.dearest, @stock.most) if @pieces.nil? && @waiting.empty?
+            share_out(@stock.dearest, @stock.most) if @found.nil? && @waiting.empty?
           end
 
           # @param leaving [Integer, nil] what leaving one cut uncut costs
           # @param dearest [Integer] what no plan costs
           def share_out(leaving, dearest)
             @sharing, @waiting = Sharing.new(@task, leaving), []
+            @soon = Soon.new(@stock, @sharing, @thumb)
             branch(dearest) if @sharing.possible?
           end
 
@@ -61,12 +60,10 @@ module EarnestFold
             root = wait_for(Relaxation.new(@stock, @sharing.wanted, @stock.windows).seek(@cost), 0)
             while (node = most_promising)
               return if node.bound >= @cost
-              return @pieces || roughly(root) if @effort.over?
+              return @found || soon(root) if @effort.over?
 
               settle(node)
-              if @effort.after?(PROVING)
-                @pieces ? nearly([node, root]) : roughly(root)
-              end
+              without_proof(node, root) if @effort.after?(PROVING)
             end
           end
 
@@ -113,20 +110,25 @@ module EarnestFold
 
             completion = Completion.new(@stock, node.tried, target)
             found = completion.plan(mixture) or return completion.whole?
-            take(found.windows.grep(Filling), wanted)
+            take(Found.new(found.windows.grep(Filling), wanted))
             true
           end
 
-          def take(fillings, wanted)
-            cost = fillings.sum(&:cost) + wanted.cost
-            return if cost >= @cost
+          # @param found [Found, nil]
+          def take(found) = (@cost, @found = found.cost, found if found && found.cost < @cost)
 
-            @cost, @taken = cost, [fillings, wanted]
-            placed = @stock.pieces.map { |piece| fillings.find { |filling| filling.piece == piece.index }&.then { |filling| piece.placed(filling) } || [] }
-            @pieces = @task.batches.zip(@sharing.by_batch(wanted)).flat_map { |batch, ids| @task.laid(batch, placed.shift(batch.size), ids) }
+          def laid
+            placed = @stock.pieces.map { |piece| @found.fillings.find { |filling| filling.piece == piece.index }&.then { |filling| piece.placed(filling) } || [] }
+            @task.batches.zip(@sharing.by_batch(@found.wanted)).flat_map { |batch, ids| @task.laid(batch, placed.shift(batch.size), ids) }
           end
 
           # The proof takes long: it may be too long, and then a good plan will do. With a plan less is left to look at, too.
+          def without_proof(node, root)
+            (@found || !@soon.unused?) ? nearly([node, root]) : soon(root)
+          end
+
+          def soon(node) = take(@soon.plan(node, @bound))
+
           def nearly(nodes)
             nodes.product([false, true]).each do |node, last|
               pointed = pointed(node, last)
@@ -134,43 +136,11 @@ module EarnestFold
             end
           end
 
-          # The treatments shared out as the mixture has them, or as the rule of thumb does.
-          def roughly(node)
-            @roughly -= 1
-            [(node.wanted if node.mixture.fillings), @sharing.as(@thumb.shares)].compact.each do |wanted|
-              fillings = @stock.roughly(wanted, node.mixture.prices)
-              take(fillings, wanted) if fillings
-            end
-            bettered(node) if @pieces && node.mixture.fillings
-          end
-
-          # Two pieces at a time are cut afresh for what was cut from them, until that leads no further.
-          def bettered(node)
-            pairs = @stock.pieces.each_index.to_a.combination(2).select { |one, two| @stock.pieces[one].rows == @stock.pieces[two].rows }
-            still, index, end_at = 0, 0, @effort.spent + BETTERING
-            until still >= pairs.size || @cost <= @bound || @effort.over? || @effort.spent > end_at
-              still = afresh?(node, pairs[index % pairs.size]) ? 0 : still + 1
-              index += 1
-            end
-          end
-
-          # @return [Boolean] whether these two pieces could be cut at less cost
-          def afresh?(node, pair)
-            fillings, wanted = @taken
-            kept = fillings.reject { |filling| pair.include?(filling.piece) }
-            windows = @stock.windows.each_with_index.map { |window, piece| pair.include?(piece) ? window : kept.find { |filling| filling.piece == piece } || Window.new(LEFT_ALONE, LEFT_ALONE) }
-            mixture = node.mixture.narrow(wanted, windows).seek(@cost)
-            left = kept.flat_map(&:yields).each_with_object(wanted.needed) { |(row, count), all| all[row] -= count }
-            found = mixture.fillings && Completion.new(@stock, NEARLY, @cost - 1).plan(mixture, left)
-            take(found.windows.grep(Filling), wanted) if found
-            !found.nil?
-          end
-
           # Treatment by treatment to where the mixture cuts it, then piece by piece to where it ends.
           # @return [Node, nil]
           def pointed(node, last)
             while node.mixture.fillings
-              roughly(node) unless @pieces || @roughly.zero? || node.mixture.wanted.open
+              soon(node) unless @found || node.mixture.wanted.open
               wanted, windows = node.surest(last)
               return node unless wanted
 

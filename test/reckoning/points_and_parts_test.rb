@@ -23,7 +23,7 @@ class PointsAndPartsTest < EarnestFoldTest
   def test_points_become_stand_up_and_offset
     CASES.each do |heading, support, from, to, stand_up, offset|
       made = reckon(heading, support, {"measured_from" => from, "measured_to" => to}.compact)
-      assert_equal [R::Length.mm(stand_up), R::Length.mm(offset)], [made.treatment.stand_up, made.treatment.offset], "#{heading["kind"]} from #{from}"
+      assert_equal [R::Length.mm(stand_up), R::Length.mm(offset)], [made.treatment.drop.stand_up, made.treatment.drop.offset], "#{heading["kind"]} from #{from}"
       assert_equal R::Length.mm(2000 + stand_up + offset), made.finished_drop
       assert(made.working.any? { |line| line.name == :"stand_up_#{from}" && line.value == R::Length.mm(stand_up) })
     end

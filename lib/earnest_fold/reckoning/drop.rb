@@ -2,17 +2,60 @@
 
 module EarnestFold
   module Reckoning
-    # The readings of a drop and what ties them to the curtain: `stand_up` from the point measured from up to the curtain's
-    # top edge, `offset` from the point measured to (−10 mm clears a floor, +150 mm goes below a sill). Where they are nil they
-    # follow from the points that were named, by heading and house rule ({MeasuredPoints}), or are nothing.
-    class Drop < Value.define(:readings, :stand_up, :offset, :measured_from, :measured_to, :points)
+    # A drop as it was given. `stand_up` and `offset` may have been left out: what they come to depends on the heading and the
+    # support, so nobody reckons with this before it is {#hung}.
+    class DropAsked < Value.define(:readings, :stand_up, :offset, :measured_from, :measured_to, :points)
       FIELDS = Fields.new(
         readings: Declare.list(FieldKinds::LengthKind.new(least: :over_zero), Declare::REQUIRED, least: 1, most: 50),
         stand_up: Declare.length(nil, least: :any), offset: Declare.length(nil, least: :any),
         measured_from: Declare.choice(MeasuredPoints::FROM, nil), measured_to: Declare.choice(MeasuredPoints::TO, nil),
         points: Declare.record(PointRules::FIELDS, PointRules::USUAL) { |values, _| PointRules.new(**values) }
       )
+
+      # @param heading [Heading]
+      # @param support [Support]
+      # @return [Drop]
+      def hung(heading, support)
+        rise = stand_up_by(heading, support)
+        Drop.new(asked: self, suited: !rise.nil?, rise: rise || MeasuredPoints::NOTHING, offset: offset || MeasuredPoints.offset(self))
+      end
+
+      private
+
+      # @return [MeasuredPoints::Amount, nil] nil where the point named doesn't suit the heading
+      def stand_up_by(heading, support)
+        return MeasuredPoints::Amount.new(length: stand_up, expression: []) if stand_up
+
+        measured_from ? MeasuredPoints.stand_up(self, heading, support) : MeasuredPoints::NOTHING
+      end
+    end
+
+    # The readings of a drop and what ties them to the curtain: `stand_up` from the point measured from up to the curtain's
+    # top edge, `offset` from the point measured to (−10 mm clears a floor, +150 mm goes below a sill). Both are there always:
+    # as given, or as they follow from the points that were named, by heading and house rule ({MeasuredPoints}), or nothing.
+    class Drop < Value.define(:asked, :suited, :rise, :offset)
       WIDE_SPREAD = Length.mm(10)
+
+      # @return [Drop] the same readings under another heading or support
+      def hung(heading, support) = asked.hung(heading, support)
+
+      # @return [Array<Length>] at least one
+      def readings = asked.readings
+
+      # @return [String, nil] the point that the readings were taken from
+      def measured_from = asked.measured_from
+
+      # @return [String, nil] the point that they were taken to
+      def measured_to = asked.measured_to
+
+      # @return [Boolean] whether the point measured from suits the heading; where it doesn't, the stand-up is nothing
+      def suited? = suited
+
+      # @return [Length] from the point measured from up to the top edge; below it: negative
+      def stand_up = rise.length
+
+      # @return [Array] the sum that made the stand-up; empty where it was given
+      def stand_up_expression = rise.expression
 
       # @return [Length] the least reading decides
       def shortest = readings.min

@@ -21,15 +21,16 @@ module EarnestFold
       TO = %w[floor sill below_sill worktop].freeze
       # An amount with the sum that made it.
       Amount = Value.define(:length, :expression)
+      NOTHING = Amount.new(length: Length::ZERO, expression: [])
 
       module_function
 
-      # @param drop [Drop]
+      # @param drop [DropAsked]
       # @param heading [Heading]
       # @param support [Support]
       # @return [Amount, nil] the stand-up; nil where the point doesn't suit the heading or a figure is wanting
       def stand_up(drop, heading, support)
-        return Amount.new(length: Length::ZERO, expression: []) if drop.measured_from == "curtain_top"
+        return NOTHING if drop.measured_from == "curtain_top"
 
         lower = lower_than_bearing(drop, heading, support) or return
         rise = heading.rise(drop.points, support) or return

@@ -19,10 +19,7 @@ module EarnestFold
       end
 
       def drop(treatment, problems)
-        drop = treatment.drop
-        derived = drop.measured_from && drop.stand_up.nil?
-        unsuited = derived && MeasuredPoints.stand_up(drop, treatment.heading, treatment.support).nil?
-        return problems.within(:measured_from).add(:point_unsuited) if unsuited
+        return problems.within(:measured_from).add(:point_unsuited) unless treatment.drop.suited?
 
         problems.add(:nothing_hangs) unless treatment.finished_drop.positive?
       end

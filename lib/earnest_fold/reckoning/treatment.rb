@@ -12,7 +12,7 @@ module EarnestFold
         opening: Declare.record(Opening::FIELDS) { |values, problems| Opening.build(values, problems) },
         return_left: Declare.length(Length::ZERO), return_right: Declare.length(Length::ZERO),
         overlap: Declare.length(Length::ZERO), ease: Declare.length(Length::ZERO),
-        drop: Declare.record(Drop::FIELDS) { |values, _| Drop.new(**values) },
+        drop: Declare.record(DropAsked::FIELDS) { |values, _| DropAsked.new(**values) },
         heading: [HeadingField.new, Declare::REQUIRED],
         making: Declare.record(Making::FIELDS) { |values, _| Making.new(**values) },
         face: Declare.id, run: Declare.choice(RUNS, "up_the_drop"),
@@ -34,22 +34,13 @@ module EarnestFold
         ends = Ends.new(**others.slice(:return_left, :return_right, :overlap, :ease))
         # What is asked for again and again is reckoned once; what it gives never changes, as nothing here does.
         @once = {}
-        @stand_up = stand_up_of(others)
         @spans = others.fetch(:opening).spans(others.fetch(:support), ends).freeze
-        super
+        drop = others.fetch(:drop).hung(*others.values_at(:heading, :support))
+        super(face: face, making: making, **others, drop: drop)
       end
 
-      # @return [Length] how far the top edge stands above the point measured from
-      def stand_up = @stand_up.length
-
-      # @return [Array] the sum that made the stand-up; empty where it was given
-      def stand_up_expression = @stand_up.expression
-
-      # @return [Length] from the point measured to down to the hem
-      def offset = drop.offset || MeasuredPoints.offset(drop)
-
       # @return [Length] top edge to hem edge
-      def finished_drop = drop.shortest + stand_up + offset
+      def finished_drop = drop.shortest + drop.stand_up + drop.offset
 
       # @return [Array<Curtain>] each reckoned; asked for only where the figures can be ({Refusals})
       def curtains = @once[:curtains] ||= spans.map { |span| Curtain.of(self, span) }.freeze
@@ -73,17 +64,6 @@ module EarnestFold
         Refusals.check(self, problems)
         problems.raise_any
         TreatmentReckoning.new(self)
-      end
-
-      private
-
-      # A point that doesn't suit the heading is refused elsewhere; here it counts as nothing.
-      def stand_up_of(others)
-        drop = others.fetch(:drop)
-        given = MeasuredPoints::Amount.new(length: drop.stand_up || Length::ZERO, expression: [])
-        return given if drop.stand_up || drop.measured_from.nil?
-
-        MeasuredPoints.stand_up(drop, others.fetch(:heading), others.fetch(:support)) || given
       end
     end
   end

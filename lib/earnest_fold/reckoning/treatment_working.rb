@@ -66,15 +66,15 @@ module EarnestFold
 
       def down
         cut, drop = @reckoning.drop_cut, @treatment.drop
-        finished = [drop.shortest, *signed(@treatment.stand_up), *signed(@treatment.offset)]
+        finished = [drop.shortest, *signed(drop.stand_up), *signed(drop.offset)]
         [*point_lines(drop), Line.of(:finished_drop, cut.finished, finished), hem_line(:hem, @treatment.making.hem), top_line(cut), squaring_line,
           Line.of(:cut_drop, cut.cut_drop, cut_expression(cut)), *repeat_lines(cut)].compact
       end
 
       # Which points the length was measured between, where they were named.
       def point_lines(drop)
-        from = Line.of(:"stand_up_#{drop.measured_from}", @treatment.stand_up, @treatment.stand_up_expression) if drop.measured_from
-        to = Line.of(:"offset_#{drop.measured_to}", @treatment.offset) if drop.measured_to
+        from = Line.of(:"stand_up_#{drop.measured_from}", drop.stand_up, drop.stand_up_expression) if drop.measured_from
+        to = Line.of(:"offset_#{drop.measured_to}", drop.offset) if drop.measured_to
         [from, to].compact
       end
 

@@ -7,7 +7,7 @@ module EarnestFold
       # taken, so that one left out moves no other.
       module Readings
         PLACES = %w[left middle right].freeze
-        KIND = Reckoning::Drop::FIELDS.fetch(:readings).kind.kind
+        KIND = Reckoning::DropAsked::FIELDS.fetch(:readings).kind.kind
 
         module_function
 

@@ -61,7 +61,7 @@ module EarnestFold
         # @return [Array<Array(String, Reckoning::Length)>] the lengths to check when it hangs
         def lengths
           treatment = reckoning.treatment
-          [[Words.say("hanging.support"), treatment.support.length], *above_floor, [Words.say("hanging.height"), treatment.drop.readings.min], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], [Words.say("hanging.stand_up"), treatment.stand_up],
+          [[Words.say("hanging.support"), treatment.support.length], *above_floor, [Words.say("hanging.height"), treatment.drop.readings.min], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], [Words.say("hanging.stand_up"), treatment.drop.stand_up],
             *clearance, *reckoning.curtains.map { |curtain| [Words.say("hanging.width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
         end
 
@@ -93,7 +93,7 @@ module EarnestFold
         # Where the support's height was measured: how high it is, and where the foot comes to hang.
         def above_floor
           height = reckoning.treatment.support.height or return []
-          [[Words.say("hanging.above_floor"), height], [Words.say("hanging.foot_above"), height + reckoning.treatment.stand_up - reckoning.finished_drop]]
+          [[Words.say("hanging.above_floor"), height], [Words.say("hanging.foot_above"), height + reckoning.treatment.drop.stand_up - reckoning.finished_drop]]
         end
 
         # How far it is to end above what the drop was measured to, or to lie on it.

@@ -11,6 +11,7 @@ module EarnestFold
   end
 end
 
+require_relative "error"
 require_relative "reckoning/value"
 require_relative "reckoning/problem"
 require_relative "reckoning/unit"

@@ -32,7 +32,18 @@ module EarnestFold
       return text if text && data.empty?
 
       facts = data.transform_values { |value| value_in(value, unit) }
-      text ? I18n.interpolate(text, facts) : I18n.t(key, **facts, raise: true)
+      by_number(text ? I18n.interpolate(text, facts) : I18n.t(key, **facts, raise: true), facts)
+    end
+
+    # "%{widths ? width|widths}" in a text: the first for one (or half a one), the second for any other number.
+    BY_NUMBER = /%\{(\w+) \? ([^|]+)\|([^}]+)\}/
+    private_constant :BY_NUMBER
+
+    # @api private
+    def by_number(said, facts)
+      return said unless said.include?("%{")
+
+      said.gsub(BY_NUMBER) { %w[1 ½].include?(facts.fetch($1.to_sym).to_s) ? $2 : $3 }
     end
 
     # @return [Boolean]

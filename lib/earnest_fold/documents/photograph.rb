@@ -8,7 +8,7 @@ module EarnestFold
     # camera wrote into it (where, when, whose).
     module Photograph
       # What isn't a photograph, or isn't whole.
-      class NotOne < StandardError; end
+      class NotOne < Error; end
 
       LARGEST = 12 * 1024 * 1024
       MOST_PIXELS = 80_000_000

@@ -7,7 +7,7 @@ module EarnestFold
     Problem = Value.define(:at, :code, :data)
 
     # What a person gave can't be reckoned. Carries every problem found, not only the first.
-    class Invalid < StandardError
+    class Invalid < Error
       # @return [Array<Problem>]
       attr_reader :problems
 

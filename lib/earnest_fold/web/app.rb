@@ -37,10 +37,10 @@ module EarnestFold
 
       before do
         headers "Content-Security-Policy" => CSP, "X-Content-Type-Options" => "nosniff", "Referrer-Policy" => "same-origin"
-        halt page(:error, Screens::Failure.new(413), status: 413) if request.content_length.to_i > largest_body
-        halt page(:error, Screens::Failure.new(400), status: 400) unless readable?(params)
+        halt failure(413) if request.content_length.to_i > largest_body
+        halt failure(400) unless readable?(params)
         # Asked here and not in a middleware, so that a stale token gets a page of ours and not a dropped session.
-        halt page(:error, Screens::Failure.new(403), status: 403) unless request.safe? || TOKENS.accepts?(env)
+        halt failure(403) unless request.safe? || TOKENS.accepts?(env)
       end
 
       register Routes::Pages
@@ -58,7 +58,7 @@ module EarnestFold
       register Routes::Logbook
       register Routes::Shelf
       register Routes::Cloths
-      register Routes::Failures
+      register Failures
     end
   end
 end

@@ -1,11 +1,15 @@
 # frozen_string_literal: true
 
 require "logger"
+require "securerandom"
 
 module EarnestFold
   module Web
     # One line a request, that one can read: when, what, how it ended, how long it took. What went wrong inside goes below it.
     class RequestLog
+      # Under this stands the request's own number: what a page says of a fault, the log says too.
+      NUMBER = "earnest_fold.number"
+
       # @param app [#call]
       # @param log [Logger]
       def initialize(app, log = RequestLog.default)
@@ -19,9 +23,10 @@ module EarnestFold
 
       def call(env)
         started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        env[NUMBER] = SecureRandom.hex(4)
         status, headers, body = @app.call(env)
         @log.info(line(env, status, started)) unless env["PATH_INFO"].match?(%r{\A/(fonts|vendor)/|\.(css|js|svg)\z})
-        trouble(env["sinatra.error"]) if status >= 500
+        trouble(env) if status >= 500
         [status, headers, body]
       end
 
@@ -32,8 +37,9 @@ module EarnestFold
         "#{env["REQUEST_METHOD"].ljust(4)} #{status} #{milliseconds.to_s.rjust(7)} ms  #{env["PATH_INFO"][0, 200].dump[1..-2]}"
       end
 
-      def trouble(error)
-        @log.error(["#{error.class}: #{error.message}", *error.backtrace&.first(15)].join("\n    ")) if error
+      def trouble(env)
+        error = env["sinatra.error"] or return
+        @log.error(["#{env[NUMBER]} #{error.class}: #{error.message}", *error.backtrace&.first(15)].join("\n    "))
       end
     end
   end

@@ -52,6 +52,7 @@ begin
   require_relative "../lib/earnest_fold"
   EarnestFold::Store.connect(ENV["DATABASE_URL"])
   EarnestFold::Store.migrate
+  EarnestFold::Store.workroom.once.forget_old
   EarnestFold::Store::DemoHouse.new(EarnestFold::Store.workroom).load(reset: ARGV.include?("--reset-demo")) unless ARGV.include?("--no-demo")
 
   require "puma"

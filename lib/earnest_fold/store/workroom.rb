@@ -55,6 +55,9 @@ module EarnestFold
       # @return [People]
       def people = People.new(self)
 
+      # @return [Once]
+      def once = Once.new(self)
+
       # @param table [Symbol]
       # @return [Sequel::Dataset] this workroom's rows alone
       def rows(table) = Store.db[table].where(Sequel[table][:workroom_id] => id)

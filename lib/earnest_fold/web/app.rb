@@ -12,11 +12,6 @@ module EarnestFold
         "default-src" => "'none'", "script-src" => "'self'", "style-src" => "'self'", "img-src" => "'self' data:", "font-src" => "'self'",
         "connect-src" => "'self'", "form-action" => "'self'", "base-uri" => "'none'", "frame-ancestors" => "'none'"
       }.map { |source, allowed| "#{source} #{allowed}" }.join("; ").freeze
-      LARGEST_BODY = 256 * 1024
-      # A job document may be larger than what a form sends.
-      LARGEST_DOCUMENT = Documents::JobFormat::LARGEST
-      # A photograph with the form round it.
-      LARGEST_PHOTOGRAPH = Documents::Photograph::LARGEST + 64 * 1024
       TOKENS = Rack::Protection::AuthenticityToken.new(nil)
       HOSTS = %w[127.0.0.1 localhost].freeze
 
@@ -32,12 +27,16 @@ module EarnestFold
       set :strict_paths, false
 
       use RequestLog
+      use JournalAnswers
+      use Once
 
       helpers Helpers
 
       before do
         headers "Content-Security-Policy" => CSP, "X-Content-Type-Options" => "nosniff", "Referrer-Policy" => "same-origin"
-        halt failure(413) if request.content_length.to_i > largest_body
+        raise env[Once::FAILED] if env[Once::FAILED]
+
+        halt failure(413) if request.content_length.to_i > Sizes.most(request.path_info)
         halt failure(400) unless readable?(params)
         # Asked here and not in a middleware, so that a stale token gets a page of ours and not a dropped session.
         halt failure(403) unless request.safe? || TOKENS.accepts?(env)

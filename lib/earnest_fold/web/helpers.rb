@@ -2,6 +2,7 @@
 
 require "cgi/escape"
 require "digest"
+require "securerandom"
 
 module EarnestFold
   module Web
@@ -29,15 +30,6 @@ module EarnestFold
       # @return [Integer] which page of a list was asked for, from 1
       def page_asked = params["page"].to_s.match?(/\A[1-9]\d{0,3}\z/) ? Integer(params["page"], 10) : 1
 
-      # @return [Integer] how many bytes a request to this address may bring
-      def largest_body
-        case request.path_info
-        when "/jobs/import" then App::LARGEST_DOCUMENT
-        when %r{/came-in/photographs\z} then App::LARGEST_PHOTOGRAPH
-        else App::LARGEST_BODY
-        end
-      end
-
       # A whole page, or for htmx its changing part alone.
       def page(view, screen, status: 200)
         status(status)
@@ -62,7 +54,10 @@ module EarnestFold
 
       def csrf_token = @csrf_token ||= Rack::Protection::AuthenticityToken.token(session)
 
-      def csrf_field = %(<input type="hidden" name="authenticity_token" value="#{csrf_token}">)
+      # What every form of a page carries: the token, and a key of its own, so that it is done once however often it is sent.
+      def csrf_field
+        %(<input type="hidden" name="authenticity_token" value="#{csrf_token}"><input type="hidden" name="#{Once::KEY}" value="#{SecureRandom.uuid}" autocomplete="off">)
+      end
 
       def asset(path) = "/#{path}?#{ASSETS.fetch(path)}"
 

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # How many bytes a request may bring.
+    module Sizes
+      FORM = 256 * 1024
+      # A photograph with the form round it.
+      PHOTOGRAPH = Documents::Photograph::LARGEST + 64 * 1024
+
+      module_function
+
+      # @param path [String] to which it is sent
+      # @return [Integer] a job document may be larger than what a form sends
+      def most(path)
+        case path
+        when "/jobs/import" then Documents::JobFormat::LARGEST
+        when %r{/came-in/photographs\z} then PHOTOGRAPH
+        else FORM
+        end
+      end
+    end
+  end
+end

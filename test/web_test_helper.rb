@@ -39,5 +39,12 @@ class WebTest < StoreTest
     send_form(station(job, name), :headers => headers, "version" => job.treatments.first.version.to_s, "unit" => job.unit, **fields)
   end
 
+  # The step that stands at a place in the order of work, by its name.
+  def step_at(number, job, treatment = job.treatments.first)
+    get "/jobs/#{job.id}/treatments/#{treatment.id}/making"
+    asked = last_response.body.scan(/bench\?([^"]+)/).flatten.uniq[number - 1]
+    Rack::Utils.parse_query(CGI.unescapeHTML(asked))
+  end
+
   def text = last_response.body.gsub(/<[^>]+>/, " ").then { |plain| CGI.unescapeHTML(plain) }.squeeze(" \n")
 end

@@ -21,10 +21,10 @@ class LogbookTest < WebTest
     clock(pair, "note_condition", "", 60 * 30)
     get log(pair)
     assert_match(/a clock was forgotten/, text)
-    send_form(log(pair), "step" => "1", "minutes" => "22,5")
+    send_form(log(pair), **step_at(1, chapel, pair), "minutes" => "22,5")
     get log(pair)
     assert_match(/1 Note what came in 14 min 23 min put right by hand/, words)
-    send_form(log(pair), "step" => "1", "minutes" => "a while")
+    send_form(log(pair), **step_at(1, chapel, pair), "minutes" => "a while")
     assert_equal 422, last_response.status
     assert_includes last_response.body, %(value="a while")
     assert_equal %w[started stopped corrected], workroom.bench.entries(pair.id).map(&:kind)
@@ -77,16 +77,16 @@ class LogbookTest < WebTest
   # Two clocks of one person would count the same minutes twice.
   def test_clocks_do_not_overlap
     bench = "/jobs/#{chapel.id}/treatments/#{pair.id}/bench"
-    send_form(bench, "step" => "1", "said" => "started")
-    send_form(bench, "step" => "2", "said" => "started")
+    send_form(bench, **step_at(1, chapel, pair), "said" => "started")
+    send_form(bench, **step_at(2, chapel, pair), "said" => "started")
     assert_equal 422, last_response.status
     assert_match(/Your clock runs at Note what came in since/, text)
     assert_equal ["note_condition"], workroom.bench.entries(pair.id).map(&:step)
-    send_form(bench, "step" => "1", "said" => "stopped")
-    send_form(bench, "step" => "2", "said" => "started")
+    send_form(bench, **step_at(1, chapel, pair), "said" => "stopped")
+    send_form(bench, **step_at(2, chapel, pair), "said" => "started")
     assert_equal 303, last_response.status
     workroom.rows(:bench_entries).update(at: Sequel.lit("at - interval '13 hours'"))
-    send_form(bench, "step" => "4", "said" => "started")
+    send_form(bench, **step_at(4, chapel, pair), "said" => "started")
     assert_equal 303, last_response.status
   end
 

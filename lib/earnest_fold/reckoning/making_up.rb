@@ -20,6 +20,10 @@ module EarnestFold
       Step = Value.define(:number, :code, :curtain, :figures, :tools, :check, :times, :minutes, :bench) do
         # @return [Length, Integer, nil] the figure that matters here
         def main = figures.values.first
+
+        # What is said of a step is said under this: it stays the same step wherever it stands in the order.
+        # @return [Array(String, String)] its code, and its curtain ("" for all of them)
+        def name = [code, curtain.to_s]
       end
 
       # Where a curtain's length is measured.

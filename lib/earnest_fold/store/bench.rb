@@ -10,7 +10,7 @@ module EarnestFold
       CAUTION = "caution:"
       # Under this stands what is said when it hangs: that it does, and what was measured then.
       HUNG = "hung"
-      # How far a job has come: how many steps are done by treatment, which treatments hang, and the cautions seen to by treatment.
+      # How far a job has come: the names (code and curtain) of the steps that are done by treatment, which treatments hang, and the cautions seen to by treatment.
       Progress = Reckoning::Value.define(:done, :hung, :cautions)
       NOTHING = Progress.new(done: {}, hung: [], cautions: {})
       # One thing said: of which step (its code and its curtain, "" for all), what, the value as typed where one was measured.
@@ -36,7 +36,7 @@ module EarnestFold
           rows = Store.prepared(:said_last, workroom: @workroom.id, job: job_id) { last(%w[done undone]).select_all(:bench_entries) }.select { |row| row[:kind] == "done" }
           cautions, work = rows.partition { |row| row[:step].start_with?(CAUTION) }
           hung, steps = work.partition { |row| row[:step] == HUNG }
-          Progress.new(done: steps.map { |row| row[:treatment_id] }.tally, hung: hung.map { |row| row[:treatment_id] }, cautions: cautions.group_by { |row| row[:treatment_id] }.transform_values { |own| own.map { |row| Entry.new(**row.slice(*Entry.members)) } })
+          Progress.new(done: steps.group_by { |row| row[:treatment_id] }.transform_values { |own| own.map { |row| row.values_at(:step, :curtain) }.uniq.sort }, hung: hung.map { |row| row[:treatment_id] }, cautions: cautions.group_by { |row| row[:treatment_id] }.transform_values { |own| own.map { |row| Entry.new(**row.slice(*Entry.members)) } })
         end
       end
 

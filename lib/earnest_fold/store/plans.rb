@@ -23,11 +23,12 @@ module EarnestFold
         end
       end
 
-      # @return [Hash{String => Integer}] how many cuts were made, by treatment
+      # @return [Hash{String => Array<Array(String, String, Integer)>}] the cuts that were made, by treatment: each by its name, which is
+      #   the cloth's id, the curtain, and the width from the leading edge
       def made(job_id)
         Store.guard do
-          rows = Store.prepared(:cuts_made, workroom: @workroom.id, job: job_id) { Store.db[:plan_cuts].where(workroom_id: :$workroom, job_id: :$job, state: "cut").select(Sequel.lit("cut->>'treatment' AS treatment")) }
-          rows.map { |row| row[:treatment] }.tally
+          rows = Store.prepared(:cuts_made, workroom: @workroom.id, job: job_id) { Store.db[:plan_cuts].where(workroom_id: :$workroom, job_id: :$job, state: "cut").select(:cloth_id, Sequel.lit("cut->>'treatment' AS treatment"), Sequel.lit("cut->>'curtain' AS curtain"), Sequel.lit("(cut->>'number')::int AS number")) }
+          rows.group_by { |row| row[:treatment] }.transform_values { |own| own.map { |row| [row[:cloth_id].to_s, row[:curtain], row[:number]] } }
         end
       end
 

@@ -8,8 +8,11 @@ module EarnestFold
 
       def alteration? = true
 
-      # @return [Integer] cuts made: none is planned
-      def made = 0
+      # @return [Array] cuts made: none is planned
+      def made = []
+
+      # @return [Array<String>] which curtains there are
+      def hands = reckoning ? reckoning.curtain.hands : []
 
       # @return [Array<Reckoning::Check>]
       def checks = reckoning ? reckoning.stops : []

@@ -14,6 +14,9 @@ module EarnestFold
       # @return [Store::House::Record]
       def house = @house ||= workroom.house.read
 
+      # @return [WallClock]
+      def clock = @clock ||= WallClock.new(house.rules.diary.zone)
+
       # @param id [String] from the path
       # @return [JobSheet]
       def sheet(id) = JobSheet.new(workroom.jobs.find(number(id)), workroom.cloths.all, house, workroom.plans.made(number(id)), workroom.bench.progress(number(id)))

@@ -17,7 +17,7 @@ module EarnestFold
       # @param job [Store::Records::Job]
       # @param cloth_records [Array<Store::Records::Cloth>]
       # @param settled [Store::House::Record] what the house has decided
-      # @param made [Hash{String => Integer}] cuts made, by treatment
+      # @param made [Hash{String => Array}] the names of the cuts made, by treatment
       # @param progress [Store::Bench::Progress]
       def initialize(job, cloth_records, settled, made = {}, progress = Store::Bench::NOTHING)
         @job, @settled, @made, @progress = job, settled, made, progress
@@ -63,7 +63,7 @@ module EarnestFold
 
       # @return [Array<Entry>] what is put away, unreckoned
       def put_away
-        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoned: Reckoned.new([], nil), made: 0, done: 0, house: house, hung: false, invoiced: false) } }
+        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoned: Reckoned.new([], nil), made: [], done: [], house: house, hung: false, invoiced: false) } }
       end
 
       # @return [Array<Entry>] the layers of an entry's window, from the glass to the room
@@ -197,12 +197,12 @@ module EarnestFold
 
       def entry(window, record)
         key = [record.id, record.source, unit, *sources_of_cloths(record.spec)]
-        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, made: @made.fetch(record.id.to_s, 0), done: @progress.done.fetch(record.id, 0), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
+        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, made: @made.fetch(record.id.to_s, []), done: @progress.done.fetch(record.id, []), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
       end
 
       def altered(window, record)
         key = [record.id, record.source, unit]
-        AlteredEntry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, done: @progress.done.fetch(record.id, 0), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
+        AlteredEntry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, done: @progress.done.fetch(record.id, []), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
       end
 
       def sources_of_cloths(spec)

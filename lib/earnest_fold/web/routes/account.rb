@@ -15,7 +15,7 @@ module EarnestFold
             written = workroom.papers.find(number(id), number(paper))
             content_type "application/pdf"
             attachment "#{Words.say("papers.kinds.#{written.kind}").downcase}-#{written.number}.pdf"
-            Documents::BillPdf.new(written.kind, written.number, written.at.utc.strftime("%-d %B %Y"), written.content).render
+            Documents::BillPdf.new(written.kind, written.number, clock.long_day(written.at), written.content).render
           end
         end
 

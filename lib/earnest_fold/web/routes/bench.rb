@@ -8,7 +8,7 @@ module EarnestFold
         def self.registered(app)
           app.helpers(Saying)
           app.get("/jobs/:id/treatments/:treatment/making") { |id, treatment| making("making", id, treatment, :desk) }
-          app.get("/jobs/:id/treatments/:treatment/bench") { |id, treatment| making("bench", id, treatment, :bench, asked: params["step"]) }
+          app.get("/jobs/:id/treatments/:treatment/bench") { |id, treatment| making("bench", id, treatment, :bench, asked: step_asked) }
 
           app.get("/jobs/:id/treatments/:treatment/hanging") { |id, treatment| making("hanging", id, treatment, :desk) }
           app.post("/jobs/:id/treatments/:treatment/hanging") { |id, treatment| say_hanging(id, treatment) }
@@ -44,21 +44,26 @@ module EarnestFold
             redirect to(params["back"].to_s.match?(%r{\A/jobs/\d+/[\w/-]+(\?\w+=\d+)?\z}) ? params["back"] : "/jobs/#{number(id)}/treatments/#{treatment}/making"), 303
           end
 
+          # @return [Array(String, String)] the name of the step that was asked for
+          def step_asked = [params["step"].to_s, params["curtain"].to_s]
+
+          # What is said is said of a step by its name: where the order of work was changed meanwhile it stays with that step.
           def say_at_bench(id, treatment)
             job = sheet(id)
             entry = job.fetch(treatment)
-            shown = StationScreens.of("bench", entry).new(job, entry, asked: params["step"])
-            raise Store::Missing, "no step #{params["step"]}" unless shown.step&.number.to_s == params["step"].to_s
-            return measured(id, treatment, shown) if params["said"] == "measured"
+            raise Store::Missing, "no step #{step_asked.join(" ")}" unless entry.step_known?(*step_asked)
+            return measured(id, treatment, StationScreens.of("bench", entry).new(job, entry, asked: step_asked)) if params["said"] == "measured"
             raise Store::Missing, "nothing said" unless SAID.include?(params["said"])
 
-            if params["said"] == "started" && (running = other_clock(treatment, shown.step))
-              return making("bench", id, treatment.to_s, :bench, status: 422, asked: params["step"], clock: running)
+            if params["said"] == "started" && (running = other_clock(treatment, step_asked))
+              return making("bench", id, treatment.to_s, :bench, status: 422, asked: step_asked, clock: running)
             end
 
-            workroom.bench.say(treatment, shown.step.code, shown.step.curtain.to_s, params["said"])
-            redirect to("/jobs/#{number(id)}/treatments/#{treatment}/bench#{"?step=#{params["step"]}" unless params["said"] == "done"}"), 303
+            workroom.bench.say(treatment, *step_asked, params["said"])
+            redirect to("/jobs/#{number(id)}/treatments/#{treatment}/bench#{"?#{step_address}" unless params["said"] == "done"}"), 303
           end
+
+          def step_address = URI.encode_www_form(%w[step curtain].zip(step_asked).reject { |_, value| value.empty? })
 
           # That it hangs, or what was measured of a curtain as it does.
           def say_hanging(id, treatment)
@@ -82,18 +87,16 @@ module EarnestFold
 
           # A clock of this person's that runs elsewhere: two at once would count the same minutes twice. One of half a day ago was forgotten.
           def other_clock(treatment, step)
-            workroom.bench.running(Time.now - 12 * 3600).find { |own, entry| [own, entry.step, entry.curtain] != [treatment, step.code, step.curtain.to_s] }
+            workroom.bench.running(Time.now - 12 * 3600).find { |own, entry| [own, entry.step, entry.curtain] != [treatment, *step] }
           end
 
           # What was measured, at each place where the step asks for it; nothing is kept where any of it can't be read.
           def measured(id, treatment, shown)
-            form = Forms::MeasureForm.new(shown.step.check, params, shown.unit)
-            unless form.valid?
-              return making("bench", id, treatment.to_s, :bench, status: 422, asked: params["step"], form: form)
-            end
+            form = Forms::MeasureForm.new((shown.step if shown.step.name == step_asked)&.check, params, shown.unit)
+            return making("bench", id, treatment.to_s, :bench, status: 422, asked: step_asked, form: form) unless form.valid?
 
-            form.values.each { |place, typed| workroom.bench.say(treatment, shown.step.code, shown.step.curtain.to_s, "measured", value: typed, place: place) }
-            redirect to("/jobs/#{number(id)}/treatments/#{treatment}/bench?step=#{params["step"]}"), 303
+            form.values.each { |place, typed| workroom.bench.say(treatment, *step_asked, "measured", value: typed, place: place) }
+            redirect to("/jobs/#{number(id)}/treatments/#{treatment}/bench?#{step_address}"), 303
           end
         end
       end

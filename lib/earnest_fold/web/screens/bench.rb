@@ -7,7 +7,7 @@ module EarnestFold
       class Bench < Making
         # Steps that the heading's marks show better than the flat curtain.
         HEADING = %w[set_out_heading put_on_heading form_heading put_in_hooks].freeze
-        # @param asked [String, nil] the step's number
+        # @param asked [Array(String, String), nil] the step's name: code and curtain
         # @param form [Forms::MeasureForm, nil] with measures that could not be read
         # @param clock [Array(Integer, Store::Bench::Entry), nil] a clock that runs elsewhere and stood in the way of this one
         def initialize(sheet, entry, asked: nil, form: nil, clock: nil, **shown)
@@ -16,7 +16,7 @@ module EarnestFold
         end
 
         # @return [String, nil] where another clock runs
-        def other_clock = @clock && Words.say("making.other_clock", step: Words.say("work_steps.#{@clock.last.step}.title"), at: @clock.last.at.utc.strftime("%H:%M UTC"))
+        def other_clock = @clock && Words.say("making.other_clock", step: Words.say("work_steps.#{@clock.last.step}.title"), at: WallClock.new(house.diary.zone).time(@clock.last.at))
 
         # @return [Array<Field>] one for each place at which the step asks for a measure
         def measures
@@ -28,7 +28,7 @@ module EarnestFold
         end
 
         # @return [Reckoning::MakingUp::Step, nil] the one asked for, else the first that isn't done
-        def step = @step ||= steps.find { |one| one.number.to_s == @asked.to_s } || steps.find { |one| !done?(one) } || steps.last
+        def step = @step ||= steps.find { |one| one.name == @asked } || steps.find { |one| !done?(one) } || steps.last
 
         # @return [Reckoning::MakingUp::Step, nil]
         def beside(by) = (place = steps.index(step) + by).negative? ? nil : steps[place]
@@ -77,7 +77,7 @@ module EarnestFold
           curtain = reckoning.curtains.find { |made| made.hand == step.curtain } || reckoning.curtains.first
           return Drawings::HeadingMarks.new(reckoning.treatment.heading, curtain, unit, colour: colour).to_s if HEADING.include?(step.code) && reckoning.treatment.heading.marks(curtain.task, curtain.heading).any?
 
-          once(:on_table, step.number, colour, house) { Drawings::OnTable.new(reckoning, curtain, step, unit, table: house.table_length, colour: colour).to_s } if Drawings::OnTable.draws?(step.code)
+          once(:on_table, step.name, colour, house) { Drawings::OnTable.new(reckoning, curtain, step, unit, table: house.table_length, colour: colour).to_s } if Drawings::OnTable.draws?(step.code)
         end
 
         # @return [String, nil] where the table ends under a curtain that is longer, from the leading edge

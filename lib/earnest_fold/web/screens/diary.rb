@@ -71,7 +71,7 @@ module EarnestFold
         # @return [String, nil] where it is done
         def path(placed)
           about = diary.about(placed.task.key)
-          "/jobs/#{about.sheet.job.id}/treatments/#{about.entry.id}/#{about.steps.empty? ? "hanging" : "bench?step=#{about.steps.first.number}"}"
+          "/jobs/#{about.sheet.job.id}/treatments/#{about.entry.id}/#{about.steps.empty? ? "hanging" : "bench?#{Making.asking(about.steps.first)}"}"
         end
 
         # @return [String] "8:30–10:15"

@@ -54,7 +54,7 @@ module EarnestFold
         def curtain_of(step) = step.curtain ? Words.hand(step.curtain) : nil
 
         # @return [String] what is to be done, with the real figures
-        def does(step) = (@does ||= once(:does, house) { steps.to_h { |one| [one.number, Words.say("work_steps.#{one.code}.do", unit: unit, **one.figures)] } }).fetch(step.number)
+        def does(step) = (@does ||= once(:does, house) { steps.to_h { |one| [one.name, Words.say("work_steps.#{one.code}.do", unit: unit, **one.figures)] } }).fetch(step.name)
 
         # @return [Array<Reckoning::Remark>] what an experienced maker says at this step
         def said(step) = remarks_by_step.fetch(step.code, [])
@@ -68,7 +68,10 @@ module EarnestFold
         # @return [Array(String, String)] why there are no steps yet, and the station where that is mended
         def not_yet = [Words.say("making.not_yet"), "cloth"]
 
-        def bench_path(step = nil) = "#{path("bench")}#{"?step=#{step.number}" if step}"
+        def bench_path(step = nil) = step ? "#{path("bench")}?#{Making.asking(step)}" : path("bench")
+
+        # @return [String] a step by its name, as an address asks for it
+        def self.asking(step) = URI.encode_www_form({"step" => step.code, "curtain" => step.curtain}.compact)
 
         private
 

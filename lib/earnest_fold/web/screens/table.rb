@@ -31,6 +31,8 @@ module EarnestFold
 
         def unit = sheet.unit
 
+        def house = sheet.house
+
         def cloth = cutting.cloth
 
         def page_title = Words.say("table.title", cloth: cloth.name)

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+require "tzinfo"
+
+module EarnestFold
+  module Web
+    # The clock on the workroom's wall: moments are kept as they are, and told as it shows them.
+    class WallClock
+      # @param zone [String] "Europe/Lisbon": the house's own
+      def initialize(zone)
+        @zone = TZInfo::Timezone.get(zone)
+      end
+
+      # @param at [Time]
+      # @return [String] "14:05"
+      def time(at) = local(at).strftime("%H:%M")
+
+      # @return [String] "3 Mar 2026"
+      def day(at) = local(at).strftime("%-d %b %Y")
+
+      # @return [String] "3 March 2026", as it stands on paper
+      def long_day(at) = local(at).strftime("%-d %B %Y")
+
+      # @return [String] "3 Mar 2026, 14:05"
+      def moment(at) = local(at).strftime("%-d %b %Y, %H:%M")
+
+      # @return [String] the same for a machine: exact, with its zone
+      def machine(at) = at.utc.strftime("%Y-%m-%dT%H:%M:%SZ")
+
+      private
+
+      def local(at) = @zone.to_local(at)
+    end
+  end
+end

@@ -49,8 +49,8 @@ class ShelfTest < StoreTest
   def test_a_tick_cuts_once
     take(line(20, 270), line(270, 520))
     first = cuts.first
-    assert workroom.plans.tick(first.id, least: LEAST)
-    refute workroom.plans.tick(first.id, least: LEAST)
+    assert workroom.plans.tick(table, first.id, least: LEAST)
+    refute workroom.plans.tick(table, first.id, least: LEAST)
     assert_equal [[:wasted, 20], [:cut, 250]], life.takings.map { |taking| [taking.kind, (taking.length.mm / 10).to_i] }
     assert_equal cm(1730), workroom.shelf.find(@piece).piece.left
     assert_equal({"t" => 1}, workroom.plans.made(@job).transform_values(&:size))
@@ -59,7 +59,7 @@ class ShelfTest < StoreTest
 
   def test_an_offcut_becomes_a_piece_with_what_lies_on_it
     take(line(0, 250), line(1000, 1250))
-    cuts.each { |cut| workroom.plans.tick(cut.id, least: LEAST) }
+    cuts.each { |cut| workroom.plans.tick(table, cut.id, least: LEAST) }
     offcut = workroom.shelf.all.find { |record| record.label == "A1/1" }
     assert_equal [cm(750), "7", true, [[cm(650), cm(660), "slub"]]], [offcut.piece.left, offcut.piece.batch, offcut.piece.squared, offcut.piece.flaws.map { |flaw| [flaw.from, flaw.to, flaw.what] }]
     assert_equal [@piece, ["came_off"]], [offcut.parent_id, workroom.shelf.history(offcut.id).map(&:kind)]
@@ -69,23 +69,23 @@ class ShelfTest < StoreTest
   # Who ticks the later cut first doesn't take the earlier one away.
   def test_cuts_ticked_out_of_order_are_all_made
     take(line(0, 250), line(250, 500), line(500, 750))
-    cuts.reverse_each { |cut| assert workroom.plans.tick(cut.id, least: LEAST) }
+    cuts.reverse_each { |cut| assert workroom.plans.tick(table, cut.id, least: LEAST) }
     assert_equal [cm(750), cm(0)], [workroom.shelf.all.sum(cm(0)) { |record| record.piece.life.sum(:cut) }, workroom.shelf.all.find { |record| record.label == "A1/1" }.piece.left]
     assert_adds_up
   end
 
   def test_a_tick_by_mistake_is_put_back
     take(line(20, 270), line(270, 520))
-    workroom.plans.tick(cuts.first.id, least: LEAST)
-    assert workroom.plans.put_back(cuts.first.id, least: LEAST)
-    refute workroom.plans.put_back(cuts.first.id, least: LEAST)
+    workroom.plans.tick(table, cuts.first.id, least: LEAST)
+    assert workroom.plans.put_back(table, cuts.first.id, least: LEAST)
+    refute workroom.plans.put_back(table, cuts.first.id, least: LEAST)
     assert_equal [cm(2000), "planned"], [life.left, cuts.first.state]
     assert_equal "put_back", workroom.shelf.history(@piece).first.kind
   end
 
   def test_what_went_wrong_is_kept_as_it_was
     take(line(0, 250), line(250, 500))
-    workroom.plans.wrong(cuts.first.id, cm(0), cm(240), least: LEAST, why: "too_short")
+    workroom.plans.wrong(table, cuts.first.id, cm(0), cm(240), least: LEAST, why: "too_short")
     assert_equal [:wrong, cm(240)], life.takings.map { |taking| [taking.kind, taking.length] }.first
     assert_equal %w[wrong planned], cuts.map(&:state)
     assert_equal "too_short", workroom.shelf.history(@piece).first.data["why"]
@@ -94,18 +94,18 @@ class ShelfTest < StoreTest
 
   def test_a_cut_ticked_first_and_then_found_wrong
     take(line(0, 250), line(250, 500))
-    workroom.plans.tick(cuts.first.id, least: LEAST)
-    workroom.plans.wrong(cuts.first.id, cm(0), cm(250), least: LEAST, why: "damaged")
+    workroom.plans.tick(table, cuts.first.id, least: LEAST)
+    workroom.plans.wrong(table, cuts.first.id, cm(0), cm(250), least: LEAST, why: "damaged")
     assert_equal [[:wrong, cm(250)]], life.takings.map { |taking| [taking.kind, taking.length] }
     assert_empty workroom.plans.made(@job)
   end
 
   def test_a_plan_taken_again_keeps_what_is_cut
     take(line(0, 250), line(250, 500))
-    workroom.plans.tick(cuts.first.id, least: LEAST)
+    workroom.plans.tick(table, cuts.first.id, least: LEAST)
     take(line(260, 510, number: 2))
     assert_equal [["cut", cm(0)], ["planned", cm(260)]], cuts.map { |cut| [cut.state, cut.from] }
-    workroom.plans.put_back(cuts.first.id, least: LEAST)
+    workroom.plans.put_back(table, cuts.first.id, least: LEAST)
     assert_equal ["planned"], cuts.map(&:state), "the plan that it was made by is gone: the next one places it"
   end
 
@@ -120,10 +120,10 @@ class ShelfTest < StoreTest
   # Each step dies after each of its writes in turn: all of it is done, or nothing.
   def test_a_step_that_dies_in_the_middle_leaves_everything_as_it_was
     take(line(40, 290), line(600, 850))
-    workroom.plans.tick(cuts.first.id, least: LEAST)
+    workroom.plans.tick(table, cuts.first.id, least: LEAST)
     before = state
-    {tick: -> { workroom.plans.tick(cuts.last.id, least: LEAST) }, wrong: -> { workroom.plans.wrong(cuts.first.id, cm(40), cm(280), least: LEAST, why: "damaged") },
-     put_back: -> { workroom.plans.put_back(cuts.first.id, least: LEAST) }, take: -> { take(line(0, 250)) }, release: -> { workroom.plans.release(@job, @cloth) }}.each do |name, step|
+    {tick: -> { workroom.plans.tick(table, cuts.last.id, least: LEAST) }, wrong: -> { workroom.plans.wrong(table, cuts.first.id, cm(40), cm(280), least: LEAST, why: "damaged") },
+     put_back: -> { workroom.plans.put_back(table, cuts.first.id, least: LEAST) }, take: -> { take(line(0, 250)) }, release: -> { workroom.plans.release(@job, @cloth) }}.each do |name, step|
       writes = 0
       writes += 1 while dies_after(writes, before, name, &step)
       assert_operator writes, :>, 2, name
@@ -154,6 +154,8 @@ class ShelfTest < StoreTest
   end
 
   private
+
+  def table = [@job, @cloth]
 
   def cm(number) = R::Length.cm(number)
 

@@ -24,7 +24,7 @@ class TickingTest < EarnestFoldTest
 
   def test_all_cuts_ticked_at_once_in_any_order_are_made
     ids = cuts.map(&:id).shuffle(random: Random.new(3))
-    told = ids.each_slice(4).map { |some| Thread.new { some.map { |id| @workroom.plans.tick(id, least: LEAST) } } }.flat_map(&:value)
+    told = ids.each_slice(4).map { |some| Thread.new { some.map { |id| @workroom.plans.tick([@job, @cloth], id, least: LEAST) } } }.flat_map(&:value)
     assert_equal [true] * 16, told
     assert_equal ["cut"] * 16, cuts.map(&:state)
     pieces = @workroom.shelf.all(cloths: [@cloth], used_up: true)
@@ -35,7 +35,7 @@ class TickingTest < EarnestFoldTest
 
   def test_of_two_who_tick_the_same_cut_one_is_told
     id = cuts.first.id
-    assert_equal [false, false, false, true], Array.new(4) { Thread.new { @workroom.plans.tick(id, least: LEAST) } }.map(&:value).sort_by { |done| done ? 1 : 0 }
+    assert_equal [false, false, false, true], Array.new(4) { Thread.new { @workroom.plans.tick([@job, @cloth], id, least: LEAST) } }.map(&:value).sort_by { |done| done ? 1 : 0 }
   end
 
   private

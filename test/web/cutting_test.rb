@@ -106,6 +106,17 @@ class CuttingTest < WebTest
     workroom.shelf.all(used_up: true).each { |record| assert_predicate record.piece.life, :whole? }
   end
 
+  def test_a_cut_is_ticked_at_its_own_table_alone
+    send_form("/jobs/#{lounge.id}/cutting/#{reed.id}/take")
+    cut = workroom.plans.of(lounge.id).of(reed.id).first
+    other = workroom.cloths.all.find { |cloth| cloth.id != reed.id }
+    ["/jobs/#{office.id}/table/#{reed.id}", "/jobs/#{lounge.id}/table/#{other.id}"].each do |elsewhere|
+      %w[tick put-back wrong].each { |said| send_form("#{elsewhere}/#{said}", "cut" => cut.id.to_s, "to" => "10") }
+    end
+
+    assert_equal %w[planned], workroom.plans.of(lounge.id).of(reed.id).map(&:state).uniq
+  end
+
   def test_a_tick_is_taken_back
     get take
     first = cuts.first

@@ -54,12 +54,13 @@ module EarnestFold
       def release(job_id, cloth_id) = @workroom.transaction { clear(job_id, cloth_id) }
 
       # A cut is made.
+      # @param place [Array(Integer, Integer)] the job and the cloth at whose table it was said: no other's cut is touched from there
       # @param id [Integer] of the cut
       # @return [Boolean] false where somebody else has said so already
-      # @raise [Missing] where it isn't planned any more, [Reckoning::Invalid] where that cloth is gone
-      def tick(id, least:)
+      # @raise [Missing] where it isn't planned there any more, [Reckoning::Invalid] where that cloth is gone
+      def tick(place, id, least:)
         @workroom.transaction do
-          row = locked(id)
+          row = locked(place, id)
           next false if row[:state] == "cut"
 
           took(row, :cut, Records.length(row[:from]), Records.length(row[:to]), least)
@@ -70,9 +71,9 @@ module EarnestFold
 
       # A cut that was ticked wasn't made.
       # @return [Boolean] false where it isn't ticked
-      def put_back(id, least:)
+      def put_back(place, id, least:)
         @workroom.transaction do
-          row = locked(id)
+          row = locked(place, id)
           next false if row[:state] == "planned"
 
           shelf.put_back(id, least: least, data: told(row))
@@ -85,9 +86,9 @@ module EarnestFold
       # @param from [Reckoning::Length] as cut, from the datum
       # @param to [Reckoning::Length]
       # @param why [String]
-      def wrong(id, from, to, least:, why:)
+      def wrong(place, id, from, to, least:, why:)
         @workroom.transaction do
-          row = locked(id)
+          row = locked(place, id)
           shelf.put_back(id, least: least) if row[:state] == "cut"
           took(row, :wrong, from, to, least, why: why)
           done(row, "wrong", from: Records.exact(from), to: Records.exact(to))
@@ -105,8 +106,8 @@ module EarnestFold
         open ? rows.update(state: "planned", done_at: nil, by: "") : rows.delete
       end
 
-      def locked(id)
-        @workroom.rows(:plan_cuts).where(id: id).for_update.first || raise(Missing, "no cut #{id}")
+      def locked((job, cloth), id)
+        @workroom.rows(:plan_cuts).where(job_id: job, cloth_id: cloth, id: id).for_update.first || raise(Missing, "no cut #{id} there")
       end
 
       def took(row, kind, from, to, least, **more)

@@ -9,8 +9,8 @@ module EarnestFold
           app.helpers(Cuts)
           app.get("/jobs/:id/table/:cloth") { |id, cloth| page(:table, Screens::Table.new(planned(id, cloth), asked: params["cut"])) }
 
-          app.post("/jobs/:id/table/:cloth/tick") { |id, cloth| at_table(id, cloth) { workroom.plans.tick(cut_asked, least: offcut_least) } }
-          app.post("/jobs/:id/table/:cloth/put-back") { |id, cloth| at_table(id, cloth) { workroom.plans.put_back(cut_asked, least: offcut_least) } }
+          app.post("/jobs/:id/table/:cloth/tick") { |id, cloth| at_table(id, cloth) { workroom.plans.tick(table(id, cloth), cut_asked, least: offcut_least) } }
+          app.post("/jobs/:id/table/:cloth/put-back") { |id, cloth| at_table(id, cloth) { workroom.plans.put_back(table(id, cloth), cut_asked, least: offcut_least) } }
           app.post("/jobs/:id/table/:cloth/wrong") { |id, cloth| wrong(id, cloth) }
           app.post("/jobs/:id/table/:cloth/flaw") { |id, cloth| flaw(id, cloth) }
         end
@@ -18,6 +18,9 @@ module EarnestFold
         # What is told at the table.
         module Cuts
           def cut_asked = number(params["cut"].to_s)
+
+          # @return [Array(Integer, Integer)] the job and the cloth of the address
+          def table(id, cloth) = [number(id), number(cloth)]
 
           def offcut_least = house.rules.offcut_least
 
@@ -36,7 +39,7 @@ module EarnestFold
             from = screen.lies_from
             told_on(screen, id, cloth) do |form|
               datum = screen.current.datum
-              workroom.plans.wrong(cut_asked, from + form.from - datum, from + form.to - datum, least: offcut_least, why: Screens::Table::WHYS.include?(params["why"]) ? params["why"] : "")
+              workroom.plans.wrong(table(id, cloth), cut_asked, from + form.from - datum, from + form.to - datum, least: offcut_least, why: Screens::Table::WHYS.include?(params["why"]) ? params["why"] : "")
             end
           end
 

@@ -115,9 +115,18 @@ module EarnestFold
     def mass(kilograms) = "#{number(kilograms, 1)} kg"
 
     # @param expression [Array] of lengths, numbers and signs
+    # @yieldparam figure [Reckoning::Length, Rational, Integer] to be written another way than plainly
     # @return [String] with spaces between, none inside brackets
-    def expression(expression, unit)
-      expression.map { |token| token.is_a?(String) ? sign(token) : figure(token, unit) }.join(" ").gsub("( ", "(").gsub(" )", ")")
+    def expression(expression, unit, &write)
+      write ||= ->(figure) { figure(figure, unit) }
+      Sum.tidy(expression).map { |token| term(token, unit, write) }.join(" ").gsub("( ", "(").gsub(" )", ")")
+    end
+
+    # @api private
+    def term(token, unit, write)
+      return sign(token) if token.is_a?(String)
+
+      (token.is_a?(R::Length) && !Sum.exact?(token, unit)) ? Sum.decimal(token, unit) : write.call(token)
     end
 
     # @param value [Reckoning::Length, Rational, Integer]
@@ -165,6 +174,10 @@ module EarnestFold
       words = problem(problem, unit)
       "#{words[0].upcase}#{words[1..]}."
     end
+
+    # @param path [String]
+    # @return [Boolean] whether there is a field of that name
+    def field?(path) = say?("fields.#{path.tr(".", "_")}") || path.match?(/\A(wall\.\w+\.\w+|drop\.readings\.\d{1,2})\z/)
 
     # @param path [String] of a field of a treatment
     # @return [String]
@@ -215,7 +228,7 @@ module EarnestFold
       [:hem, :lining_hem].include?(line.name) ? "working.#{line.name}_#{line.data[:kind]}" : "working.#{line.name}"
     end
 
-    def sign(token) = {"↑" => "rounded up", "↓" => "rounded down", "→" => "→"}.fetch(token, token)
+    def sign(token) = {"↑" => "rounded up", "↓" => "rounded down", "↕" => "to the nearest", "→" => "→"}.fetch(token, token)
 
     def value_in(value, unit)
       case value

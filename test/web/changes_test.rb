@@ -42,16 +42,25 @@ class ChangesTest < WebTest
     assert_equal "12 cm", office.treatments.first.spec["overlap"]
   end
 
-  def test_a_change_at_the_very_same_moment_is_told_too
-    %w[take-back answer measure].each do |what|
-      racing = Module.new { define_method(:locked) { |*| raise EarnestFold::Store::Stale, "just now" } }
-      treatments = S::Treatments.new(workroom).extend(racing)
-      S::Treatments.stub(:new, treatments) do
-        send_form(station(office, what), "version" => office.treatments.first.version.to_s, "station" => "measure", "code" => "support_fitted", "answer" => "yes", "overlap" => "33", "unit" => "cm")
-      end
-      assert_equal 409, last_response.status, what
-      assert_match(/Someone else changed/, text)
-    end
+  def test_what_is_taken_back_at_the_very_same_moment_is_told
+    racing(99) { at_once("take-back") }
+
+    assert_equal 409, last_response.status
+    assert_match(/Someone else changed/, text)
+  end
+
+  def test_a_change_at_the_very_same_moment_is_merged_into_theirs
+    racing(2) { at_once("measure") }
+    racing(2) { at_once("answer") }
+
+    assert_equal 303, last_response.status
+    assert_equal ["33 cm", {"support_fitted" => "yes"}], office.treatments.first.spec.values_at("overlap", "answers")
+  end
+
+  def test_where_that_never_ends_the_same_may_be_sent_again
+    racing(99) { at_once("measure") }
+
+    assert_equal 503, last_response.status
   end
 
   def test_a_change_and_its_record_are_kept_together_or_not_at_all
@@ -101,6 +110,17 @@ class ChangesTest < WebTest
   end
 
   private
+
+  # Somebody else is quicker so many times.
+  def racing(times, &block)
+    left = times
+    racing = Module.new { define_method(:locked) { |*given| (left -= 1) >= 0 ? raise(EarnestFold::Store::Stale, "just now") : super(*given) } }
+    S::Treatments.stub(:new, S::Treatments.new(workroom).extend(racing), &block)
+  end
+
+  def at_once(what)
+    send_form(station(office, what), "version" => office.treatments.first.version.to_s, "station" => "measure", "code" => "support_fitted", "answer" => "yes", "overlap" => "33", "unit" => "cm")
+  end
 
   def take_back = send_form(station(office, "take-back"), "version" => office.treatments.first.version.to_s, "station" => "measure")
 end

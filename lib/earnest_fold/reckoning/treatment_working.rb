@@ -119,15 +119,19 @@ module EarnestFold
         cut = made.drop_cut
         [Line.of(:lining_drop, cut.finished, [@reckoning.finished_drop, *signed(-made.lining.lift)]), hem_line(:lining_hem, made.lining.hem),
           Line.of(:lining_cut_drop, cut.cut_drop, cut_expression(cut)),
-          Line.of(:lining_widths, made.widths_total, summed(made.counts))].compact
+          Line.of(:lining_widths, made.widths_total, summed(made))].compact
       end
 
       def interlining
         made = @reckoning.interlining or return []
-        [Line.of(:interlining_cut_drop, made.drop_cut.cut_drop, cut_expression(made.drop_cut)), Line.of(:interlining_widths, made.widths_total, summed(made.counts))]
+        [Line.of(:interlining_cut_drop, made.drop_cut.cut_drop, cut_expression(made.drop_cut)), Line.of(:interlining_widths, made.widths_total, summed(made))]
       end
 
-      def summed(counts) = counts.flat_map { |count| ["+", count] }.drop(1)
+      # Where a half is left over, a whole width is cut for it.
+      def summed(made)
+        sum = made.counts.flat_map { |count| ["+", count] }.drop(1)
+        (made.counts.sum == made.widths_total) ? sum : [*sum, "→", made.widths_total]
+      end
     end
   end
 end

@@ -80,7 +80,7 @@ module EarnestFold
       def figure_html(value, unit) = value.is_a?(Reckoning::Length) ? length_html(value, unit) : CGI.escapeHTML(Words.figure(value, unit))
 
       def expression_html(line, unit)
-        line.expression.map { |token| token.is_a?(String) ? CGI.escapeHTML(Words.sign(token)) : figure_html(token, unit) }.join(" ").gsub("( ", "(").gsub(" )", ")")
+        Words.expression(line.expression, unit) { |figure| figure_html(figure, unit) }
       end
 
       # Digests, so that a browser fetches a new style or script as soon as there is one.

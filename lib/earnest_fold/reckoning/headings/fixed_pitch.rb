@@ -31,7 +31,7 @@ module EarnestFold
       end
 
       def working(task, figures)
-        [Line.of(:pitches, figures[:hooks] - 1, [task.span.finished_width, "×", asked, "÷", pitch]),
+        [Line.of(:pitches, figures[:hooks] - 1, [task.span.finished_width, "×", asked, "÷", pitch, "↕"]),
           Line.of(:hooks, figures[:hooks], [figures[:hooks] - 1, "+", 1]),
           Line.of(:carriers, figures[:carriers], [figures[:hooks], "−", 2])]
       end

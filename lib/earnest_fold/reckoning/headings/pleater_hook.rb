@@ -39,7 +39,7 @@ module EarnestFold
 
       def working(task, figures)
         [Line.of(:pockets, figures[:pockets], [task.flat, "÷", pocket_pitch, "↓"]),
-          Line.of(:pleater_hooks, figures[:hooks], ["(", figures[:pockets], "−", task.span.finished_width, "÷", pocket_pitch, ")", "÷", taken]),
+          Line.of(:pleater_hooks, figures[:hooks], ["(", figures[:pockets], "−", task.span.finished_width, "÷", pocket_pitch, ")", "÷", taken, "↕"]),
           Line.of(:heading_width, figures[:heading_width], ["(", figures[:pockets], "−", figures[:hooks], "×", taken, ")", "×", pocket_pitch])]
       end
 

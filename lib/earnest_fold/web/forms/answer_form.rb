@@ -14,6 +14,9 @@ module EarnestFold
           @code, @answer = params["code"].to_s, params["answer"].to_s.strip
         end
 
+        # @return [Boolean] whether somebody has given another answer
+        def answered? = ![nil, @answer].include?(@record.spec.fetch("answers", {})[@code])
+
         def valid? = question? && @answer.size.between?(1, LONGEST)
 
         # @return [Hash] the treatment's spec with the answer in it

@@ -4,8 +4,11 @@ module EarnestFold
   module Web
     module Forms
       # What a person typed at one station of a treatment: which fields changed, what they become, and what is wrong with
-      # them. Only fields that the station shows are read; a field that still shows what was stored is left alone.
+      # them. Only fields that the station shows are read; a field that was left as it was seen is left alone, and one that somebody
+      # else changed meanwhile is not overwritten ({Merging}).
       class TreatmentForm
+        include Merging
+
         R = Reckoning
         # No window hangs so deep or runs so wide: a slip of the unit, caught before cloth is reckoned for it.
         SANE = {"drop.readings" => R::Length.mm(20_000), "support.length" => R::Length.mm(60_000), "support.height" => R::Length.mm(30_000), "overlap" => R::Length.mm(2_000),
@@ -26,11 +29,14 @@ module EarnestFold
         # @param paths [Array<String>] the fields of the station
         # @param params [Hash{String => String}]
         # @param unit [Reckoning::Unit] the one the page was shown in
-        def initialize(sheet, record, paths, params, unit)
+        # @param shown_spec [Hash, nil] the spec that a page showed that was sent whole; nil where nobody has kept it
+        def initialize(sheet, record, paths, params, unit, shown_spec: record.spec)
           @sheet, @record, @unit = sheet, record, unit
           @typed, @problems = {}, {}
           @spec = record.spec
-          @changed = paths.select { |path| params[path].is_a?(String) && typed_anew?(path, said(params[path])) }
+          @saw = Saw.new(params) { |path| shown_spec && text(path, shown_spec) }
+          gone(paths, params)
+          @changed = paths.select { |path| params[path].is_a?(String) && mine?(path, said(params[path])) }
           # Another heading has other fields: what stood in those of the old one goes with it.
           @changed = ["heading.kind"] if @changed.include?("heading.kind")
           @changed = ["kind"] if @changed.include?("kind")
@@ -42,17 +48,39 @@ module EarnestFold
         # @return [Boolean] whether there is anything to save
         def changed? = @spec != @record.spec
 
-        def valid? = @problems.empty?
+        def valid? = @problems.empty? && clashes.empty?
 
         private
+
+        # A field that isn't there any more, as somebody chose another heading: what was typed into it is shown.
+        def gone(paths, params)
+          (@saw.names - paths).each { |path| clash(path, said(params[path]), "") if params[path].is_a?(String) && Words.field?(path) }
+        end
+
+        def shown(path) = text(path, @record.spec)
+
+        # A heading of another kind has other fields: there nothing stands.
+        def text(path, spec)
+          Readings.shown(path, spec, @unit)
+        rescue KeyError
+          ""
+        end
+
+        # The same figure, however it was written: what was typed is shown as the house writes it.
+        def alike?(path, saw)
+          return false if saw.nil? || saw.empty?
+
+          place = R::Problems.new
+          read = [SpecFields.to_store(said(saw), kind(path), @unit), stored_at(path)].map { |value| kind(path).read(value, @unit, place) }
+          place.any? ? false : read.uniq.one?
+        end
+
+        def stored_at(path) = Readings.path?(path) ? Readings.at(@record.spec, path) : SpecFields.stored(path, @record.spec)
 
         def said(text) = text.gsub("\r\n", "\n").strip
 
         # Figures are short; words may be as long as their field takes.
         def longest(path) = kind(path).is_a?(R::FieldKinds::TextKind) ? kind(path).most : LONGEST
-
-        # Whether the field says something else than what is stored would say in the unit shown.
-        def typed_anew?(path, text) = text != Readings.shown(path, @record.spec, @unit)
 
         def kind(path) = Readings.path?(path) ? Readings::KIND : SpecFields.kind(path, @record.spec)
 

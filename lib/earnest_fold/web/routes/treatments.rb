@@ -40,15 +40,39 @@ module EarnestFold
           end
         end
 
-        # Changing a treatment, each time from the version that was shown.
+        # Changing a treatment: field by field, each from what was seen in it.
         module Desk
+          # How often it is merged anew, where others save at the same moment.
+          MOST_TRIES = 5
+
           # @param station [String]
           def save(station, id, treatment)
-            with_version(station, id, treatment) do |job, entry, screen|
-              form = Forms::TreatmentForm.new(job, entry.record, screen.paths(entry.record.spec), typed(job, entry), unit_shown(job))
+            merged do
+              job = sheet(id)
+              entry = job.fetch(treatment)
+              screen = StationScreens.near(station, entry)
+              form = Forms::TreatmentForm.new(job, entry.record, screen.paths(entry.record.spec), typed(job, entry), unit_shown(job), shown_spec: spec_shown(entry))
               workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.changed?
               shown_again(screen, id, treatment, form)
             end
+          end
+
+          # Done again from what stands there by then, where somebody saves at the same moment.
+          # @raise [Store::Busy] where that never ends: the same again goes through
+          def merged
+            tries = 0
+            begin
+              yield
+            rescue Store::Stale => stale
+              (tries += 1) < MOST_TRIES ? retry : raise(Store::Busy, stale.message)
+            end
+          end
+
+          # @return [Hash, nil] the spec that the page showed, by its version; nil where nobody has kept it
+          def spec_shown(entry)
+            return entry.record.spec if params["version"] == entry.record.version.to_s
+
+            params["version"].to_s.match?(/\A\d{1,9}\z/) ? workroom.treatments.at_version(entry.id, Integer(params["version"], 10)) : nil
           end
 
           # What was typed; a field sent back to the house's rule says what the rule says.
@@ -68,10 +92,15 @@ module EarnestFold
             end
           end
 
-          # Keeps the answer to a question with the treatment.
+          # Keeps the answer to a question with the treatment; where somebody answered it meanwhile, theirs is shown.
           def answer(id, treatment)
-            with_version(params["station"], id, treatment) do |_, entry, screen|
+            merged do
+              job = sheet(id)
+              entry = job.fetch(treatment)
+              screen = StationScreens.near(params["station"], entry)
               form = Forms::AnswerForm.new(entry.record, params)
+              next stale(screen, job, entry) if form.answered?
+
               workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.valid?
               shown_again(screen, id, treatment)
             end
@@ -95,17 +124,23 @@ module EarnestFold
           # @param form [Forms::TreatmentForm, nil] with what could not be taken
           def shown_again(screen, id, treatment, form = nil)
             taken = form.nil? || form.valid?
-            return redirect(to("/jobs/#{number(id)}/treatments/#{treatment}/#{screen::STATION}"), 303) if taken && (!htmx? || screen == Screens::Cutting)
+            place = "/jobs/#{number(id)}/treatments/#{treatment}/#{screen::STATION}"
+            return redirect(to(place), 303) if taken && (!htmx? || screen == Screens::Cutting)
 
             job = sheet(id)
-            page(:desk, screen_of(screen, job, job.fetch(treatment), form: form), status: taken ? 200 : 422)
+            headers "content-location" => place
+            page(:desk, screen_of(screen, job, job.fetch(treatment), form: form, notice: notice_of(form)), status: status_of(form))
           end
 
-          def stale(screen, job, entry)
-            shown = params["version"].to_s.match?(/\A\d{1,9}\z/) ? workroom.treatments.at_version(entry.id, Integer(params["version"], 10)) : nil
-            versions = Forms::Versions.new(entry.record.spec, shown, screen.paths(entry.record.spec), params, unit_shown(job))
-            page(:desk, screen_of(screen, job, entry, notice: :changed_elsewhere, versions: versions), status: 409)
+          def status_of(form)
+            return 200 if form.nil? || form.valid?
+
+            form.clashes.any? ? 409 : 422
           end
+
+          def notice_of(form) = form&.clashes&.any? ? :changed_elsewhere : nil
+
+          def stale(screen, job, entry) = page(:desk, screen_of(screen, job, entry, notice: :changed_elsewhere), status: 409)
 
           # Cutting looks at more than the treatment, and somebody's own curtain is looked at as it came in.
           def screen_of(screen, job, entry, **shown)

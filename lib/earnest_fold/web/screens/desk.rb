@@ -16,14 +16,13 @@ module EarnestFold
         # @param notice [Symbol, nil] something to say above the station
         # @param part [String, nil] which curtain is looked at
         # @param log [BenchLog, nil] with the cautions that were seen to
-        # @param versions [Forms::Versions, nil] what was typed beside what somebody else left meanwhile
-        def initialize(sheet, entry, form: nil, notice: nil, part: nil, versions: nil, log: nil)
+        def initialize(sheet, entry, form: nil, notice: nil, part: nil, log: nil)
           @log = log
-          @sheet, @entry, @form, @notice, @part, @versions = sheet, entry, form, notice, part, versions
+          @sheet, @entry, @form, @notice, @part = sheet, entry, form, notice, part
         end
 
-        # @return [Array<Forms::Versions::Both>]
-        def both_versions = @versions ? @versions.all : []
+        # @return [Array<Forms::Merging::Both>] what was typed beside what somebody else left meanwhile
+        def both_versions = form ? form.clashes : []
 
         # @return [Array<String>] the fields that the station reads
         def self.paths(_spec) = []

@@ -119,7 +119,7 @@ module EarnestFold
         def reading_lengths = Forms::Readings.all(spec).transform_values { |stored| R::LengthReader.read(stored, unit) }
 
         def says
-          readings = reading_lengths.map { |place, length| "#{Words.say("fields.drop_readings_#{place}").downcase} #{Words.with_unit(length, unit)}" }
+          readings = reading_lengths.map { |place, length| "#{Words.field_label("drop.readings.#{place}").downcase} #{Words.with_unit(length, unit)}" }
           Words.say("drawings.elevation", support: length("support.length") || Words.say("drawings.not_measured"),
             readings: readings.empty? ? Words.say("drawings.not_measured") : readings.join(", "), unit: unit)
         end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Forms
+      # A form that is merged field by field: a field is taken where it still stands as it was seen, and where it doesn't both values are
+      # shown. Two people at different fields both win. Who includes it answers `shown(name)`, what stands in a field now, and has
+      # `@saw` ({Saw}).
+      module Merging
+        # A field that somebody else changed meanwhile: what was typed here, and what stands there now.
+        Both = Reckoning::Value.define(:path, :label, :mine, :theirs)
+
+        # @return [Array<Both>]
+        def clashes = @clashes ||= []
+
+        private
+
+        # @param typed [String]
+        # @return [Boolean] whether the field is to become what was typed: it was changed here, and is as it was when that began
+        def mine?(name, typed)
+          now, saw = shown(name), @saw.text(name)
+          return false if typed == now || typed == saw
+          return true if saw == now || alike?(name, saw)
+
+          clash(name, typed, now)
+          false
+        end
+
+        # @return [Boolean] whether what was seen means what stands there now
+        def alike?(_name, _saw) = false
+
+        def clash(name, mine, theirs) = clashes << Both.new(path: name, label: label(name), mine: mine[0, 200], theirs: theirs)
+
+        def label(name) = Words.field_label(name)
+      end
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require "store_test_helper"
+require "rack/test"
+require "sweep/declared_documents"
+require "sweep/every_page"
+
+EarnestFold::LOADER.eager_load
+
+# Every document that the declared fields can make is brought in through the web, and every page, paper and file that its job
+# links to is opened. `bin/test sweep` takes them all; a run of everything takes the least, the most, and some of every sort.
+class SweepTest < StoreTest
+  DOCUMENTS = DeclaredDocuments.new.then { |made| (ENV["SWEEP"] == "whole") ? made.all : made.sample }
+  # Which of how many processes this is.
+  SHARE, SHARES = ENV.fetch("SWEEP_SHARE", "0/1").split("/").map { |number| Integer(number, 10) }
+
+  DOCUMENTS.each_with_index do |made, index|
+    next unless index % SHARES == SHARE
+
+    define_method(:"test_#{format("%04d", index)}_#{made.name.gsub(/\W+/, "_")}") { swept(made) }
+  end
+
+  def test_that_the_whole_of_them_is_many_and_each_by_its_own_name
+    all = DeclaredDocuments.new.all
+
+    assert_operator all.size, :>=, 400
+    assert_equal all.size, all.map(&:name).uniq.size
+  end
+
+  private
+
+  def swept(made)
+    pages = EveryPage.new
+    refused = pages.bring_in(made.document)
+
+    return assert_match(made.refusal, refused, made.name) if refused && made.refusal
+
+    assert_nil refused, "#{made.name}: the document was refused"
+    assert_empty pages.faults, made.name
+    assert_operator pages.opened.size, :>, 12, made.name
+  end
+end

@@ -250,7 +250,7 @@ module Bench
   def books(workroom, specs)
     DIARY.times do |index|
       id = workroom.jobs.bring_in(title: "Promised #{index}", unit: "cm", extras: {}, cloths: {}, windows: Array.new(3) { |number| ["Room", "Window #{number}", [specs[(index + number) % specs.size]]] })
-      workroom.jobs.set_dates(id, "promised" => (Date.today + index).iso8601)
+      workroom.jobs.set_dates(id, {"promised" => (Date.today + index).iso8601}, version: workroom.jobs.find(id).version)
       workroom.bench.say(workroom.jobs.find(id).treatments.first.id, "lay_out_cuts", "", "corrected", value: (10 + index).to_s)
     end
   end

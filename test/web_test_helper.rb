@@ -35,6 +35,13 @@ class WebTest < StoreTest
     last_response
   end
 
+  # Fields with what was seen in them, as the page's own form sends them.
+  def seeing(address, **fields)
+    get address
+    saw = fields.to_h { |name, _| [name, CGI.unescapeHTML(last_response.body[/name="saw\[#{name}\]" value="([^"]*)"/, 1].to_s)] }
+    fields.merge("saw" => saw)
+  end
+
   def save(job, name, headers: {}, **fields)
     send_form(station(job, name), :headers => headers, "version" => job.treatments.first.version.to_s, "unit" => job.unit, **fields)
   end

@@ -14,7 +14,7 @@ class AccountStationTest < WebTest
   def test_both_schools_are_shown_and_one_is_taken
     get account
     assert_match(/by the hour 191\.\d\d € [\d.]+ € chosen/, words)
-    send_form(account, "school" => "by_width", "fitted" => "0", "travel" => "12,50")
+    send_form(account, **seeing(account, "school" => "by_width", "fitted" => "0", "travel" => "12,50"))
     get account
     assert_match(/by the width and drop band 172\.00 € [\d.]+ € chosen/, words)
     assert_match(/The way 12\.50/, words)
@@ -22,10 +22,10 @@ class AccountStationTest < WebTest
   end
 
   def test_something_else_is_asked_for_and_taken_away
-    send_form(account, "fitted" => "0", "travel" => "", "extra_name" => "New hooks", "extra_amount" => "6.40")
+    send_form(account, **seeing(account, "fitted" => "0", "travel" => "", "extra_name" => "New hooks", "extra_amount" => "6.40"))
     get account
     assert_match(/New hooks 6\.40/, words)
-    send_form(account, "fitted" => "0", "away" => "0")
+    send_form(account, **seeing(account, "fitted" => "0", "away" => "New hooks ~ 6.40"))
     get account
     refute_match(/New hooks/, words)
     send_form(account, "extra_name" => "New hooks", "extra_amount" => "a few")

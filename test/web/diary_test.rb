@@ -23,18 +23,18 @@ class DiaryStationTest < WebTest
   end
 
   def test_a_job_is_promised_and_taken_out_again
-    send_form("/jobs/#{office.id}/dates", "promised" => (Date.today + 20).iso8601, "cloth" => (Date.today + 3).iso8601)
+    send_form("/jobs/#{office.id}/dates", **seeing("/jobs/#{office.id}", "promised" => (Date.today + 20).iso8601, "cloth" => (Date.today + 3).iso8601))
     get "/diary"
     assert_match(/Ticket office/, text)
-    send_form("/jobs/#{office.id}/dates", "promised" => "soon")
+    send_form("/jobs/#{office.id}/dates", **seeing("/jobs/#{office.id}", "promised" => "soon"))
     assert_equal 422, last_response.status
     assert_includes last_response.body, %(value="soon")
-    send_form("/jobs/#{office.id}/dates", "promised" => "", "cloth" => "")
+    send_form("/jobs/#{office.id}/dates", **seeing("/jobs/#{office.id}", "promised" => "", "cloth" => ""))
     assert_empty office.dates
   end
 
   def test_a_promise_too_near_is_told_with_the_step_that_endangers_it
-    workroom.jobs.set_dates(office.id, "promised" => Date.today.iso8601, "cloth" => (Date.today + 10).iso8601)
+    workroom.jobs.set_dates(office.id, {"promised" => Date.today.iso8601, "cloth" => (Date.today + 10).iso8601}, version: office.version)
     get "/diary"
     assert_match(/\d+ days late\. What endangers it: Lay out the cuts.*Quay window, Ticket office\), when the cloth has come and lain/, words)
   end
@@ -45,7 +45,7 @@ class DiaryStationTest < WebTest
     get "/diary"
     assert_match(/Hanging is held: \d+ hooks to get, and nobody has said when they come; 8 days left/, words)
     assert_empty diary.plan.placed.select { |one| one.job == lounge.id && one.task.bench == :away }
-    workroom.jobs.set_dates(lounge.id, lounge.dates.merge("parts" => (Date.today + 30).iso8601))
+    workroom.jobs.set_dates(lounge.id, lounge.dates.merge("parts" => (Date.today + 30).iso8601), version: lounge.version)
     hung = diary.plan.placed.find { |one| one.job == lounge.id && one.task.bench == :away }
     assert_operator diary.plan.calendar.date(hung.from), :>=, Date.today + 30
     assert_equal :parts, hung.held
@@ -87,7 +87,7 @@ class DiaryStationTest < WebTest
 
   # When all is made, hanging is still to be done.
   def test_hanging_stays_until_it_hangs_or_the_invoice_is_written
-    workroom.jobs.set_dates(office.id, "promised" => (Date.today + 5).iso8601)
+    workroom.jobs.set_dates(office.id, {"promised" => (Date.today + 5).iso8601}, version: office.version)
     EarnestFold::Web::JobSheet.new(office, workroom.cloths.all, workroom.house.read).entries.first.steps.each { |step| workroom.bench.say(office.treatments.first.id, step.code, step.curtain.to_s, "done") }
     assert_equal [:away], diary.plan.placed.select { |one| one.job == office.id }.map { |one| one.task.bench }
     workroom.bench.say(office.treatments.first.id, "hung", "", "done")

@@ -69,7 +69,7 @@ class HouseTest < WebTest
   end
 
   def test_the_house_decides_its_gaps_and_its_eighths
-    settle_house("rules.layer_gap" => "4", "rules.inch_fraction" => "8", "on_hand.hooks" => "36", "on_hand.tape_length" => "12 m", "name" => "Saltmarsh Lane Curtains", "unit" => "cm")
+    settle_house("rules.layer_gap" => "4", "rules.inch_fraction" => "8", "on_hand.hooks" => "36", "on_hand.tape_length" => "12 m", "on_hand.rings" => "", "on_hand.gliders" => "", "on_hand.weights" => "", "on_hand.buckram_length" => "", "name" => "Saltmarsh Lane Curtains", "unit" => "cm")
     house = workroom.house.read
     assert_equal [EarnestFold::Reckoning::Length.cm(4), 8], [house.rules.layer_gap, house.rules.unit("in").fraction]
     assert_equal({"hooks" => 36, "tape_length" => "12 m"}, house.on_hand.to_h)

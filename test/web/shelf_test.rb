@@ -84,9 +84,12 @@ class ShelfPagesTest < WebTest
     piece = piece_named("R2")
     flaw(piece, "from" => "1 m", "to" => "1.1 m")
     flaw(piece, "from" => "2 m", "to" => "2.1 m")
+    assert_equal 2, piece_named("R2").piece.flaws.size, "each adds a flaw of their own"
+    flaw(piece, "flaw" => "0", "from" => "3 m", "to" => "3.1 m")
     assert_equal 409, last_response.status
     assert_match(/Somebody else changed or cut this piece meanwhile/, text)
-    assert_equal 1, piece_named("R2").piece.flaws.size
+    assert_includes last_response.body, 'value="3 m"'
+    assert_equal 2, piece_named("R2").piece.flaws.size
   end
 
   def test_a_piece_is_not_measured_shorter_than_what_is_cut_of_it

@@ -17,10 +17,16 @@ module EarnestFold
       end
 
       # @param spec [Hash]
-      def keep(job_id, cloth_id, spec)
-        Store.guard do
-          Store.db[:cutting_wishes].insert_conflict(target: [:workroom_id, :job_id, :cloth_id], update: {spec: Sequel[:excluded][:spec]})
-            .insert(workroom_id: @workroom.id, job_id: job_id, cloth_id: cloth_id, spec: Sequel.pg_jsonb(spec))
+      # @param saw [Hash] what stood there when it was decided; empty for nothing yet
+      # @raise [Stale] where somebody decided something else meanwhile, [Missing] where there is no such job or cloth
+      def keep(job_id, cloth_id, spec, saw:)
+        place = {job_id: job_id, cloth_id: cloth_id}
+        @workroom.transaction do
+          @workroom.rows(:jobs).where(id: job_id).for_update.first or raise Missing, "no job #{job_id}"
+          raise Stale, "wishes of job #{job_id}" unless Records.plain(@workroom.rows(:cutting_wishes).where(place).get(:spec) || {}) == saw
+
+          Store.db[:cutting_wishes].insert_conflict(target: [:workroom_id, *place.keys], update: {spec: Sequel[:excluded][:spec]})
+            .insert(workroom_id: @workroom.id, **place, spec: Sequel.pg_jsonb(spec))
         end
       end
     end

@@ -75,7 +75,7 @@ module EarnestFold
         landing = @workroom.jobs.create(title: "Upper landing", unit: "in")
         @workroom.jobs.add_window(landing, room: "Upper landing", name: "Stair window",
           spec: UPPER_LANDING.merge("face" => cloths["tick"], "lining" => LANDING_LINING.merge("cloth" => cloths["sateen"])))
-        @workroom.jobs.set_dates(landing, "promised" => (@today + 9).iso8601)
+        promised(landing, "promised" => 9)
         office = @workroom.jobs.create(title: "Ticket office", unit: "cm")
         @workroom.jobs.add_window(office, room: "Ticket office", name: "Quay window", spec: TICKET_OFFICE.merge("face" => cloths["ferry"]))
         timed
@@ -93,7 +93,7 @@ module EarnestFold
       # Somebody's own curtains, with what was noted when they came in.
       def vestry
         id = @workroom.jobs.bring_in(title: "Ferry chapel", unit: "cm", extras: {"alterations" => Rooms::VESTRY}, cloths: {}, windows: [])
-        @workroom.jobs.set_dates(id, "promised" => (@today + 4).iso8601)
+        promised(id, "promised" => 4)
         pair = @workroom.jobs.find(id).treatments.first.id
         @workroom.came_in.note(pair, sort: "mark", curtain: "left", across: 300, down: 860, words: "candle wax, two drops")
         @workroom.came_in.note(pair, sort: "missing_hook", curtain: "right", across: 880, down: 30, words: "")
@@ -102,9 +102,14 @@ module EarnestFold
       # A room of the house: its treatments name cloths and sets by their keys here.
       def room((title, unit, notes, windows), cloths, sets)
         id = @workroom.jobs.bring_in(title: title, unit: unit, extras: {}, cloths: {}, windows: windows.map { |place, name, layers| [place, name, layers.map { |spec| settled(spec, cloths, sets) }] })
-        @workroom.jobs.set_notes(id, notes)
-        @workroom.jobs.set_dates(id, Rooms::DATES.fetch(title, {}).transform_values { |days| (@today + days).iso8601 })
+        @workroom.jobs.set_notes(id, notes, version: version(id))
+        promised(id, Rooms::DATES.fetch(title, {}))
       end
+
+      # @param dates [Hash{String => Integer}] so many days from today
+      def promised(id, dates) = @workroom.jobs.set_dates(id, dates.transform_values { |days| (@today + days).iso8601 }, version: version(id))
+
+      def version(id) = @workroom.jobs.find(id).version
 
       def settled(spec, cloths, sets)
         inner = %w[lining interlining].select { |part| spec[part] }.to_h { |part| [part, spec[part].merge("cloth" => cloths.fetch(spec[part]["cloth"]))] }

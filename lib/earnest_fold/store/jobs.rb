@@ -82,16 +82,19 @@ module EarnestFold
       def set_unit(id, unit) = change(id, unit: unit)
 
       # @param notes [String]
-      # @raise [Missing]
-      def set_notes(id, notes) = change(id, notes: notes)
+      # @param version [Integer] of the job, as it was read
+      # @raise [Missing, Stale]
+      def set_notes(id, notes, version:) = change(id, version: version, notes: notes)
 
       # @param account [Hash] what the job is asked for beside its work
-      # @raise [Missing]
-      def set_account(id, account) = change(id, account: Sequel.pg_jsonb(account))
+      # @param version [Integer] of the job, as it was read
+      # @raise [Missing, Stale]
+      def set_account(id, account, version:) = change(id, version: version, account: Sequel.pg_jsonb(account))
 
       # @param dates [Hash{String => String}] what is promised and what is awaited
-      # @raise [Missing]
-      def set_dates(id, dates) = change(id, dates: Sequel.pg_jsonb(dates))
+      # @param version [Integer] of the job, as it was read
+      # @raise [Missing, Stale]
+      def set_dates(id, dates, version:) = change(id, version: version, dates: Sequel.pg_jsonb(dates))
 
       # The small parts that are to be cut beside the curtains, changed.
       # @yieldparam parts [Array<Hash>] as they are kept
@@ -222,9 +225,15 @@ module EarnestFold
         ids.each_with_index { |one, index| @workroom.rows(table).where(id: one).update(position: index + 1) }
       end
 
-      def change(id, **values)
-        changed = Store.guard { @workroom.rows(:jobs).where(id: id).update(**values, version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP) }
-        raise Missing, "no job #{id}" if changed.zero?
+      # @param version [Integer, nil] nil where it doesn't matter what stood there
+      def change(id, version: nil, **values)
+        Store.guard do
+          job = @workroom.rows(:jobs).where(id: id)
+          there = version ? job.where(version: version) : job
+          next if there.update(**values, version: Sequel[:version] + 1, updated_at: Sequel::CURRENT_TIMESTAMP) == 1
+
+          raise job.empty? ? Missing : Stale, "job #{id}"
+        end
       end
 
       def line(row)

@@ -33,6 +33,28 @@ module EarnestFold
       # @return [Integer] which page of a list was asked for, from 1
       def page_asked = params["page"].to_s.match?(/\A[1-9]\d{0,3}\z/) ? Integer(params["page"], 10) : 1
 
+      # How often something is merged anew, where others save at the same moment.
+      MOST_TRIES = 5
+
+      # Done again from what stands there by then, where somebody saves at the same moment.
+      # @raise [Store::Busy] where that never ends: the same again goes through
+      def merged
+        tries = 0
+        begin
+          yield
+        rescue Store::Stale => stale
+          (tries += 1) < MOST_TRIES ? retry : raise(Store::Busy, stale.message)
+        end
+      end
+
+      # @param form [Forms::Merging]
+      # @return [Integer] 409 where somebody else was at the same field, 422 where something can't be taken
+      def status_of(form)
+        return 200 if form.valid?
+
+        form.clashes.any? ? 409 : 422
+      end
+
       # A whole page, or for htmx its changing part alone.
       def page(view, screen, status: 200)
         status(status)

@@ -5,21 +5,32 @@ module EarnestFold
     module Forms
       # What a job is asked for beside its work: fitting, the way, and something else.
       class AccountForm
+        include Merging
         include Refusing
 
         R = Reckoning
         NAMES = %w[fitted travel extra_name extra_amount].freeze
         AMOUNT = /\A-?\d{1,9}([.,]\d{1,2})?\z/
         LONGEST = 80
+        # What is kept of the account, by the field that says it.
+        FIELDS = %w[fitted travel].freeze
         attr_reader :typed, :kept
 
         # @param kept [Hash] as it is kept now
+        # @param asked [Reckoning::Account::Asked] what that comes to
         # @param params [Hash]
-        def initialize(kept, params)
-          @typed = NAMES.to_h { |name| [name, params[name].to_s.strip] }
-          @kept = kept.merge("fitted" => count("fitted"), "travel" => amount("travel"), "extras" => extras(kept["extras"], params["away"]))
+        def initialize(kept, asked, params)
+          @now, @asked, @saw = kept, asked, Saw.new(params) { nil }
+          @typed = NAMES.to_h { |name| [name, params[name].is_a?(String) ? params[name].strip : shown(name)] }
+          changed = FIELDS.select { |name| mine?(name, @typed[name]) }.to_h { |name| [name, (name == "fitted") ? count(name) : amount(name)] }
+          @kept = kept.merge(changed, "extras" => extras(kept["extras"], params["away"]))
           @kept = @kept.merge("school" => params["school"]) if R::Account::Rules::SCHOOLS.include?(params["school"])
         end
+
+        def valid? = super && clashes.empty?
+
+        # @return [String] by which an extra is named where it is taken away: its own words and sum, wherever it stands
+        def self.named(extra) = extra.values_at("name", "amount").join(" ~ ")
 
         # @param asked [Reckoning::Account::Asked]
         # @return [String] what a field shows
@@ -32,6 +43,10 @@ module EarnestFold
         end
 
         private
+
+        def shown(name) = AccountForm.shown(name, @now, @asked)
+
+        def called(name) = Words.say("account.fields.#{name}")
 
         def count(name)
           return if typed[name].empty?
@@ -47,7 +62,8 @@ module EarnestFold
 
         # What there is, without one that is taken away, with one that is new.
         def extras(there, away)
-          left = there.reject.with_index { |_, index| index.to_s == away }
+          gone = there.find { |extra| AccountForm.named(extra) == away }
+          left = there.reject { |extra| extra.equal?(gone) }
           name, sum = typed.values_at("extra_name", "extra_amount")
           return left if name.empty? && sum.empty?
           return refuse("extra_name", :missing) || left if name.empty? || name.size > LONGEST

@@ -7,6 +7,7 @@ module EarnestFold
     module Forms
       # The house's standard times, what it asks for its work, and when it works.
       class BooksForm
+        include Merging
         include Refusing
 
         R = Reckoning
@@ -25,6 +26,7 @@ module EarnestFold
         def initialize(record, params)
           @record, @params = record, params
           @unit = R::Units.fetch(record.unit)
+          @saw = Saw.new(params || {}) { |path| (params["version"] == record.version.to_s) ? shown(path) : nil }
           @rules = params ? read : record.stored
         end
 
@@ -37,13 +39,21 @@ module EarnestFold
           inner ? R::Account::Rules::BAND.fetch(inner.to_sym).kind : PARTS.fetch(part).fetch(name.to_sym).kind
         end
 
-        private
+        def valid? = super && clashes.empty?
 
+        # @return [String] what is stored of a field, as a person reads it
         def shown(path)
           part, name, row, inner = path.split(".")
           value = @record.rules.public_send(part).public_send(name)
           value = value[Integer(row, 10)]&.public_send(inner) if inner
           write(path, value)
+        end
+
+        private
+
+        def called(path)
+          part, name, row, inner = path.split(".")
+          inner ? Words.say("books.bands.#{inner}", number: row.to_i + 1) : Words.say("books.#{part}.#{name}")
         end
 
         def write(path, value)
@@ -62,7 +72,7 @@ module EarnestFold
           (BAND_NAMES.any? { |path| typed_anew?(path) }) ? with_bands(made) : made
         end
 
-        def typed_anew?(path) = @params[path].is_a?(String) && @params[path].strip != shown(path)
+        def typed_anew?(path) = @params[path].is_a?(String) && mine?(path, @params[path].strip)
 
         def taken(rules, path)
           return rules unless typed_anew?(path)
@@ -89,7 +99,7 @@ module EarnestFold
 
         # Rows that are filled in; a row with one half wanting is refused there.
         def with_bands(rules)
-          rows = Array.new(ROWS) { |row| R::Account::Rules::BAND.names.to_h { |name| ["account.bands.#{row}.#{name}", @params["account.bands.#{row}.#{name}"].to_s.strip] } }
+          rows = Array.new(ROWS) { |row| R::Account::Rules::BAND.names.to_h { |name| "account.bands.#{row}.#{name}".then { |path| [path, (@params[path].is_a?(String) ? @params[path] : shown(path)).strip] } } }
           kept = rows.reject { |row| row.values.all?(&:empty?) }.map { |row| row.to_h { |path, typed| [path.split(".").last, value_of(path, typed)] } }
           refuse("account.bands.0.drop_to", :missing) if kept.empty?
           rules.merge("account" => rules.fetch("account", {}).merge(BANDS => kept))

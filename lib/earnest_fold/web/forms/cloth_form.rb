@@ -5,6 +5,8 @@ module EarnestFold
     module Forms
       # What a person typed of a cloth.
       class ClothForm
+        include Merging
+
         R = Reckoning
         NAMES = %w[name use width selvedge selvedge_in_seam vertical_repeat horizontal_repeat match one_way coated frays creeps curls loose shrink_percent mass price].freeze
         COLOUR = /\A#\h{6}\z/
@@ -14,17 +16,25 @@ module EarnestFold
         # @param stored [Hash] the spec as it is
         # @param params [Hash, nil] what was typed; nil before anything was
         # @param unit [Reckoning::Unit] the one the page was shown in
-        def initialize(stored, colour, params, unit)
+        # @param version [Integer, nil] of what is stored; nil for a new cloth
+        def initialize(stored, colour, params, unit, version: nil)
           @stored, @params, @unit, @problems = stored, params || {}, unit, {}
-          @colour = COLOUR.match?(@params["colour"].to_s) ? @params["colour"] : colour
+          @colour_now = colour
+          @saw = Saw.new(@params) { |name| (@params["version"] == version.to_s || version.nil?) ? shown(name) : nil }
+          @colour = (COLOUR.match?(@params["colour"].to_s) && mine?("colour", @params["colour"])) ? @params["colour"] : colour
           @spec = params ? read : stored
         end
 
-        def valid? = problems.empty?
+        def valid? = problems.empty? && clashes.empty?
 
         # @return [String] what stands in the field: as typed, else as stored
         def text(name)
-          return @params[name] if @params[name].is_a?(String)
+          @params[name].is_a?(String) ? @params[name] : shown(name)
+        end
+
+        # @return [String] what is stored of a field, as a person reads it
+        def shown(name)
+          return @colour_now if name == "colour"
 
           value = @stored[name]
           return (value == true) ? "yes" : "no" if kind(name).is_a?(R::FieldKinds::FlagKind)
@@ -34,10 +44,12 @@ module EarnestFold
 
         private
 
+        def called(name) = Words.say("cloth_fields.#{name}")
+
         def kind(name) = R::Cloth::FIELDS.fetch(name.to_sym).kind
 
         def read
-          spec = NAMES.reduce(@stored) { |made, name| taken(made, name, @params[name].to_s.strip) }
+          spec = NAMES.reduce(@stored) { |made, name| (@params[name].is_a?(String) && mine?(name, @params[name].strip)) ? taken(made, name, @params[name].strip) : made }
           problems["name"] ||= R::Problem.new(at: "name", code: :missing, data: {}) if spec["name"].to_s.empty?
           problems.compact!
           check_whole(spec)
@@ -45,7 +57,6 @@ module EarnestFold
         end
 
         def taken(spec, name, text)
-          return spec if @stored[name] && text == SpecFields.text(@stored[name], kind(name), @unit)
           return spec.except(name) if text.empty?
 
           spec.merge(name => SpecFields.to_store(text, kind(name), @unit))

@@ -5,19 +5,31 @@ module EarnestFold
     module Forms
       # What is promised of a job and what it waits for; all of it empty takes it out of the diary.
       class DatesForm
-        attr_reader :typed, :problems
+        include Merging
+        include Refusing
+
+        attr_reader :typed
 
         # @param job [Store::Records::Job]
         # @param params [Hash, nil] nil before anything was typed
         def initialize(job, params)
-          @typed = DiarySheet::DATES.to_h { |name| [name, params ? params[name].to_s.strip : job.dates[name].to_s] }
-          @problems = typed.reject { |_, text| text.empty? || Days.date(text) }.to_h { |name, _| [name, Reckoning::Problem.new(at: name, code: :not_a_date, data: {})] }
+          @job, @saw = job, Saw.new(params || {}) { nil }
+          @typed = DiarySheet::DATES.to_h { |name| [name, taken(name, params && params[name])] }
+          @typed.each { |name, text| refuse(name, :not_a_date) unless text.empty? || Days.date(text) }
         end
 
-        def valid? = problems.empty?
+        def valid? = super && clashes.empty?
 
         # @return [Hash{String => String}]
         def dates = typed.reject { |_, text| text.empty? }
+
+        private
+
+        def taken(name, text) = (text.is_a?(String) && mine?(name, text.strip)) ? text.strip : shown(name)
+
+        def shown(name) = @job.dates[name].to_s
+
+        def called(name) = Words.say("diary.dates.#{name}")
       end
     end
   end

@@ -27,6 +27,9 @@ module EarnestFold
           index ? "flaw_moved" : "flaw_found"
         end
 
+        # @return [Boolean] whether it is one more
+        def added? = kind == "flaw_found"
+
         # @return [Hash] the flaw, for the history
         def told = @found || {}
 

@@ -5,6 +5,7 @@ module EarnestFold
     module Forms
       # What the house decides once, and what small parts it has on hand.
       class HouseForm
+        include Merging
         include Refusing
 
         R = Reckoning
@@ -22,6 +23,7 @@ module EarnestFold
         def initialize(record, params)
           @record, @params = record, params
           @unit = R::Units.fetch(record.unit)
+          @saw = Saw.new(params || {}) { |name| (params["version"] == record.version.to_s) ? shown(name) : nil }
           @values = params ? read : {}
         end
 
@@ -32,8 +34,9 @@ module EarnestFold
           shown(name)
         end
 
-        private
+        def valid? = super && clashes.empty?
 
+        # @return [String] what is stored of a field, as a person reads it
         def shown(name)
           part, key = name.split(".")
           case part
@@ -43,6 +46,10 @@ module EarnestFold
           else SpecFields.text(@record.on_hand[key], part_kind(key), @unit)
           end
         end
+
+        private
+
+        def called(name) = Words.say("house_fields.#{name.split(".").last}")
 
         def rule(key) = R::HouseRules::FIELDS.fetch(key.to_sym).kind
 
@@ -64,18 +71,25 @@ module EarnestFold
         end
 
         def house_name
-          name = @params["name"].to_s.strip
+          return @record.name unless anew?("name")
+
+          name = @params["name"].strip
           refuse("name", name.empty? ? :missing : :too_much_text, most: LONGEST) unless name.size.between?(1, LONGEST)
           name
         end
 
         def unit
+          return @record.unit unless anew?("unit")
+
           R::Units::ALL.key?(@params["unit"]) ? @params["unit"] : (refuse("unit", :not_a_choice, words: R::Units::ALL.keys) || @record.unit)
         end
 
+        def anew?(name) = @params[name].is_a?(String) && mine?(name, @params[name].strip)
+
         def taken(made, path, key, kind)
-          typed = @params[path].to_s.strip
-          return made if typed == shown(path)
+          return made unless anew?(path)
+
+          typed = @params[path].strip
           return made.except(key) if typed.empty?
 
           value = SpecFields.to_store(typed, kind, @unit)

@@ -4,8 +4,8 @@ module EarnestFold
   module Web
     module Forms
       # A form that is merged field by field: a field is taken where it still stands as it was seen, and where it doesn't both values are
-      # shown. Two people at different fields both win. Who includes it answers `shown(name)`, what stands in a field now, and has
-      # `@saw` ({Saw}).
+      # shown. Two people at different fields both win. Who includes it answers `shown(name)`, what stands in a field now, has
+      # `@saw` ({Saw}), and says what a field is `called`.
       module Merging
         # A field that somebody else changed meanwhile: what was typed here, and what stands there now.
         Both = Reckoning::Value.define(:path, :label, :mine, :theirs)
@@ -29,9 +29,9 @@ module EarnestFold
         # @return [Boolean] whether what was seen means what stands there now
         def alike?(_name, _saw) = false
 
-        def clash(name, mine, theirs) = clashes << Both.new(path: name, label: label(name), mine: mine[0, 200], theirs: theirs)
+        def clash(name, mine, theirs) = clashes << Both.new(path: name, label: called(name), mine: mine[0, 200], theirs: theirs)
 
-        def label(name) = Words.field_label(name)
+        def called(name) = Words.field_label(name)
       end
     end
   end

@@ -5,6 +5,7 @@ module EarnestFold
     module Forms
       # One named set of rules, for both tapes: every allowance of making and lining, and each heading's own figures.
       class RuleSetForm
+        include Merging
         include Refusing
 
         R = Reckoning
@@ -25,7 +26,8 @@ module EarnestFold
         # @param params [Hash, nil] what was typed; nil before anything was
         def initialize(set, params)
           @set, @params = set, params
-          @name = params ? params["name"].to_s.strip : set.name
+          @saw = Saw.new(params || {}) { |name| (params["version"] == set.version.to_s) ? shown(name) : nil }
+          @name = (params && anew?("name")) ? params["name"].strip : set.name
           @spec = set.spec
           take if params
         end
@@ -34,11 +36,19 @@ module EarnestFold
         # @return [String] what stands in a field: as typed, else as stored
         def text(tape, path)
           typed = @params && @params["#{tape}.#{path}"]
-          typed.is_a?(String) ? typed : shown(tape, path)
+          typed.is_a?(String) ? typed : shown("#{tape}.#{path}")
         end
 
-        # Whatever stands wrong, the maker is told where: "metric.making.seam".
-        # @param code [Symbol]
+        def valid? = super && clashes.empty?
+
+        # @param name [String] "metric.making.seam", or "name"
+        # @return [String] what is stored of it, as a person reads it
+        def shown(name)
+          return @set.name if name == "name"
+
+          tape, path = name.split(".", 2)
+          SpecFields.text(SpecFields.stored(path, @set.spec.fetch(tape, {})), RuleSetForm.kind(path), UNITS.fetch(tape))
+        end
 
         # @param path [String] of a set
         # @return [#read]
@@ -53,7 +63,12 @@ module EarnestFold
 
         private
 
-        def shown(tape, path) = SpecFields.text(SpecFields.stored(path, @set.spec.fetch(tape, {})), RuleSetForm.kind(path), UNITS.fetch(tape))
+        def called(name)
+          tape, path = name.split(".", 2)
+          path ? "#{Words.field_label(path.sub(/\Aheadings\.\w+\./, "heading."))}, #{Words.say("house.#{tape}")}" : Words.say("house_fields.set_name")
+        end
+
+        def anew?(name) = @params[name].is_a?(String) && mine?(name, @params[name].strip)
 
         def take
           refuse("name", name.empty? ? :missing : :too_much_text, most: LONGEST) unless name.size.between?(1, LONGEST)
@@ -61,8 +76,9 @@ module EarnestFold
         end
 
         def taken(made, tape, path, unit)
+          return made unless anew?("#{tape}.#{path}")
+
           typed = @params["#{tape}.#{path}"]
-          return made if !typed.is_a?(String) || typed.strip == shown(tape, path)
           return SpecFields.set(made, path, nil) if typed.strip.empty?
 
           stored(made, tape, path, SpecFields.to_store(typed.strip, RuleSetForm.kind(path), unit), unit)

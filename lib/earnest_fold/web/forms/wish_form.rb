@@ -24,8 +24,15 @@ module EarnestFold
         private
 
         def pieces
-          asked = @cutting.pieces.to_h { |record| [record.label, @params["piece-#{record.id}"].to_s] }
+          asked = @cutting.pieces.to_h { |record| [record.label, @params["piece-#{record.id}"] || kept(record.label)] }
           @cutting.wanted.merge("forbidden" => asked.select { |_, wish| wish == "leave" }.keys, "preferred" => asked.select { |_, wish| wish == "first" }.keys)
+        end
+
+        # What is wanted of a piece already: a page says only what was changed there.
+        def kept(label)
+          return "leave" if @cutting.wanted.fetch("forbidden", []).include?(label)
+
+          @cutting.wanted.fetch("preferred", []).include?(label) ? "first" : ""
         end
 
         def pinned

@@ -27,11 +27,14 @@ module EarnestFold
           end
 
           def settle_account(id)
-            form = Forms::AccountForm.new(AccountSheet.new(sheet(id)).kept, params)
-            return account(id, status: 422, form: form) unless form.valid?
+            merged do
+              made = AccountSheet.new(sheet(id))
+              form = Forms::AccountForm.new(made.kept, made.asked, params)
+              next account(id, status: status_of(form), form: form) unless form.valid?
 
-            workroom.jobs.set_account(number(id), form.kept)
-            redirect to("/jobs/#{number(id)}/account"), 303
+              workroom.jobs.set_account(number(id), form.kept, version: made.sheet.job.version)
+              redirect to("/jobs/#{number(id)}/account"), 303
+            end
           end
 
           def write_paper(id)

@@ -19,31 +19,30 @@ module EarnestFold
 
           app.post("/cloths") do
             form = Forms::ClothForm.new(fresh, COLOUR, params, workroom_unit)
-            keep(nil, form) { workroom.cloths.create(form.spec, colour: form.colour) }
+            next page(:cloth, Screens::ClothForm.new(nil, form, workroom_unit), status: 422) unless form.valid?
+
+            workroom.cloths.create(form.spec, colour: form.colour)
+            redirect to("/cloths"), 303
           end
 
           app.post("/cloths/:id") do |id|
-            record = workroom.cloths.find(number(id))
-            form = Forms::ClothForm.new(record.spec, record.colour, params, workroom_unit)
-            keep(record, form) { workroom.cloths.update(record.id, form.spec, colour: form.colour, version: (params["version"].to_s == record.version.to_s) ? record.version : -1) }
+            merged do
+              record = workroom.cloths.find(number(id))
+              form = Forms::ClothForm.new(record.spec, record.colour, params, workroom_unit, version: record.version)
+              workroom.cloths.update(record.id, form.spec, colour: form.colour, version: record.version) if form.problems.empty?
+              next redirect(to("/cloths"), 303) if form.valid?
+
+              page(:cloth, Screens::ClothForm.new(workroom.cloths.find(record.id), form, workroom_unit), status: status_of(form))
+            end
           end
         end
 
-        # Keeping a cloth, or showing what stands in the way.
+        # What cloths start from.
         module Saving
           # What a new cloth starts from.
           def fresh = {"use" => "face", "selvedge_in_seam" => house.rules.selvedges == "in_seam"}
 
           def workroom_unit = house.rules.unit(house.unit)
-
-          def keep(record, form)
-            return page(:cloth, Screens::ClothForm.new(record, form, workroom_unit), status: 422) unless form.valid?
-
-            yield
-            redirect to("/cloths"), 303
-          rescue Store::Stale
-            page(:cloth, Screens::ClothForm.new(workroom.cloths.find(record.id), form, workroom_unit, notice: :cloth_changed_elsewhere), status: 409)
-          end
         end
       end
     end

@@ -35,12 +35,14 @@ module EarnestFold
           end
 
           app.post("/jobs/:id/cutting/:cloth/wishes") do |id, cloth|
-            cutting = planned(id, cloth)
-            form = Forms::WishForm.new(cutting, params)
-            next cutting_station(id, params["treatment"].to_s, notice: form.problem.code, status: 422) unless form.valid?
+            merged do
+              cutting = planned(id, cloth)
+              form = Forms::WishForm.new(cutting, params)
+              next cutting_station(id, params["treatment"].to_s, notice: form.problem.code, status: 422) unless form.valid?
 
-            workroom.cutting_wishes.keep(cutting.sheet.job.id, cutting.id, form.spec)
-            redirect to(back_to_station(id)), 303
+              workroom.cutting_wishes.keep(cutting.sheet.job.id, cutting.id, form.spec, saw: cutting.wanted)
+              redirect to(back_to_station(id)), 303
+            end
           end
         end
 

@@ -46,12 +46,14 @@ module EarnestFold
           end
 
           def settle_dates(id, back = "/jobs/#{id}")
-            job = workroom.jobs.find(number(id))
-            form = Forms::DatesForm.new(job, params)
-            return page(:job, Screens::Job.new(sheet(id), dates: form), status: 422) unless form.valid?
+            merged do
+              job = workroom.jobs.find(number(id))
+              form = Forms::DatesForm.new(job, params)
+              next page(:job, Screens::Job.new(sheet(id), dates: form), status: status_of(form)) unless form.valid?
 
-            workroom.jobs.set_dates(job.id, form.dates)
-            redirect to(back), 303
+              workroom.jobs.set_dates(job.id, form.dates, version: job.version)
+              redirect to(back), 303
+            end
           end
         end
       end

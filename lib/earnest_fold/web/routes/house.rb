@@ -27,7 +27,7 @@ module EarnestFold
             page(:rule_set, Screens::RuleSet.new(set, Forms::RuleSetForm.new(set, nil)))
           end
 
-          app.post("/house-rules/sets/:id") { |id| settle_set(rule_set(id)) }
+          app.post("/house-rules/sets/:id") { |id| settle_set(rule_set(id).id) }
         end
 
         def self.people(app)
@@ -48,36 +48,39 @@ module EarnestFold
           def rule_set(id) = house.set(number(id)) || raise(Store::Missing, "no set #{id}")
 
           def settle_house
-            form = Forms::HouseForm.new(house, params)
-            return page(:house, Screens::House.new(house, form), status: 422) unless form.valid?
+            merged do
+              now = workroom.house.read
+              form = Forms::HouseForm.new(now, params)
+              workroom.house.update(version: now.version, **form.values) if form.problems.empty?
+              next redirect(to("/house-rules"), 303) if form.valid?
 
-            workroom.house.update(version: seen(house.version), **form.values)
-            redirect to("/house-rules"), 303
-          rescue Store::Stale
-            page(:house, Screens::House.new(workroom.house.read, form, notice: :house_changed_elsewhere), status: 409)
+              page(:house, Screens::House.new(workroom.house.read, form), status: status_of(form))
+            end
           end
 
           def settle_books
-            form = Forms::BooksForm.new(house, params)
-            return page(:books, Screens::Books.new(house, form), status: 422) unless form.valid?
+            merged do
+              now = workroom.house.read
+              form = Forms::BooksForm.new(now, params)
+              workroom.house.update(version: now.version, rules: form.rules) if form.problems.empty?
+              next redirect(to("/house-rules/books"), 303) if form.valid?
 
-            workroom.house.update(version: seen(house.version), rules: form.rules)
-            redirect to("/house-rules/books"), 303
-          rescue Store::Stale
-            page(:books, Screens::Books.new(workroom.house.read, form, notice: :house_changed_elsewhere), status: 409)
+              page(:books, Screens::Books.new(workroom.house.read, form), status: status_of(form))
+            end
           end
 
-          def settle_set(set)
-            form = Forms::RuleSetForm.new(set, params)
-            return page(:rule_set, Screens::RuleSet.new(set, form), status: 422) unless form.valid?
+          def settle_set(id)
+            merged do
+              set = workroom.house.read.set(id)
+              form = Forms::RuleSetForm.new(set, params)
+              workroom.house.update_set(id, name: form.name, spec: form.spec, version: set.version) if form.problems.empty?
+              next redirect(to("/house-rules"), 303) if form.valid?
 
-            workroom.house.update_set(set.id, name: form.name, spec: form.spec, version: seen(set.version))
-            redirect to("/house-rules"), 303
-          rescue Store::Taken
-            form.refuse("name", :name_taken)
-            page(:rule_set, Screens::RuleSet.new(set, form), status: 422)
-          rescue Store::Stale
-            page(:rule_set, Screens::RuleSet.new(workroom.house.read.set(set.id), form, notice: :house_changed_elsewhere), status: 409)
+              page(:rule_set, Screens::RuleSet.new(workroom.house.read.set(id), form), status: status_of(form))
+            rescue Store::Taken
+              form.refuse("name", :name_taken)
+              page(:rule_set, Screens::RuleSet.new(set, form), status: 422)
+            end
           end
 
           # @return [Integer] the version, if it is the one that was shown; else one that nothing has

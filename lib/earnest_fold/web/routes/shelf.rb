@@ -31,11 +31,11 @@ module EarnestFold
           app.get("/shelf/new") { page(:piece, receiving(Forms::PieceForm.new({}, workroom.shelf.next_label, nil, workroom_unit))) }
           app.post("/shelf") { receive(Forms::PieceForm.new({}, "", params, workroom_unit)) }
           app.get("/shelf/:piece") { |id| page(:piece, piece_screen(workroom.shelf.find(number(id)))) }
-          app.post("/shelf/:piece") { |id| measure(workroom.shelf.find(number(id))) }
+          app.post("/shelf/:piece") { |id| measure(number(id)) }
         end
 
         def self.changes(app)
-          app.post("/shelf/:piece/flaws") { |id| flaw_on(workroom.shelf.find(number(id))) }
+          app.post("/shelf/:piece/flaws") { |id| flaw_on(number(id)) }
 
           app.post("/shelf/:piece/settle") { |id| settle(workroom.shelf.find(number(id))) }
 
@@ -68,7 +68,7 @@ module EarnestFold
             workroom.jobs.using(record.cloth_id).map { |job| JobSheet.new(job, cloths, house) }
           end
 
-          def piece_form(record, typed) = Forms::PieceForm.new(record.spec, record.label, typed, workroom_unit, takings: record.piece.life.takings)
+          def piece_form(record, typed) = Forms::PieceForm.new(record.spec, record.label, typed, workroom_unit, takings: record.piece.life.takings, version: record.version)
 
           def receive(form)
             cloth = workroom.cloths.find(number(params["cloth"].to_s))
@@ -80,21 +80,31 @@ module EarnestFold
             page(:piece, receiving(form), status: 422)
           end
 
-          def measure(record)
-            form = piece_form(record, params)
-            return page(:piece, piece_screen(record, form: form), status: 422) unless form.valid?
+          def measure(id)
+            merged do
+              record = workroom.shelf.find(id)
+              form = piece_form(record, params)
+              workroom.shelf.update(id, form.spec, version: record.version, label: form.label) if form.problems.empty?
+              next redirect(to(back_from_piece(record)), 303) if form.valid?
 
-            change_piece(record) { workroom.shelf.update(record.id, form.spec, version: version_shown(record), label: form.label) }
-          rescue Store::Taken
-            form.taken
-            page(:piece, piece_screen(record, form: form), status: 422)
+              page(:piece, piece_screen(workroom.shelf.find(id), form: form), status: status_of(form))
+            rescue Store::Taken
+              form.taken
+              page(:piece, piece_screen(record, form: form), status: 422)
+            end
           end
 
-          def flaw_on(record)
-            form = Forms::FlawForm.new(record, params, workroom_unit)
-            return page(:piece, piece_screen(record, flaw: form), status: 422) unless form.valid?
+          # A flaw more is added to those there are by then; one that is moved or taken away has to be where it was shown.
+          def flaw_on(id)
+            merged do
+              record = workroom.shelf.find(id)
+              form = Forms::FlawForm.new(record, params, workroom_unit)
+              next page(:piece, piece_screen(record, flaw: form), status: 422) unless form.valid?
+              next page(:piece, piece_screen(record, flaw: form, notice: :piece_changed), status: 409) unless form.added? || version_shown(record) == record.version
 
-            change_piece(record) { workroom.shelf.update(record.id, form.spec, version: version_shown(record), kind: form.kind, data: form.told) }
+              workroom.shelf.update(id, form.spec, version: record.version, kind: form.kind, data: form.told)
+              redirect to(back_from_piece(record)), 303
+            end
           end
 
           # What a piece differs in is taken over for the cloth, or the piece is cut all the same.

@@ -42,9 +42,6 @@ module EarnestFold
 
         # Changing a treatment: field by field, each from what was seen in it.
         module Desk
-          # How often it is merged anew, where others save at the same moment.
-          MOST_TRIES = 5
-
           # @param station [String]
           def save(station, id, treatment)
             merged do
@@ -54,17 +51,6 @@ module EarnestFold
               form = Forms::TreatmentForm.new(job, entry.record, screen.paths(entry.record.spec), typed(job, entry), unit_shown(job), shown_spec: spec_shown(entry))
               workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.changed?
               shown_again(screen, id, treatment, form)
-            end
-          end
-
-          # Done again from what stands there by then, where somebody saves at the same moment.
-          # @raise [Store::Busy] where that never ends: the same again goes through
-          def merged
-            tries = 0
-            begin
-              yield
-            rescue Store::Stale => stale
-              (tries += 1) < MOST_TRIES ? retry : raise(Store::Busy, stale.message)
             end
           end
 
@@ -129,16 +115,8 @@ module EarnestFold
 
             job = sheet(id)
             headers "content-location" => place
-            page(:desk, screen_of(screen, job, job.fetch(treatment), form: form, notice: notice_of(form)), status: status_of(form))
+            page(:desk, screen_of(screen, job, job.fetch(treatment), form: form), status: form ? status_of(form) : 200)
           end
-
-          def status_of(form)
-            return 200 if form.nil? || form.valid?
-
-            form.clashes.any? ? 409 : 422
-          end
-
-          def notice_of(form) = form&.clashes&.any? ? :changed_elsewhere : nil
 
           def stale(screen, job, entry) = page(:desk, screen_of(screen, job, entry, notice: :changed_elsewhere), status: 409)
 

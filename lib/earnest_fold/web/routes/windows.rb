@@ -24,8 +24,14 @@ module EarnestFold
 
         def self.of_job(app)
           app.post("/jobs/:id/notes") do |id|
-            workroom.jobs.set_notes(number(id), params["notes"].to_s.strip[0, 4000])
-            redirect to("/jobs/#{number(id)}"), 303
+            merged do
+              job = workroom.jobs.find(number(id))
+              form = Forms::NotesForm.new(job, params)
+              next page(:job, Screens::Job.new(sheet(id), notes: form), status: 409) unless form.valid?
+
+              workroom.jobs.set_notes(job.id, form.notes, version: job.version)
+              redirect to("/jobs/#{job.id}"), 303
+            end
           end
 
           app.post("/jobs/:id/archive") do |id|

@@ -93,9 +93,14 @@ module EarnestFold
         # @return [Integer] the number that the next paper of a kind takes
         def following(kind) = @following.fetch(kind, 1)
 
+        # @return [Array<Forms::Merging::Both>]
+        def both_versions = form ? form.clashes : []
+
+        def now(name) = Forms::AccountForm.shown(name, kept, @account.asked)
+
         def field(name)
           problem = form&.problems&.[](name)
-          Field.new(path: name, label: Words.say("account.fields.#{name}"), text: form ? form.typed[name] : Forms::AccountForm.shown(name, kept, @account.asked), problem: problem && Words.field_problem(problem, unit), hint: nil, options: nil, rule: nil)
+          Field.of(path: name, label: Words.say("account.fields.#{name}"), text: form ? form.typed[name] : now(name), now: now(name), problem: problem && Words.field_problem(problem, unit))
         end
       end
     end

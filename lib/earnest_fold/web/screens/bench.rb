@@ -23,7 +23,7 @@ module EarnestFold
           places = step.check.places.empty? ? [""] : step.check.places
           places.map do |place|
             problem = @measure&.problems&.[](place)
-            Field.new(path: Forms::MeasureForm.field(place), label: place.empty? ? Words.say("making.measured") : Words.say("edges.#{place}"), text: @measure&.typed&.[](place).to_s, problem: problem && Words.field_problem(problem, unit), hint: nil, options: nil, rule: nil)
+            Field.of(path: Forms::MeasureForm.field(place), label: place.empty? ? Words.say("making.measured") : Words.say("edges.#{place}"), text: @measure&.typed&.[](place).to_s, problem: problem && Words.field_problem(problem, unit))
           end
         end
 

@@ -26,12 +26,15 @@ module EarnestFold
         # @return [Array<Array<Field>>] rows of a drop and its price
         def bands = Forms::BooksForm::BAND_NAMES.map { |path| field(path) }.each_slice(2).to_a
 
+        # @return [Array<Forms::Merging::Both>] what was typed beside what somebody else left meanwhile
+        def both_versions = @form.clashes
+
         private
 
         def field(path)
           problem, words = @form.problems[path], CHOICES[path]
-          Field.new(path: path, label: label(path), text: @form.text(path), options: words && Forms::BooksForm.kind(path).words.to_h { |word| [word, Words.say("#{words}.#{word}")] },
-            problem: problem && Words.field_problem(problem, Reckoning::Units.fetch(record.unit)), hint: nil, rule: nil)
+          Field.of(path: path, label: label(path), text: @form.text(path), now: @form.shown(path), options: words && Forms::BooksForm.kind(path).words.to_h { |word| [word, Words.say("#{words}.#{word}")] },
+            problem: problem && Words.field_problem(problem, Reckoning::Units.fetch(record.unit)))
         end
 
         def label(path)

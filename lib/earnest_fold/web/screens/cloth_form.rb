@@ -25,7 +25,7 @@ module EarnestFold
         # @return [Field]
         def field(name)
           problem = form.problems[name]
-          Field.new(path: name, label: Words.say("cloth_fields.#{name}"), text: form.text(name), hint: nil, rule: nil, options: options(name),
+          Field.of(path: name, label: Words.say("cloth_fields.#{name}"), text: form.text(name), now: form.shown(name), options: options(name),
             problem: problem && Words.field_problem(problem, unit))
         end
 

@@ -99,8 +99,9 @@ module EarnestFold
           problem = form&.problems&.[](path)
           stored = Forms::Readings.path?(path) ? Forms::Readings.at(spec, path) : Forms::SpecFields.stored(path, spec)
           kind = Forms::Readings.path?(path) ? Forms::Readings::KIND : Forms::SpecFields.kind(path, spec)
-          Field.new(path: path, label: Words.field_label(path), options: options, hint: hint(stored, kind), rule: ruled.mark(path),
-            text: form&.typed&.fetch(path, nil) || Forms::Readings.shown(path, spec, unit), problem: problem && Words.field_problem(problem, unit))
+          now = Forms::Readings.shown(path, spec, unit)
+          Field.of(path: path, label: Words.field_label(path), options: options, hint: hint(stored, kind), rule: ruled.mark(path),
+            text: form&.typed&.fetch(path, nil) || now, now: now, problem: problem && Words.field_problem(problem, unit))
         end
 
         # @return [Ruled]

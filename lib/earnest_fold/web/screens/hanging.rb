@@ -40,7 +40,7 @@ module EarnestFold
         def measure_field(check, place)
           mine = @measure && @measured_of == check.curtain
           problem = mine ? @measure.problems[place] : nil
-          Field.new(path: Forms::MeasureForm.field(place), label: Words.say("edges.#{place}"), text: mine ? @measure.typed[place] : "", problem: problem && Words.field_problem(problem, unit), hint: nil, options: nil, rule: nil)
+          Field.of(path: Forms::MeasureForm.field(place), label: Words.say("edges.#{place}"), text: mine ? @measure.typed[place] : "", problem: problem && Words.field_problem(problem, unit))
         end
 
         # @return [String] what was measured means

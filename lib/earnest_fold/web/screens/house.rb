@@ -34,11 +34,14 @@ module EarnestFold
         # @return [Array<Field>]
         def on_hand = (Forms::HouseForm::COUNTED + Forms::HouseForm::MEASURED).map { |name| field("on_hand.#{name}") }
 
+        # @return [Array<Forms::Merging::Both>] what was typed beside what somebody else left meanwhile
+        def both_versions = @form.clashes
+
         private
 
         def field(path, options = nil)
           problem = @form.problems[path]
-          Field.new(path: path, label: Words.say("house_fields.#{path.split(".").last}"), text: @form.text(path), options: options, hint: nil, rule: nil,
+          Field.of(path: path, label: Words.say("house_fields.#{path.split(".").last}"), text: @form.text(path), now: @form.shown(path), options: options,
             problem: problem && Words.field_problem(problem, Reckoning::Units.fetch(record.unit)))
         end
       end

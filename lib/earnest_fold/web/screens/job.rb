@@ -9,8 +9,9 @@ module EarnestFold
 
         # @param problem [Symbol, nil] what stood in the way of a new window
         # @param altering [Symbol, nil] or of somebody's own curtain
-        def initialize(sheet, typed: {}, problem: nil, altering: nil, dates: nil)
+        def initialize(sheet, typed: {}, problem: nil, altering: nil, dates: nil, notes: nil)
           @dates = dates || Forms::DatesForm.new(sheet.job, nil)
+          @notes = notes
           @sheet, @typed, @problem, @altering = sheet, typed, problem, altering
         end
 
@@ -20,9 +21,14 @@ module EarnestFold
         def dates
           DiarySheet::DATES.map do |name|
             problem = @dates.problems[name]
-            Field.new(path: name, label: Words.say("diary.dates.#{name}"), text: @dates.typed[name], problem: problem && Words.field_problem(problem, unit), hint: nil, options: nil, rule: nil)
+            Field.of(path: name, label: Words.say("diary.dates.#{name}"), text: @dates.typed[name], now: job.dates[name].to_s, problem: problem && Words.field_problem(problem, unit))
           end
         end
+
+        # @return [Array<Forms::Merging::Both>] what was typed beside what somebody else left meanwhile
+        def both_dates = @dates.clashes
+
+        def both_notes = @notes ? @notes.clashes : []
 
         def unit = sheet.unit
 

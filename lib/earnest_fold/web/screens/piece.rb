@@ -41,7 +41,7 @@ module EarnestFold
         # @return [Field]
         def field(name)
           problem = form.problems[name]
-          Field.new(path: name, label: Words.say("piece_fields.#{name}"), text: form.text(name), hint: hint(name), rule: nil, options: (name == "squared") ? {"no" => Words.say("piece_fields.squared_no"), "yes" => Words.say("piece_fields.squared_yes")} : nil,
+          Field.of(path: name, label: Words.say("piece_fields.#{name}"), text: form.text(name), now: form.shown(name), hint: hint(name), rule: nil, options: (name == "squared") ? {"no" => Words.say("piece_fields.squared_no"), "yes" => Words.say("piece_fields.squared_yes")} : nil,
             problem: problem && Words.field_problem(problem, unit))
         end
 

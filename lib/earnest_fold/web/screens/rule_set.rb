@@ -22,7 +22,7 @@ module EarnestFold
         # @return [Field]
         def name
           problem = form.problems["name"]
-          Field.new(path: "name", label: Words.say("house_fields.set_name"), text: form.name, options: nil, hint: nil, rule: nil, problem: problem && Words.field_problem(problem, Reckoning::Units::CM))
+          Field.of(path: "name", label: Words.say("house_fields.set_name"), text: form.name, now: form.shown("name"), problem: problem && Words.field_problem(problem, Reckoning::Units::CM))
         end
 
         # @return [Array<Array(String, Array<Line>)>] making, lining, then each heading
@@ -42,7 +42,7 @@ module EarnestFold
 
         def field(tape, path)
           problem = form.problems["#{tape}.#{path}"]
-          Field.new(path: "#{tape}.#{path}", label: "#{label(path)}, #{Words.say("house.#{tape}")}", text: form.text(tape, path), options: options(tape, path), hint: nil, rule: nil,
+          Field.of(path: "#{tape}.#{path}", label: "#{label(path)}, #{Words.say("house.#{tape}")}", text: form.text(tape, path), now: form.shown("#{tape}.#{path}"), options: options(tape, path),
             problem: problem && Words.field_problem(problem, Forms::RuleSetForm::UNITS.fetch(tape)))
         end
 

@@ -1,0 +1,115 @@
+# frozen_string_literal: true
+
+require "web_test_helper"
+
+# Two people at one thing: at different fields both win, at the same one both values are shown, whatever is edited.
+class MergingTest < WebTest
+  def test_notes
+    both("/jobs/#{office.id}/notes", "/jobs/#{office.id}", "notes", "ladder here", "ladder there") { office.notes }
+  end
+
+  def test_dates
+    both("/jobs/#{office.id}/dates", "/jobs/#{office.id}", "promised", "2027-01-05", "2027-02-06") { office.dates["promised"] }
+    different("/jobs/#{office.id}/dates", {"promised" => "2027-01-05"}, {"cloth" => "2027-01-02"}) { office.dates.values_at("promised", "cloth") == %w[2027-01-05 2027-01-02] }
+  end
+
+  def test_the_account
+    both("/jobs/#{office.id}/account", "/jobs/#{office.id}/account", "travel", "12.50", "14") { office.account["travel"] }
+    different("/jobs/#{office.id}/account", {"travel" => "15"}, {"fitted" => "3"}) { office.account.values_at("travel", "fitted") == ["15", 3] }
+  end
+
+  def test_an_extra_is_taken_away_by_its_name
+    account = "/jobs/#{office.id}/account"
+    %w[Hooks Rings].each { |name| send_form(account, "extra_name" => name, "extra_amount" => "6.40") }
+    2.times { send_form(account, "away" => "Hooks ~ 6.40") }
+
+    assert_equal %w[Rings], office.account["extras"].map { |extra| extra["name"] }
+  end
+
+  def test_the_house
+    both("/house-rules", "/house-rules", "name", "Saltmarsh Lane", "Saltmarsh Lane Curtain Makers") { house.name }
+    different("/house-rules", {"rules.layer_gap" => "4"}, {"on_hand.hooks" => "77"}) { [house.stored["layer_gap"], house.on_hand["hooks"]] == ["4 cm", 77] }
+  end
+
+  def test_the_books
+    both("/house-rules/books", "/house-rules/books", "account.fitting", "26", "27") { house.stored.dig("account", "fitting") }
+    different("/house-rules/books", {"account.travel" => "9"}, {"diary.setting_days" => "3"}) { house.stored.dig("account", "travel") == "9" && house.stored.dig("diary", "setting_days") == 3 }
+  end
+
+  def test_a_set_of_rules
+    set = house.sets.first
+    address = "/house-rules/sets/#{set.id}"
+    both(address, address, "metric.making.seam", "1.7", "1.8") { house.set(set.id).spec.dig("metric", "making", "seam") }
+    different(address, {"metric.making.squaring" => "3"}, {"metric.making.hem.depth" => "9"}) { house.set(set.id).spec.dig("metric", "making").values_at("squaring").first == "3 cm" && house.set(set.id).spec.dig("metric", "making", "hem", "depth") == "9 cm" }
+  end
+
+  def test_a_cloth
+    id = workroom.cloths.all.first.id
+    both("/cloths/#{id}", "/cloths/#{id}", "width", "141", "142") { workroom.cloths.find(id).spec["width"] }
+    different("/cloths/#{id}", {"mass" => "333"}, {"price" => "44"}) { workroom.cloths.find(id).spec.values_at("mass", "price").map(&:to_s) == %w[333 44] }
+  end
+
+  def test_a_piece
+    id = workroom.shelf.all.first.id
+    both("/shelf/#{id}", "/shelf/#{id}", "place", "left bay", "right bay") { workroom.shelf.find(id).spec["place"] }
+    different("/shelf/#{id}", {"batch" => "B77"}, {"place" => "top"}) { workroom.shelf.find(id).spec.values_at("batch", "place") == %w[B77 top] }
+  end
+
+  def test_a_field_of_a_treatment
+    both(station(office, "measure"), station(office, "measure"), "overlap", "10", "12") { office.treatments.first.spec["overlap"] }
+    different(station(office, "measure"), {"overlap" => "9"}, {"ease" => "2"}) { office.treatments.first.spec.values_at("overlap", "ease") == ["9 cm", "2 cm"] }
+  end
+
+  def test_what_was_typed_one_after_the_other_is_no_quarrel_with_oneself
+    send_form(station(office, "measure"), "unit" => "cm", "overlap" => "0,1 m", "saw" => {"overlap" => "8"})
+    send_form(station(office, "measure"), "unit" => "cm", "overlap" => "11", "saw" => {"overlap" => "0,1 m"})
+
+    assert_equal "11 cm", office.treatments.first.spec["overlap"]
+  end
+
+  def test_a_field_that_is_gone_is_shown_with_what_was_typed
+    save(office, "heading", "heading.kind" => "wave")
+    send_form(station(office, "heading"), "unit" => "cm", "heading.hook_spacing" => "9", "saw" => {"heading.hook_spacing" => "8"})
+
+    assert_equal 409, last_response.status
+    assert_match(/Hook spacing 9 – Take mine/, text.gsub(/\s+/, " "))
+  end
+
+  private
+
+  def house = workroom.house.read
+
+  def shown(address, name)
+    get address
+    field = last_response.body[/<(?:input|select|textarea)[^>]*name="#{Regexp.escape(name)}".*?(?:>|<\/select>|<\/textarea>)/m].to_s
+    field.start_with?("<textarea") ? CGI.unescapeHTML(last_response.body[/name="#{Regexp.escape(name)}"[^>]*>([^<]*)/, 1]) : CGI.unescapeHTML(field[/ value="([^"]*)"/, 1].to_s)
+  end
+
+  # Both saw the same; the second sees both values, and may take their own.
+  def both(to, page, name, first, second)
+    saw = shown(page, name)
+    send_form(to, name => first, "saw" => {name => saw}, "unit" => "cm")
+
+    assert_equal 303, last_response.status, to
+    kept = yield
+    send_form(to, name => second, "saw" => {name => saw}, "unit" => "cm")
+
+    assert_equal 409, last_response.status, to
+    assert_equal kept, yield, to
+    flat = text.gsub(/\s+/, " ")
+
+    assert_includes flat, "#{second} #{shown(page, name)} Take mine"
+    send_form(to, name => second, "saw" => {name => shown(page, name)}, "unit" => "cm")
+
+    assert_equal 303, last_response.status, to
+    refute_equal kept, yield, to
+  end
+
+  # Both saw the same page; each changed another field.
+  def different(to, first, second)
+    saws = [first, second].map { |fields| fields.to_h { |name, _| [name, shown(to.delete_suffix("/dates"), name)] } }
+    [first, second].zip(saws) { |fields, saw| send_form(to, **fields, "saw" => saw, "unit" => "cm") }
+
+    assert yield, to
+  end
+end

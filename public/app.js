@@ -1,9 +1,6 @@
-// What the pages need beyond htmx: the working's lines lit, the keys of the design, printing, and a word when the line is down.
+// What the pages need beyond htmx and the journal: the working's lines lit, the keys of the design, printing, flaws drawn on cloth.
 (function () {
   "use strict";
-
-  // A field that someone is typing in keeps what they typed while the page around it is renewed.
-  if (window.Idiomorph) window.Idiomorph.defaults.ignoreActiveValue = true;
 
   var desk = function () { return document.getElementById("desk"); };
 
@@ -26,7 +23,7 @@
     });
   });
 
-  function go(address) { if (address) window.location.assign(address); }
+  function go(address) { window.EarnestFold.leave(address); }
 
   function station(number) {
     var links = document.querySelectorAll(".tape a");
@@ -62,8 +59,7 @@
     if (event.target.closest("[data-print]")) window.print();
   });
 
-  // At the bench: the step before and after by arrow keys and by swiping, a screen that stays awake, and what was said while the
-  // line was down, kept and sent later.
+  // At the bench: the step before and after by arrow keys and by swiping, and a screen that stays awake.
   var bench = document.getElementById("bench");
 
   if (bench) {
@@ -82,43 +78,6 @@
     document.addEventListener("visibilitychange", awake);
     awake();
   }
-
-  var SHELF = "earnest-fold-unsent";
-  function unsent() { return JSON.parse(localStorage.getItem(SHELF) || "[]"); }
-  function keepUnsent(list) { localStorage.setItem(SHELF, JSON.stringify(list)); }
-
-  // What was measured in it, at whichever places.
-  function typedIn(body) {
-    return Array.from(body.entries()).filter(function (one) { return one[0].indexOf("value") === 0 && one[1]; }).map(function (one) { return one[1]; }).join(", ");
-  }
-
-  // Each in its order, with the token that holds now. What the house can't take is shown and not forgotten in silence.
-  function sendKept() {
-    var list = unsent(), told = document.getElementById("kept");
-    if (!list.length) return;
-    var body = new URLSearchParams(list[0].body);
-    body.set("authenticity_token", JSON.parse(document.body.getAttribute("hx-headers"))["X-CSRF-Token"]);
-    fetch(list[0].to, { method: "POST", headers: { "Content-Type": "application/x-www-form-urlencoded" }, body: body.toString(), redirect: "manual" }).then(function (answer) {
-      var taken = answer.type === "opaqueredirect" || answer.ok;
-      if (!taken && answer.status !== 404 && answer.status !== 422) { told.hidden = false; return; }
-      keepUnsent(unsent().slice(1));
-      if (!taken) { told.textContent = told.dataset.refused + " " + typedIn(body); told.hidden = false; return; }
-      if (unsent().length) sendKept(); else window.location.reload();
-    }).catch(function () {});
-  }
-
-  document.addEventListener("submit", function (event) {
-    var form = event.target;
-    if (!form.matches("form[data-keep]") || navigator.onLine) return;
-    event.preventDefault();
-    var data = new URLSearchParams(new FormData(form));
-    if (event.submitter && event.submitter.name) data.append(event.submitter.name, event.submitter.value);
-    keepUnsent(unsent().concat([{ to: form.action, body: data.toString() }]));
-    form.classList.add("kept-for-later");
-    document.getElementById("kept").hidden = false;
-  });
-  window.addEventListener("online", sendKept);
-  if (navigator.onLine) sendKept();
 
   // Where somebody's own curtain is touched, something is noted: in thousandths of its width and its length.
   document.addEventListener("click", function (event) {
@@ -185,9 +144,5 @@
     }
   }
   fold();
-
-  var trouble = document.getElementById("trouble");
-  document.addEventListener("htmx:sendError", function () { trouble.hidden = false; });
-  document.addEventListener("htmx:responseError", function () { trouble.hidden = false; });
-  document.addEventListener("htmx:afterSwap", function () { trouble.hidden = true; });
+  document.addEventListener("journal:shown", fold);
 })();

@@ -26,7 +26,7 @@ class EveryPage
     token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
     file = Rack::Test::UploadedFile.new(StringIO.new(JSON.generate(document)), "application/json", original_filename: "job.fold.json")
     post "/jobs/import", "file" => file, "authenticity_token" => token
-    return last_response.body[/<main.*/m].to_s.gsub(/<[^>]+>/, " ").squeeze(" \n")[0, 800] unless last_response.status == 303
+    return CGI.unescapeHTML(last_response.body[/<main.*/m].to_s.gsub(/<[^>]+>/, " ")).squeeze(" \n")[0, 800] unless last_response.status == 303
 
     open_all(URI(last_response["Location"]).path)
   end

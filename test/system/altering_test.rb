@@ -127,6 +127,7 @@ class AlteringInTheBrowserTest < SystemTest
       assert_selector ".for", text: title
       measure
       click_button "It is done"
+      assert_settled
     end
   end
 

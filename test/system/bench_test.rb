@@ -71,11 +71,11 @@ class BenchInTheBrowserTest < SystemTest
     line(down: true)
     fill_in "at the leading edge", with: "212.7"
     click_on "Keep it"
-    assert_text "What you said is kept here and sent as soon as it is back"
+    assert_text "Kept here, and sent as soon as it does: Keep it: 212.7"
     assert_equal "212.7", find_field("at the leading edge").value
     line(down: false)
     assert_selector ".verdict.right", text: "212.7 cm"
-    assert_equal "[]", page.evaluate_script("localStorage.getItem('earnest-fold-unsent')")
+    assert_equal "[]", page.evaluate_script("localStorage.getItem('earnest-fold-journal')")
   end
 
   def test_what_was_kept_and_cannot_be_taken_is_told
@@ -84,9 +84,10 @@ class BenchInTheBrowserTest < SystemTest
     line(down: true)
     fill_in "at the leading edge", with: "about right"
     click_on "Keep it"
-    assert_text "What you said is kept here"
+    assert_text "Kept here"
     line(down: false)
-    assert_text "say it again: about right"
+    assert_selector ".problem", text: "length"
+    assert_equal "about right", find_field("at the leading edge").value
   end
 
   private

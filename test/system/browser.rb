@@ -11,6 +11,11 @@ module Browser
     --disable-component-update --disable-sync --disable-quic --disable-extensions --disable-default-apps --metrics-recording-only].freeze
   LOOPBACK_ONLY = "--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE 127.0.0.1 , EXCLUDE localhost"
 
+  # A page that leaves while it is looked at is looked at again, as one that was renewed is.
+  class Driver < Capybara::Selenium::Driver
+    def invalid_element_errors = super + [::Selenium::WebDriver::Error::UnknownError]
+  end
+
   module_function
 
   # Makes the driver known to Capybara under :chromium.
@@ -21,7 +26,7 @@ module Browser
       options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium", args: [*ARGUMENTS, LOOPBACK_ONLY, "--user-data-dir=#{folder}"])
       options.add_option("goog:loggingPrefs", {browser: "ALL"})
       service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
-      Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: service)
+      Driver.new(app, browser: :chrome, options: options, service: service)
     end
   end
 

@@ -55,11 +55,17 @@ class DeskTest < SystemTest
     treatment = workroom.jobs.find(job.id).treatments.first
     workroom.treatments.update(treatment.id, treatment.spec.merge("overlap" => "20 cm"), version: treatment.version)
     type "Left return", "9"
+    assert_selector ".results p", text: /finished width, left\s*109\.0/
+    assert_equal "20", find_field("Overlap, in all").value, "at different fields both win"
+    spec = workroom.jobs.find(job.id).treatments.first
+    workroom.treatments.update(treatment.id, spec.spec.merge("overlap" => "22 cm"), version: spec.version)
+    type "Overlap, in all", "16"
     assert_text "Someone else changed this treatment"
-    assert_equal "20", find_field("Overlap, in all").value
-    type "Left return", "9"
+    assert_selector ".versions tr", text: /Overlap, in all\s+16\s+22/
+    assert_equal "22", find_field("Overlap, in all").value
+    click_on "Take mine"
     assert_no_text "Someone else changed"
-    assert_equal "9 cm", workroom.jobs.find(job.id).treatments.first.spec["return_left"]
+    assert_equal ["9 cm", "16 cm"], workroom.jobs.find(job.id).treatments.first.spec.values_at("return_left", "overlap")
   end
 
   def test_a_change_is_taken_back_with_one_click

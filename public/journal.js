@@ -1,0 +1,411 @@
+// The journal: what was typed and said here is kept, in order, until the house has taken it. One thing is sent at a time, each under a
+// key of its own, so that it is done once however often it has to be sent. An answer never touches a field that has something in the
+// journal, or the cursor in it.
+(function () {
+  "use strict";
+
+  var SHELF = "earnest-fold-journal";
+  var PATIENCE = 30000, HOLD = 3000, MARKED_AFTER = 1000, LONGEST_PAUSE = 30000, MOST_FAULTS = 5;
+  var box = document.getElementById("journal");
+  var memory = null, sending = false, pause = 0, timer = null, carried = false, leaving = false;
+
+  // Keeping
+
+  function wellMade(entry) {
+    return entry && typeof entry.key === "string" && typeof entry.to === "string" && Array.isArray(entry.fields) && typeof entry.page === "string";
+  }
+
+  // What can't be read is set aside, never thrown away; the rest goes on.
+  function setAside(text) {
+    try { localStorage.setItem(SHELF + "-unreadable-" + Date.now(), text); } catch (full) { return; }
+    tell("unreadable");
+  }
+
+  function read() {
+    if (memory) return memory;
+    var text = null, list = null;
+    try { text = localStorage.getItem(SHELF); } catch (closed) { memory = []; return memory; }
+    if (!text) return [];
+    try { list = JSON.parse(text); } catch (broken) { list = null; }
+    if (Array.isArray(list) && list.every(wellMade)) return list;
+    setAside(text);
+    list = Array.isArray(list) ? list.filter(wellMade) : [];
+    write(list);
+    return list;
+  }
+
+  // Where the browser keeps nothing, it is kept as long as the page is open, and leaving it is asked about.
+  function write(list) {
+    if (!memory) {
+      try { localStorage.setItem(SHELF, JSON.stringify(list)); } catch (full) { memory = list; tell("unkept"); }
+    } else memory = list;
+    mark();
+  }
+
+  function waiting() { return read().filter(function (entry) { return entry.state !== "refused"; }); }
+
+  function change(key, done) {
+    write(read().map(function (entry) { return entry.key === key ? done(Object.assign({}, entry)) : entry; }));
+  }
+
+  function remove(key) { write(read().filter(function (entry) { return entry.key !== key; })); }
+
+  function newKey() {
+    if (window.crypto && crypto.randomUUID) return crypto.randomUUID();
+    return Array.from(crypto.getRandomValues(new Uint8Array(16)), function (byte) { return byte.toString(16).padStart(2, "0"); }).join("");
+  }
+
+  function here() { return location.pathname; }
+
+  // Fields
+
+  function controls(name, within) {
+    return Array.from((within || document).querySelectorAll("form[data-edits] [name], form[data-fields] [name]")).filter(function (control) {
+      return control.name === name && !control.matches("button, [type=hidden]");
+    });
+  }
+
+  // What stood in a field when somebody began to change it: what this page last sent, what the store has, or what was shown.
+  function seen(control) {
+    var mine = read().filter(function (entry) { return entry.path === control.name && entry.page === here() && entry.state !== "refused"; }).pop();
+    if (mine) return mine.value;
+    if (control.dataset.seen !== undefined) return control.dataset.seen;
+    if (control.dataset.now !== undefined) return control.dataset.now;
+    if (control.tagName !== "SELECT") return control.defaultValue;
+    var chosen = Array.from(control.options).find(function (option) { return option.defaultSelected; }) || control.options[0];
+    return chosen ? chosen.value : "";
+  }
+
+  function labelOf(control) {
+    var label = control.labels && control.labels[0];
+    return label ? label.textContent.trim() : control.getAttribute("aria-label") || control.name;
+  }
+
+  // What goes with an edit: the unit the page is shown in, and which part is looked at.
+  function beside(form) {
+    return ["unit", "part"].filter(function (name) { return form.elements[name]; }).map(function (name) { return [name, form.elements[name].value]; });
+  }
+
+  function edit(control) {
+    var form = control.form, before = seen(control), value = control.value;
+    if (value === before) return;
+    var list = read().filter(function (entry) { return !(entry.state === "refused" && entry.path === control.name && entry.page === here()); });
+    var last = list[list.length - 1];
+    // The same field again, and the edit before it hasn't gone out yet: it becomes this one.
+    if (last && last.path === control.name && last.page === here() && !last.out) {
+      last.value = value;
+      last.fields = [[control.name, value]].concat(beside(form));
+    } else {
+      list.push({ key: newKey(), to: form.action, page: here(), path: control.name, label: labelOf(control), value: value, saw: [[control.name, before]],
+        fields: [[control.name, value]].concat(beside(form)), at: Date.now(), tries: 0 });
+    }
+    write(list);
+    send();
+  }
+
+  function dirty(form) {
+    return Array.from(form.elements).filter(function (control) { return control.name && !control.matches("button, [type=hidden], [type=file]") && control.value !== seen(control); });
+  }
+
+  document.addEventListener("change", function (event) {
+    if (event.target.form && event.target.form.matches("form[data-edits]") && event.target.name) edit(event.target);
+  });
+
+  // A button that stands for a figure: half a width more, a count, back to the house's rule.
+  document.addEventListener("click", function (event) {
+    var button = event.target.closest("form[data-edits] button[type=button][name]");
+    if (!button) return;
+    var form = button.form, version = form.elements.version ? [["version", form.elements.version.value]] : [];
+    write(read().concat([{ key: newKey(), to: form.action, page: here(), label: button.getAttribute("aria-label") || button.textContent.trim(), saw: [],
+      fields: [[button.name, button.value]].concat(version, beside(form)), at: Date.now(), tries: 0 }]));
+    send();
+  });
+
+  // Whatever stands half typed when the page is left goes into the journal too.
+  window.addEventListener("pagehide", function () {
+    var active = document.activeElement;
+    if (active && active.form && active.form.matches("form[data-edits]") && active.name && active.matches("input, textarea")) edit(active);
+  });
+
+  // A page out of the browser's own memory has keys that were used.
+  window.addEventListener("pageshow", function (event) {
+    if (event.persisted) document.querySelectorAll("[name=once]").forEach(function (field) { field.value = newKey(); });
+    mark();
+    send();
+  });
+
+  // What is said by a form: a tick, a measure, something new.
+  document.addEventListener("submit", function (event) {
+    var form = event.target;
+    if (form.method !== "post" || form.enctype === "multipart/form-data" || form.matches("[data-plain]") || event.defaultPrevented) return;
+    event.preventDefault();
+    if (form.matches("[data-edits]")) { dirty(form).forEach(edit); return; }
+    var submitter = event.submitter;
+    // An answer on its way may renew this form: it is sent as it stands then.
+    settled().then(function () { say(form.isConnected ? form : again(form), submitter); });
+  });
+
+  function again(form) {
+    return Array.from(document.forms).find(function (other) { return other.action === form.action && other.method === "post"; }) || form;
+  }
+
+  function say(form, submitter) {
+    var changed = form.matches("[data-fields]") ? dirty(form) : null;
+    var typed = Array.from(new FormData(form)).filter(function (pair) {
+      if (pair[0] === "authenticity_token" || pair[0] === "once" || typeof pair[1] !== "string") return false;
+      return !changed || changed.some(function (control) { return control.name === pair[0]; }) || isHidden(form, pair[0]);
+    });
+    var button = submitter && submitter.name ? [[submitter.name, submitter.value]] : [];
+    var saw = (changed || []).map(function (control) { return [control.name, seen(control)]; });
+    var key = form.elements.once ? form.elements.once.value : newKey();
+    var entry = { key: key, to: (submitter && submitter.getAttribute("formaction") && submitter.formAction) || form.action, page: here(), said: true, label: words(form, submitter), saw: saw,
+      fields: typed.concat(button), at: Date.now(), tries: 0 };
+    var list = read();
+    // Clicked twice, it is said once.
+    if (list.some(function (other) { return other.key === key && JSON.stringify(other.fields) === JSON.stringify(entry.fields); })) return;
+    form.classList.add("on-its-way");
+    write(list.concat([entry]));
+    send();
+  }
+
+  function isHidden(form, name) {
+    return Array.from(form.elements).some(function (control) { return control.name === name && control.type === "hidden"; });
+  }
+
+  function words(form, submitter) {
+    var typed = Array.from(form.elements).filter(function (control) { return control.matches("input:not([type=hidden]), textarea") && control.value; });
+    return [submitter && submitter.textContent.trim()].concat(typed.map(function (control) { return control.value; })).filter(Boolean).join(": ");
+  }
+
+  // Sending
+
+  function lock(work) {
+    return navigator.locks ? navigator.locks.request(SHELF, work) : work();
+  }
+
+  function send() {
+    if (sending) return;
+    sending = true;
+    clearTimeout(timer);
+    lock(drain).catch(function () { later(); }).then(function () {
+      sending = false;
+      mark();
+      if (!waiting().length) drained();
+      else if (!timer) send();
+    });
+  }
+
+  async function drain() {
+    timer = null;
+    var entry;
+    while ((entry = waiting()[0])) {
+      change(entry.key, function (one) { one.out = true; return one; });
+      if (!(await post(entry))) { later(); return; }
+      pause = 0;
+    }
+  }
+
+  function later() {
+    pause = Math.min(LONGEST_PAUSE, pause ? pause * 2 : 500);
+    timer = setTimeout(function () { timer = null; send(); }, pause);
+    mark();
+  }
+
+  function token() {
+    try { return JSON.parse(document.body.getAttribute("hx-headers"))["X-CSRF-Token"]; } catch (none) { return ""; }
+  }
+
+  async function renewToken() {
+    var page = await fetch(location.href, { credentials: "same-origin" });
+    var body = new DOMParser().parseFromString(await page.text(), "text/html").body;
+    if (body.getAttribute("hx-headers")) document.body.setAttribute("hx-headers", body.getAttribute("hx-headers"));
+  }
+
+  function ask(entry) {
+    var body = new URLSearchParams(entry.fields), stop = new AbortController();
+    entry.saw.forEach(function (pair) { body.append("saw[" + pair[0] + "]", pair[1]); });
+    body.append("once", entry.key);
+    var alarm = setTimeout(function () { stop.abort(); }, PATIENCE);
+    return fetch(entry.to, { method: "POST", body: body, signal: stop.signal, redirect: "error", credentials: "same-origin",
+      headers: { "X-CSRF-Token": token(), "HX-Request": "true", "X-Journal": "1" } })
+      .then(async function (answer) { return { status: answer.status, go: answer.headers.get("X-Go"), text: await answer.text() }; })
+      .finally(function () { clearTimeout(alarm); });
+  }
+
+  // @return whether it needs no more sending: taken, or refused and set aside
+  async function post(entry) {
+    var answer;
+    try {
+      answer = await ask(entry);
+      if (answer.status === 403) { await renewToken(); answer = await ask(entry); }
+    } catch (away) { return tried(entry, false); }
+    if (answer.status === 403 || answer.status === 429 || answer.status >= 500) return tried(entry, answer.status === 500);
+    if (answer.status < 300) taken(entry, answer);
+    else refused(entry, answer);
+    return true;
+  }
+
+  // A fault of the house's own is tried again a few times; then the rest goes on without it.
+  function tried(entry, fault) {
+    var faults = (entry.faults || 0) + (fault ? 1 : 0);
+    change(entry.key, function (one) { one.tries += 1; one.faults = faults; return one; });
+    if (faults < MOST_FAULTS) return false;
+    change(entry.key, function (one) { one.state = "refused"; one.status = 500; return one; });
+    return true;
+  }
+
+  function taken(entry, answer) {
+    remove(entry.key);
+    if (entry.page !== here()) { carried = true; return; }
+    if (entry.path) controls(entry.path).forEach(function (control) { control.dataset.seen = entry.value; });
+    // Whoever is on the way to another page isn't led back.
+    if (answer.go && entry.said) { if (!leaving) location.assign(answer.go); return; }
+    if (answer.go) { carried = true; return; }
+    if (!waiting().length) show(answer.text);
+  }
+
+  // What can't be taken stays where it was typed, with what is wrong; what comes after it goes on.
+  function refused(entry, answer) {
+    var told = (answer.status === 409 || answer.status === 422) && entry.page === here();
+    change(entry.key, function (one) { one.state = "refused"; one.status = answer.status; one.shown = told; return one; });
+    var shown = told && show(answer.text);
+    if (shown && (answer.status === 409 || entry.said)) { remove(entry.key); return; }
+    change(entry.key, function (one) { one.shown = Boolean(shown); return one; });
+    if (!entry.path) return;
+    // The edit after it saw what it didn't become.
+    write(read().map(function (other) {
+      if (other.path !== entry.path || other.page !== entry.page || other.key === entry.key || other.saw[0][1] !== entry.value) return other;
+      return Object.assign({}, other, { saw: entry.saw });
+    }));
+  }
+
+  // Showing
+
+  function kept(control) {
+    if (!control.matches || !control.matches("input, select, textarea") || control.type === "hidden") return false;
+    if (document.activeElement === control) return true;
+    return read().some(function (entry) { return entry.path === control.name && entry.page === here() && entry.state !== "refused"; });
+  }
+
+  if (window.Idiomorph) {
+    window.Idiomorph.defaults.callbacks.beforeNodeMorphed = function (old) { return !kept(old); };
+  }
+
+  // @return whether there was a place for it here
+  function show(text) {
+    var fresh = new DOMParser().parseFromString(text, "text/html").body.firstElementChild;
+    var place = fresh && fresh.id && document.getElementById(fresh.id);
+    if (!place) return false;
+    window.Idiomorph.morph(place, fresh, { morphStyle: "outerHTML" });
+    if (window.htmx) window.htmx.process(document.getElementById(fresh.id));
+    document.dispatchEvent(new CustomEvent("journal:shown"));
+    mark();
+    return true;
+  }
+
+  async function refresh() {
+    try {
+      var answer = await fetch(location.href, { credentials: "same-origin", headers: { "HX-Request": "true" } });
+      if (answer.ok) show(await answer.text());
+    } catch (away) { return; }
+  }
+
+  function drained() {
+    if (carried) { carried = false; refresh(); }
+  }
+
+  function tell(what) { if (box) { box.dataset.also = what; mark(); } }
+
+  function fieldOf(control) { return control.closest(".field") || control.parentElement; }
+
+  function markField(control, entry) {
+    var field = fieldOf(control), late = entry.tries > 0 || Date.now() - entry.at > MARKED_AFTER;
+    if (entry.state === "refused" && !entry.shown || entry.state !== "refused") {
+      if (control.value !== entry.value && document.activeElement !== control) control.value = entry.value;
+    }
+    if (entry.state === "refused" || !late || field.querySelector(".unsent-mark")) return;
+    var note = document.createElement("small");
+    note.className = "unsent-mark";
+    note.textContent = box.dataset.unsent;
+    field.appendChild(note);
+    field.classList.add("unsent");
+  }
+
+  function line(text, button) {
+    var item = document.createElement("p");
+    item.textContent = text;
+    if (button) item.append(" ", button);
+    return item;
+  }
+
+  function letGo(entry) {
+    var button = document.createElement("button");
+    button.type = "button"; button.className = "link"; button.textContent = box.dataset.letGo;
+    button.addEventListener("click", function () { remove(entry.key); refresh(); });
+    return button;
+  }
+
+  function mark() {
+    if (!box) return;
+    var list = read();
+    document.querySelectorAll(".unsent-mark").forEach(function (note) { note.parentElement.classList.remove("unsent"); note.remove(); });
+    list.filter(function (entry) { return entry.path && entry.page === here(); }).forEach(function (entry) {
+      controls(entry.path).forEach(function (control) { markField(control, entry); });
+    });
+    var late = list.filter(function (entry) { return entry.state !== "refused" && (entry.tries > 0 || Date.now() - entry.at > MARKED_AFTER); });
+    var off = list.filter(function (entry) { return entry.state === "refused" && !(entry.shown && entry.page === here()); });
+    var lines = [];
+    if (late.length) lines.push(line(box.dataset.kept + " " + late.map(function (entry) { return entry.label; }).join(", ")));
+    off.forEach(function (entry) {
+      var said = box.dataset[entry.status === 413 ? "tooLarge" : entry.status >= 500 ? "fault" : "refused"];
+      lines.push(line(said + " " + [entry.label, entry.value].filter(Boolean).join(": "), letGo(entry)));
+    });
+    if (box.dataset.also) lines.push(line(box.dataset[box.dataset.also]));
+    box.dataset.waiting = String(waiting().length);
+    box.replaceChildren.apply(box, lines);
+    box.hidden = !lines.length;
+    if (!late.length && waiting().length) setTimeout(mark, MARKED_AFTER + 50);
+  }
+
+  // Leaving: links wait for what is on its way, a little; what isn't taken by then is carried to the next page.
+
+  function settled() {
+    if (!waiting().length) return Promise.resolve();
+    send();
+    return new Promise(function (done) {
+      var since = Date.now();
+      (function look() {
+        if (!waiting().length || Date.now() - since > HOLD) done();
+        else setTimeout(look, 20);
+      })();
+    });
+  }
+
+  function leave(address) {
+    if (!address) return;
+    if (!waiting().length) { location.assign(address); return; }
+    leaving = true;
+    document.body.classList.add("leaving");
+    settled().then(function () { location.assign(address); });
+  }
+
+  document.addEventListener("click", function (event) {
+    var link = event.target.closest("a[href]");
+    if (!link || event.defaultPrevented || event.button || event.ctrlKey || event.metaKey || event.shiftKey || event.altKey) return;
+    if (link.origin !== location.origin || link.target || link.hasAttribute("download") || link.hasAttribute("hx-get") || link.getAttribute("href").startsWith("#")) return;
+    if (!waiting().length) return;
+    event.preventDefault();
+    leave(link.href);
+  });
+
+  window.addEventListener("beforeunload", function (event) {
+    if (memory && memory.length) event.preventDefault();
+  });
+  window.addEventListener("online", function () { pause = 0; send(); });
+  document.addEventListener("visibilitychange", function () { if (document.visibilityState === "visible" && waiting().length) { pause = 0; send(); } });
+
+  window.EarnestFold = { leave: leave };
+  carried = waiting().some(function (entry) { return entry.page === here(); });
+  mark();
+  if (waiting().length) send();
+})();

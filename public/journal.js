@@ -5,7 +5,9 @@
   "use strict";
 
   var SHELF = "earnest-fold-journal";
-  var PATIENCE = 30000, HOLD = 3000, MARKED_AFTER = 1000, LONGEST_PAUSE = 30000, MOST_FAULTS = 5;
+  var HOLD = 3000, MARKED_AFTER = 1000, LONGEST_PAUSE = 30000, MOST_FAULTS = 5;
+  // How long an answer may take, and the first pause before something is sent again, in milliseconds.
+  var house = window.EarnestFold = { patience: 30000, shortest: 500 };
   var box = document.getElementById("journal");
   var memory = null, sending = false, pause = 0, timer = null, carried = false, leaving = false;
 
@@ -16,8 +18,9 @@
   }
 
   // What can't be read is set aside, never thrown away; the rest goes on.
-  function setAside(text) {
-    try { localStorage.setItem(SHELF + "-unreadable-" + Date.now(), text); } catch (full) { return; }
+  function setAside(text, rest) {
+    try { localStorage.setItem(SHELF + "-unreadable-" + Date.now(), text); } catch (full) { memory = rest; return; }
+    write(rest);
     tell("unreadable");
   }
 
@@ -28,9 +31,8 @@
     if (!text) return [];
     try { list = JSON.parse(text); } catch (broken) { list = null; }
     if (Array.isArray(list) && list.every(wellMade)) return list;
-    setAside(text);
     list = Array.isArray(list) ? list.filter(wellMade) : [];
-    write(list);
+    setAside(text, list);
     return list;
   }
 
@@ -206,7 +208,7 @@
   }
 
   function later() {
-    pause = Math.min(LONGEST_PAUSE, pause ? pause * 2 : 500);
+    pause = Math.min(LONGEST_PAUSE, pause ? pause * 2 : house.shortest);
     timer = setTimeout(function () { timer = null; send(); }, pause);
     mark();
   }
@@ -225,7 +227,7 @@
     var body = new URLSearchParams(entry.fields), stop = new AbortController();
     entry.saw.forEach(function (pair) { body.append("saw[" + pair[0] + "]", pair[1]); });
     body.append("once", entry.key);
-    var alarm = setTimeout(function () { stop.abort(); }, PATIENCE);
+    var alarm = setTimeout(function () { stop.abort(); }, house.patience);
     return fetch(entry.to, { method: "POST", body: body, signal: stop.signal, redirect: "error", credentials: "same-origin",
       headers: { "X-CSRF-Token": token(), "HX-Request": "true", "X-Journal": "1" } })
       .then(async function (answer) { return { status: answer.status, go: answer.headers.get("X-Go"), text: await answer.text() }; })
@@ -404,7 +406,9 @@
   window.addEventListener("online", function () { pause = 0; send(); });
   document.addEventListener("visibilitychange", function () { if (document.visibilityState === "visible" && waiting().length) { pause = 0; send(); } });
 
-  window.EarnestFold = { leave: leave };
+  house.leave = leave;
+  // A fresh page shows nothing of what was refused on another.
+  if (read().some(function (entry) { return entry.shown; })) write(read().map(function (entry) { return Object.assign({}, entry, { shown: false }); }));
   carried = waiting().some(function (entry) { return entry.page === here(); });
   mark();
   if (waiting().length) send();

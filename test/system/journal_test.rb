@@ -1,0 +1,245 @@
+# frozen_string_literal: true
+
+require "system_test_helper"
+require "system/line"
+
+# No keystroke is lost, and nothing is done twice, however fast a hand and however bad the line.
+class JournalTest < SystemTest
+  FIGURES = {"Left return" => ["return_left", "7"], "Usable length" => ["support.length", "191"], "Right return" => ["return_right", "5.5"],
+             "Drop, left" => ["drop.readings.left", "213"], "Drop, middle" => ["drop.readings.middle", "212.5"], "Drop, right" => ["drop.readings.right", "213.5"],
+             "Overlap, in all" => ["overlap", "9"], "Ease, each" => ["ease", "1.5"]}.freeze
+
+  def setup
+    super
+    Capybara.app = Line.new(EarnestFold::Web::App)
+    workroom.rows(:papers).delete
+  end
+
+  def teardown
+    Line.mend
+    slow(0)
+    super
+  ensure
+    Capybara.app = EarnestFold::Web::App
+  end
+
+  # Milliseconds of line; the hand leaves a field after a twentieth of a second to half of one.
+  [30, 150, 400].each do |latency|
+    define_method(:"test_every_figure_is_kept_on_a_line_of_#{latency}_ms") do
+      go "Ticket office", "Measure"
+      slow(latency)
+      type_all(Random.new(latency))
+
+      assert_settled
+      assert_kept
+      FIGURES.each { |label, (_, figure)| assert_equal figure, find_field(label).value }
+    end
+  end
+
+  def test_the_last_edits_go_along_to_the_next_station
+    go "Ticket office", "Measure"
+    slow(150)
+    type "Left return", "9"
+    type "Overlap, in all", "11"
+    find(".onward", text: "Heading").click
+
+    assert_selector ".tape a[aria-current]", text: "Heading"
+    assert_settled
+    assert_equal ["9 cm", "11 cm"], spec.values_at("return_left", "overlap")
+    assert_selector ".results", text: "flat width asked"
+    find(".tape a", text: "Measure").click
+    assert_equal "11", find_field("Overlap, in all").value
+  end
+
+  def test_what_stands_half_typed_goes_along_too
+    go "Ticket office", "Measure"
+    fill_in "Overlap, in all", with: "13"
+    page.execute_script("document.querySelector('.tape li:nth-child(3) a').click()")
+
+    assert_selector ".tape a[aria-current]", text: "Cloth"
+    assert_settled
+    assert_equal "13 cm", spec["overlap"]
+  end
+
+  def test_an_answer_that_is_lost_is_asked_for_again_and_nothing_is_done_twice
+    go "Ticket office", "Measure"
+    Line.befalls.concat(%i[lost_after lost_after lost_before])
+    type "Overlap, in all", "14"
+
+    assert_settled
+    assert_equal "14 cm", spec["overlap"]
+    assert_equal 1, workroom.treatments.changes(treatment.id).size
+    go "Ticket office", "Making"
+    click_link "Mark the drop", match: :first
+    Line.befalls.concat(%i[lost_after lost_after])
+    fill_in "at the leading edge", with: "212.7"
+    click_on "Keep it"
+
+    assert_selector ".verdict.right", text: "212.7 cm"
+    Line.befalls.concat(%i[lost_before lost_after])
+    click_on "It is done"
+
+    assert_no_selector ".for", text: "Mark the drop · Left"
+    assert_settled
+    assert_equal %w[measured done], workroom.bench.entries(treatment.id).map(&:kind) - %w[corrected]
+  end
+
+  def test_what_isnt_sent_yet_is_marked_at_its_field_and_sent_by_itself
+    go "Ticket office", "Measure"
+    Line.cut = true
+    type "Overlap, in all", "14"
+    type "Left return", "8"
+
+    assert_selector ".field.unsent", text: "not sent yet", count: 2
+    assert_selector "#journal", text: "Overlap, in all, Left return"
+    Line.mend
+
+    assert_settled
+    assert_no_selector ".unsent-mark"
+    assert_equal ["14 cm", "8 cm"], spec.values_at("overlap", "return_left")
+  end
+
+  def test_a_busy_house_and_an_answer_that_never_comes
+    go "Ticket office", "Measure"
+    page.execute_script("EarnestFold.patience = 300")
+    Line.befalls.concat(%i[busy silent fault])
+    type "Overlap, in all", "14"
+
+    assert_settled
+    assert_equal "14 cm", spec["overlap"]
+  end
+
+  def test_one_thing_that_is_too_large_stops_nothing_behind_it
+    go "Ticket office", "Measure"
+    Line.too_large = /overlap=14/
+    type "Overlap, in all", "14"
+    type "Left return", "8"
+
+    assert_settled
+    assert_selector "#journal", text: "Too much at once, not taken: Overlap, in all: 14"
+    assert_equal "14", find_field("Overlap, in all").value
+    assert_equal ["8 cm", "8 cm"], spec.values_at("return_left", "overlap")
+    click_on "Let it go"
+    assert_no_selector "#journal", text: "14"
+    assert_equal "8", find_field("Overlap, in all").value
+  end
+
+  def test_a_fault_of_the_houses_own_is_set_aside_after_a_few_times
+    go "Ticket office", "Measure"
+    page.execute_script("EarnestFold.shortest = 20")
+    Line.befalls.concat([:fault] * 5)
+    type "Overlap, in all", "14"
+    type "Left return", "8"
+
+    assert_selector "#journal", text: "The house stumbled over this, it isn't taken: Overlap, in all: 14"
+    assert_settled
+    assert_equal "8 cm", spec["return_left"]
+  end
+
+  def test_a_tab_that_is_closed_loses_nothing
+    tab = open_new_window
+    within_window(tab) do
+      go "Ticket office", "Measure"
+      Line.cut = true
+      type "Overlap, in all", "14"
+      assert_selector ".unsent-mark"
+    end
+    tab.close
+    Line.mend
+    visit "/jobs"
+
+    assert_settled
+    assert_equal "14 cm", spec["overlap"]
+  end
+
+  def test_what_is_refused_stands_there_after_a_reload_and_what_follows_is_taken
+    go "Ticket office", "Measure"
+    type "Overlap, in all", "wide"
+    assert_selector ".problem", text: "length"
+    type "Left return", "8"
+    assert_settled
+    visit current_path
+
+    assert_equal "wide", find_field("Overlap, in all").value
+    type "Overlap, in all", "12"
+    assert_settled
+    assert_no_selector ".problem"
+    assert_equal ["8 cm", "12 cm"], spec.values_at("return_left", "overlap")
+  end
+
+  def test_a_store_that_cannot_be_read_is_set_aside
+    go "Ticket office", "Measure"
+    page.execute_script(%(localStorage.setItem("earnest-fold-journal", '[{"key": 1}, {oops')))
+    visit current_path
+    type "Overlap, in all", "14"
+
+    assert_settled
+    assert_selector "#journal", text: "can't be read"
+    assert_equal "14 cm", spec["overlap"]
+    assert page.evaluate_script(%(Object.keys(localStorage).some(function (key) { return key.indexOf("unreadable") > 0; })))
+  end
+
+  def test_a_browser_that_keeps_nothing_still_sends
+    go "Ticket office", "Measure"
+    page.execute_script(%(Storage.prototype.setItem = function () { throw new Error("full"); };))
+    Line.befalls.concat(%i[lost_before])
+    type "Overlap, in all", "14"
+
+    assert_settled
+    assert_selector "#journal", text: "keeps nothing"
+    assert_equal "14 cm", spec["overlap"]
+  end
+
+  def test_a_double_click_writes_one_invoice
+    visit "/jobs/#{office.id}/account"
+    slow(150)
+    page.driver.browser.action.double_click(find_button("Write invoice", match: :first).native).perform
+    assert_selector ".rule-sets li", text: "Invoice", count: 1
+    assert_settled
+
+    assert_equal 1, workroom.papers.of(office.id).size
+  end
+
+  def test_two_browsers_at_one_window
+    go "Ticket office", "Measure"
+    Capybara.using_session(:other) do
+      go "Ticket office", "Measure"
+      type "Overlap, in all", "14"
+      assert_settled
+    end
+    type "Left return", "8"
+    assert_settled
+    assert_equal ["14 cm", "8 cm"], spec.values_at("overlap", "return_left")
+    Capybara.using_session(:other) do
+      type "Left return", "7"
+      assert_selector ".versions tr", text: /Left return\s+7\s+8/
+    end
+    assert_equal "8 cm", spec["return_left"]
+  end
+
+  private
+
+  def office = workroom.jobs.find(workroom.jobs.list.find { |line| line.title == "Ticket office" }.id)
+
+  def treatment = office.treatments.first
+
+  def spec = treatment.spec
+
+  def slow(latency)
+    page.driver.browser.execute_cdp("Network.enable")
+    page.driver.browser.execute_cdp("Network.emulateNetworkConditions", offline: false, latency: latency, downloadThroughput: -1, uploadThroughput: -1)
+  end
+
+  # As a hand does it: into the field, over what stands there, and on to the next.
+  def type_all(random)
+    FIGURES.each do |label, (_, figure)|
+      field = find_field(label).native
+      page.driver.browser.action.click(field).key_down(:control).send_keys("a").key_up(:control).send_keys(figure).pause(duration: 0.05 + random.rand * 0.45).send_keys(:tab).perform
+    end
+  end
+
+  def assert_kept
+    there = FIGURES.values.to_h { |path, _| [path, EarnestFold::Web::Forms::Readings.shown(path, spec, EarnestFold::Reckoning::Units::CM)] }
+    assert_equal FIGURES.values.to_h, there
+  end
+end

@@ -5,7 +5,7 @@
   "use strict";
 
   var SHELF = "earnest-fold-journal";
-  var HOLD = 3000, MARKED_AFTER = 1000, LONGEST_PAUSE = 30000, MOST_FAULTS = 5;
+  var HOLD = 3000, MARKED_AFTER = 1000, LONGEST_PAUSE = 10000, MOST_FAULTS = 5;
   // How long an answer may take, and the first pause before something is sent again, in milliseconds.
   var house = window.EarnestFold = { patience: 30000, shortest: 500 };
   var box = document.getElementById("journal");

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Runs the tests in a process of their own, with a database server of their own where they need one. See bin/test.
+# Runs the tests in processes of their own, one more than there are processors (browsers are waited for), each with a database of
+# its own. See bin/test.
 require "etc"
 require_relative "local_postgres"
 
@@ -19,6 +20,16 @@ def files_of(argument)
   File.directory?(path) ? Dir[File.join(path, "**/*_test.rb")] : [path]
 end
 
+# What a file takes beside others: the browser's are the longest.
+WEIGHTS = {"system" => 12, "sweep" => 20, "laws" => 4, "golden" => 4}.freeze
+
+def weight(file) = File.size(file) * WEIGHTS.fetch(file.delete_prefix(File.join(ROOT, "test", "")).split("/").first, 1)
+
+# Shared out, the heaviest first, each to whoever has least.
+def shared(files, number)
+  files.sort_by { |file| [-weight(file), file] }.each_with_object(Array.new(number) { [] }) { |file, shares| shares.min_by { |share| share.sum { |one| weight(one) } } << file }
+end
+
 files = (ARGV.empty? ? PARTS.keys : ARGV).flat_map { |argument| files_of(argument) }.map { |file| File.expand_path(file) }.uniq.sort
 abort "There is no test in #{ARGV.join(" ")}." if files.empty?
 needs_database = files.any? { |file| NO_DATABASE.none? { |folder| file.start_with?(File.join(ROOT, folder, "")) } }
@@ -27,13 +38,14 @@ begin
   # Every document there is where the sweep alone is asked for; a few of them in a run of everything.
   environment = {"RACK_ENV" => "test", "SESSION_SECRET" => nil, "SWEEP" => (ARGV == ["sweep"]) ? "whole" : ENV["SWEEP"]}
   server = LocalPostgres.new("test", settings: LocalPostgres::FORGETFUL).start if needs_database && !ENV["DATABASE_URL"]
-  command = ["ruby", "-W1", "-Ilib", "-Itest", "-e", "ARGV.each { |file| require file }; ARGV.clear", *files]
-  # The whole sweep is shared out among the processors, each with a database of its own.
-  shares = (environment["SWEEP"] == "whole" && server) ? Etc.nprocessors : 1
-  runners = Array.new(shares) do |share|
-    own = environment.merge("SWEEP_SHARE" => "#{share}/#{shares}")
-    own["DATABASE_URL"] = ENV["DATABASE_URL"] || server.url("earnest_fold_test#{"_#{share}" if share.positive?}") if needs_database
-    spawn(own, *command, chdir: ROOT)
+  command = ["ruby", "-W1", "-Ilib", "-Itest", "-e", "ARGV.each { |file| require file }; ARGV.replace(ENV.fetch('TESTOPTS', '').split)"]
+  number = server ? Etc.nprocessors + 1 : 1
+  # Of the whole sweep each takes some documents; else each takes some files.
+  shares = (environment["SWEEP"] == "whole") ? Array.new(number) { files } : shared(files, number).reject(&:empty?)
+  runners = shares.each_with_index.map do |own, share|
+    place = environment.merge("SWEEP_SHARE" => (environment["SWEEP"] == "whole") ? "#{share}/#{number}" : "0/1")
+    place["DATABASE_URL"] = ENV["DATABASE_URL"] || server.url("earnest_fold_test#{"_#{share}" if share.positive?}") if needs_database
+    spawn(place, *command, *own, chdir: ROOT)
   end
   trap("INT") { nil }
   status = runners.map { |runner| Process.wait2(runner).last.exitstatus || 1 }.max

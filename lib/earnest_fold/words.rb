@@ -192,6 +192,8 @@ module EarnestFold
     # @param problem [Reckoning::Problem]
     # @return [String] what is still wanted, or what stands in the way
     def missing(problem, unit)
+      return say("missing.faulty") if problem.code == :faulty
+
       name = problem.at.delete_prefix("/")
       key = "missing.#{name.tr("/", "_")}"
       say?(key) ? say(key) : "#{name.tr("/_", " ")} #{problem(problem, unit)}"

@@ -49,10 +49,10 @@ module EarnestFold
       def house = settled.rules
 
       # @return [Array<Entry>] in order of the windows, without what is put away
-      def entries = @entries ||= at_work { |record| !record.alteration? }.map { |window, record| entry(window, record) }
+      def entries = @entries ||= at_work { |record| !record.alteration? }.map { |window, record| Soundness.of(entry(window, record)) }
 
       # @return [Array<AlteredEntry>] somebody's own curtains, without what is put away
-      def alterations = @alterations ||= at_work(&:alteration?).map { |window, record| altered(window, record) }
+      def alterations = @alterations ||= at_work(&:alteration?).map { |window, record| Soundness.of(altered(window, record)) }
 
       # @param entry [Entry, AlteredEntry]
       # @return [BenchLog] with the cautions alone that were seen to
@@ -197,12 +197,19 @@ module EarnestFold
 
       def entry(window, record)
         key = [record.id, record.source, unit, *sources_of_cloths(record.spec)]
-        Entry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, made: @made.fetch(record.id.to_s, []), done: @progress.done.fetch(record.id, []), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
+        Entry.new(record: record, window: window, reckoned: reckoned(key, record), made: @made.fetch(record.id.to_s, []), done: @progress.done.fetch(record.id, []), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
       end
 
       def altered(window, record)
         key = [record.id, record.source, unit]
-        AlteredEntry.new(record: record, window: window, reckoned: TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }, done: @progress.done.fetch(record.id, []), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
+        AlteredEntry.new(record: record, window: window, reckoned: reckoned(key, record), done: @progress.done.fetch(record.id, []), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
+      end
+
+      def reckoned(key, record)
+        TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }
+      rescue => error
+        RequestLog.note("work #{record.id} can't be reckoned", error)
+        Reckoned.faulty
       end
 
       def sources_of_cloths(spec)

@@ -22,6 +22,13 @@ module EarnestFold
         @reckoning = read.is_a?(Array) ? nil : made
       end
 
+      # One that nothing can be made of, though nothing is wanting: a fault of the program's own, at this one record.
+      # @return [Reckoned]
+      def self.faulty = new([R::Problem.new(at: "", code: :faulty, data: {})], nil)
+
+      # @return [Boolean]
+      def faulty? = problems.any? { |problem| problem.code == :faulty }
+
       # @return [Array<Reckoning::Choice>] half a width and a width less and more
       def choices = @choices ||= reckoning ? R::Choices.of(reckoning) : []
 

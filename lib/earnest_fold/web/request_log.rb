@@ -16,6 +16,13 @@ module EarnestFold
         @app, @log = app, log
       end
 
+      # Something that went wrong beside the request, which goes on.
+      # @param about [String]
+      # @param error [StandardError]
+      def self.note(about, error)
+        (@notes ||= default).error(["#{about}: #{error.class}: #{error.message}", *error.backtrace&.first(15)].join("\n    "))
+      end
+
       # @return [Logger] to the file that REQUEST_LOG names; nowhere without it
       def self.default
         Logger.new(ENV["REQUEST_LOG"] || File::NULL, 3, 5 * 1024 * 1024, formatter: ->(_, time, _, line) { "#{time.utc.strftime("%Y-%m-%d %H:%M:%S")}Z #{line}\n" })

@@ -81,6 +81,7 @@ module EarnestFold
 
         # @return [String] a treatment in few words, for the rail
         def summary(other)
+          return Words.say("desk.faulty") if other.reckoned.faulty?
           return Words.say("desk.stopped") if other.checks.any?(&:stop?)
           return Words.say("desk.open") unless other.reckoning
 

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+require "web_test_helper"
+require "minitest/mock"
+
+# What can't be reckoned or drawn is shown as such at its place; lists, books, diary and the papers of others go on.
+class OneBadRecordTest < WebTest
+  M = EarnestFold::Reckoning::MakingUp
+
+  def setup
+    super
+    @job = job("Residents' lounge")
+    @bad, @good = @job.treatments.first(2)
+  end
+
+  def test_a_step_that_fails_harms_its_own_treatment_alone
+    kind = M::Kinds["mark_drop"]
+    call = kind.method(:call)
+    kind.stub(:call, ->(work) { (work.reckoning.id == @bad.id.to_s) ? raise(NoMethodError, "undefined method for nil") : call.call(work) }) { everything_else_goes_on }
+  end
+
+  def test_a_remark_that_fails_too
+    rule = EarnestFold::Reckoning::Judgement::Rules["hem_wears"]
+    call = rule.method(:call)
+    rule.stub(:call, ->(seen) { (seen.treatment.id == @bad.id.to_s) ? raise(NoMethodError, "undefined method for nil") : call.call(seen) }) { everything_else_goes_on }
+  end
+
+  def test_a_treatment_that_cannot_even_be_read_too
+    read = EarnestFold::Documents::TreatmentReader.instance_method(:read)
+    bad = @bad.id.to_s
+    EarnestFold::Documents::TreatmentReader.class_eval do
+      define_method(:read) { |raw, place| (raw["id"] == bad) ? raise(TypeError, "can't be") : read.bind_call(self, raw, place) }
+    end
+    everything_else_goes_on
+  ensure
+    EarnestFold::Documents::TreatmentReader.define_method(:read, read)
+  end
+
+  private
+
+  def everything_else_goes_on
+    ["/jobs", "/jobs/#{@job.id}", "/jobs/#{@job.id}/account", "/diary", "/diary.ics", "/logbook", "/logbook.csv", "/jobs/#{@job.id}/read-back", "/jobs/#{@job.id}/job.fold.json"].each { |address| answers(address) }
+    %w[work-order.pdf hanging-sheet.pdf tags.pdf needs.pdf order.pdf needs.csv].each { |paper| answers("/jobs/#{@job.id}/#{paper}") }
+    %w[measure heading cloth cutting making bench hanging].each { |station| answers("/jobs/#{@job.id}/treatments/#{@good.id}/#{station}") }
+    %w[measure heading cloth cutting making hanging].each { |station| answers("/jobs/#{@job.id}/treatments/#{@bad.id}/#{station}") }
+    get "/jobs/#{@job.id}/treatments/#{@good.id}/making"
+
+    assert_match(/can't be shown/, text, "it is told in the rail of the others")
+    get "/jobs/#{@job.id}/treatments/#{@bad.id}/making"
+
+    assert_match(/a fault of ours, which the log has/, text)
+    get "/jobs/#{@job.id}/account"
+
+    assert_match(/isn't in it yet/, text)
+  end
+
+  def answers(address)
+    get address
+
+    assert_equal 200, last_response.status, "#{address}: #{last_request.env["sinatra.error"].inspect[0, 300]}"
+  end
+end

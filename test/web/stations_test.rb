@@ -94,6 +94,31 @@ class StationsTest < WebTest
     refute office.treatments.first.spec.key?("lining")
   end
 
+  # What can hardly be meant is asked, and offered as it may have been meant.
+  {"75 %" => ["+75 %", "1.75"], "60%" => ["+60 %", "1.6"], "50" => ["+50 %", "1.5"], "220" => ["220 %", "2.2"], "0.75" => nil, "0,5" => nil}.each do |typed, (offer, ratio)|
+    define_method(:"test_a_fullness_of_#{typed}_is_asked_about") do
+      before = office.treatments.first.spec.dig("heading", "fullness")
+      save(office, "heading", "heading.fullness" => typed, :headers => {"HX-Request" => "true"})
+
+      assert_equal 422, last_response.status
+      assert_equal before, office.treatments.first.spec.dig("heading", "fullness")
+      assert_includes last_response.body, %(value="#{typed}")
+      next unless offer
+
+      assert_match(/#{Regexp.escape(ratio)} times/, text)
+      save(office, "heading", "heading.fullness" => CGI.unescapeHTML(last_response.body[/name="heading.fullness" value="([^"]+)">Take/, 1]))
+
+      assert_equal offer, EarnestFold::Web::Forms::SpecFields.shown("heading.fullness", office.treatments.first.spec, EarnestFold::Reckoning::Units::CM)
+    end
+  end
+
+  def test_a_fullness_that_is_plain_is_taken
+    ["2.2", "+75 %", "220 %", "1", "10"].each do |typed|
+      save(office, "heading", "heading.fullness" => typed)
+      assert_equal 303, last_response.status, typed
+    end
+  end
+
   def test_a_cloth_of_another_workroom_is_refused
     stranger = other_workroom.cloths.create({"name" => "Theirs", "use" => "face", "width" => "140 cm"}, colour: "#aaaaaa")
     save(office, "cloth", "face" => stranger.to_s)

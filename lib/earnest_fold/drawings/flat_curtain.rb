@@ -14,8 +14,9 @@ module EarnestFold
       # @param colour [String]
       # @param lining [Boolean] lay the lining over it
       def initialize(reckoning, curtain, unit, colour:, lining: false)
-        @reckoning, @curtain, @unit, @colour, @with_lining = reckoning, curtain, unit, colour, lining
+        @reckoning, @curtain, @unit, @colour = reckoning, curtain, unit, colour
         @cut = reckoning.drop_cut
+        @shown = (lining && reckoning.lining) ? lining_shown : face_shown
         room = [WIDTH - MARGIN[:left] - MARGIN[:right], HIGHEST - MARGIN[:top] - MARGIN[:bottom]]
         @scale = Scale.fitting(room, [curtain.flat_width, @cut.finished])
         @svg = Svg.new(WIDTH, MARGIN[:top] + height + MARGIN[:bottom], says: says, css: "drawing flat")
@@ -23,7 +24,7 @@ module EarnestFold
 
       # @return [String]
       def to_s
-        face.draw { lining if @with_lining && @reckoning.lining }
+        face.draw { lining if @shown.lining }
         running_distances
         edges
         drop_dimension
@@ -31,7 +32,23 @@ module EarnestFold
         @svg.to_s
       end
 
+      # What the figures speak of, the face or the lining laid over it: how far its edges stand in from the curtain's, the distances of
+      # its edges and seams from its leading edge, its widths, its finished drop, and the lining (nil: the face).
+      Shown = R::Value.define(:inset, :bounds, :widths, :drop, :lining)
+      private_constant :Shown
+
       private
+
+      def face_shown
+        Shown.new(inset: R::Length::ZERO, bounds: [R::Length::ZERO, *@curtain.task.seams, @curtain.flat_width], widths: @curtain.widths, drop: @cut.finished, lining: nil)
+      end
+
+      def lining_shown
+        made, place = @reckoning.lining, @reckoning.curtains.index(@curtain)
+        width, count = made.targets[place], made.counts[place]
+        seams = made.sideways? ? [] : made.rule.seams(count).select { |seam| seam < width }
+        Shown.new(inset: made.lining.inset, bounds: [R::Length::ZERO, *seams, width], widths: count, drop: made.drop_cut.finished, lining: made)
+      end
 
       def face
         @face ||= CurtainFace.new(@reckoning, @curtain, @colour,
@@ -39,7 +56,7 @@ module EarnestFold
       end
 
       def says
-        Words.say("drawings.flat", hand: @curtain.hand, widths: Words.widths(@curtain.widths), flat: @curtain.flat_width, drop: @cut.finished, unit: @unit)
+        Words.say("drawings.flat", hand: @curtain.hand, widths: Words.widths(@shown.widths), flat: @shown.bounds.last, drop: @shown.drop, unit: @unit)
       end
 
       def leads_right? = face.leads_right?
@@ -52,25 +69,25 @@ module EarnestFold
 
       def top = face.top
 
-      def x(distance) = face.x(distance)
+      # @param distance [Length] from the leading edge of what is shown
+      def x(distance) = face.x(@shown.inset + distance)
 
       def lining
-        made = @reckoning.lining
-        inset, lift = made.lining.inset, made.lining.lift
-        x1, x2 = [x(inset), x(@curtain.flat_width - inset)].minmax
-        below = @scale[@cut.finished - lift]
+        inset, lift = @shown.inset, @shown.lining.lining.lift
+        x1, x2 = [x(R::Length::ZERO), x(@shown.bounds.last)].minmax
+        below = @scale[@shown.drop]
         @svg.rect(x1, top + @scale[[inset, lift].min], x2 - x1, below - @scale[[inset, lift].min], class: "lining")
         @svg.text((x1 + x2) / 2, top + below - 34, Words.say("drawings.lining"), class: "label", text_anchor: "middle")
       end
 
       # From the leading edge, never as a chain of gaps.
       def running_distances
-        face.bounds.each do |distance|
+        @shown.bounds.each do |distance|
           at = x(distance)
           @svg.line(at, top - 20, at, top - 8, class: "dim")
           @svg.text(at, top - 26, distance.zero? ? "0" : Words.length(distance, @unit), class: "figure", text_anchor: "middle")
         end
-        @svg.line(left, top - 14, left + width, top - 14, class: "dim")
+        @svg.line(*[x(R::Length::ZERO), x(@shown.bounds.last)].minmax.then { |from, to| [from, top - 14, to, top - 14] }, class: "dim")
       end
 
       def edges
@@ -82,16 +99,16 @@ module EarnestFold
 
       def drop_dimension
         at = left - 18
-        Dimension.down(@svg, at, top, top + height)
+        Dimension.down(@svg, at, top, top + @scale[@shown.drop])
         middle = top + height / 2
-        @svg.text(at - 9, middle, Words.say("drawings.finished_drop", drop: Words.length(@cut.finished, @unit)), class: "figure", text_anchor: "middle",
+        @svg.text(at - 9, middle, Words.say("drawings.finished_drop", drop: Words.length(@shown.drop, @unit)), class: "figure", text_anchor: "middle",
           transform: "rotate(-90 #{(at - 9).round(1)} #{middle.round(1)})")
       end
 
       def names
-        face.bounds.each_cons(2).with_index do |(from, to), index|
-          words = Words.say((index + 1 > @curtain.widths) ? "drawings.half_width" : "drawings.width", number: index + 1)
-          words += " · #{face.phase(index)}" if @cut.cloth.half_drop?
+        @shown.bounds.each_cons(2).with_index do |(from, to), index|
+          words = Words.say((index + 1 > @shown.widths) ? "drawings.half_width" : "drawings.width", number: index + 1)
+          words += " · #{face.phase(index)}" if @cut.cloth.half_drop? && !@shown.lining
           label((x(from) + x(to)) / 2, top + height * 0.45, words)
         end
       end

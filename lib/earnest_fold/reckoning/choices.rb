@@ -79,8 +79,14 @@ module EarnestFold
       def varied(kind, name, treatment)
         problems = Problems.new
         Refusals.check(treatment, problems)
-        choice(kind, name, TreatmentReckoning.new(treatment), chosen: false) unless problems.any?
+        return if problems.any?
+
+        made = TreatmentReckoning.new(treatment)
+        choice(kind, name, made, chosen: false) unless kind == :widths && tape_too_wide?(made)
       end
+
+      # Widths that the tape stops at are none to choose.
+      def tape_too_wide?(made) = made.checks.any? { |check| check.code == "widths_short" }
 
       def choice(kind, name, reckoning, chosen:)
         made = ClothReckoning.of(reckoning.treatment.face, [reckoning])

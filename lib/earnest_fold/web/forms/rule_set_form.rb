@@ -86,7 +86,8 @@ module EarnestFold
 
         def stored(made, tape, path, value, unit)
           problems = R::Problems.new
-          RuleSetForm.kind(path).read(value, unit, problems)
+          code, data = DoubtfulFullness.of(value) if RuleSetForm.kind(path).is_a?(R::FieldKinds::FullnessKind)
+          code ? problems.add(code, **data) : RuleSetForm.kind(path).read(value, unit, problems)
           return SpecFields.set(made, path, value) unless problems.any?
 
           refuse("#{tape}.#{path}", problems.to_a.first.code, **problems.to_a.first.data)

@@ -113,11 +113,16 @@ module EarnestFold
 
         def problem_with(path, value)
           place = R::Problems.new
+          code, facts = doubt_of(path, value)
+          return R::Problem.new(at: path, code: code, data: facts) if code
+
           read = kind(path).read(value, @unit, place)
           most = SANE[Readings.path?(path) ? "drop.readings" : path]
           place.add(:absurd, given: read, most: most) if read.is_a?(R::Length) && most && read.abs > most
           place.to_a.first
         end
+
+        def doubt_of(path, value) = kind(path).is_a?(R::FieldKinds::FullnessKind) ? DoubtfulFullness.of(value) : nil
 
         def store(path, value)
           @spec = changed_spec(path, value)

@@ -85,6 +85,7 @@ module EarnestFold
         # @return [String] what a choice is like beside the one asked for
         def remark(choice)
           return Words.say("choices.chosen") if choice.chosen?
+          return Words.say("choices.no_fuller") if reckoning.treatment.heading.dictates?
 
           share = choice.reckoning.curtains.map(&:fullness).min / reckoning.treatment.heading.asked
           Words.say("choices.#{remark_key(share)}", asked: reckoning.treatment.heading.asked)

@@ -102,7 +102,7 @@ module EarnestFold
           kind = Forms::Readings.path?(path) ? Forms::Readings::KIND : Forms::SpecFields.kind(path, spec)
           now = Forms::Readings.shown(path, spec, unit)
           Field.of(path: path, label: Words.field_label(path), options: options, hint: hint(stored, kind), rule: ruled.mark(path),
-            text: form&.typed&.fetch(path, nil) || now, now: now, problem: problem && Words.field_problem(problem, unit))
+            text: form&.typed&.fetch(path, nil) || now, now: now, problem: problem && Words.field_problem(problem, unit), offer: problem&.data&.fetch(:offer, nil))
         end
 
         # @return [Ruled]

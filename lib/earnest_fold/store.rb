@@ -13,6 +13,8 @@ module EarnestFold
     Stale = Class.new(Error)
     # A name that has to be the only one is there already.
     Taken = Class.new(Error)
+    # A number that would leave a gap behind it.
+    OutOfTurn = Class.new(Error)
     # There is no room for more of it.
     Full = Class.new(Error)
     # The database can't be reached.

@@ -41,6 +41,13 @@ class PapersTest < EarnestFoldTest
     assert_equal [8, 7], [@workroom.papers.write(@job, "invoice", {}), @workroom.papers.of(@job).last].map(&:number)
   end
 
+  def test_a_number_may_begin_a_kind_and_leaves_no_gap_after_that
+    @workroom.papers.write(@job, "invoice", {}, number: 1042)
+    [1044, 1041, 1].each { |number| assert_raises(S::OutOfTurn) { @workroom.papers.write(@job, "invoice", {}, number: number) } }
+    @workroom.papers.write(@job, "invoice", {}, number: 1043)
+    assert_equal 1044, @workroom.papers.write(@job, "invoice", {}).number
+  end
+
   def test_an_invoice_closes_the_account
     refute @workroom.jobs.find(@job).invoiced
     @workroom.papers.write(@job, "quote", {})

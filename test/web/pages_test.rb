@@ -42,6 +42,23 @@ class PagesTest < WebTest
     assert_match(/price per metre/, text)
   end
 
+  def test_a_cloth_brought_in_from_a_window_is_taken_there
+    made = workroom.jobs.add_window(office.id, room: "Yard", name: "", spec: house_set.applied(S::StartingRules::UNMEASURED, EarnestFold::Reckoning::Units::CM))
+    cloth = "/jobs/#{office.id}/treatments/#{made}/cloth"
+    get cloth
+    assert_includes last_response.body, "/cloths/new?for=#{cloth}"
+    {"face" => %w[face], "lining" => %w[lining cloth], "interlining" => %w[interlining cloth]}.each do |use, place|
+      get "/cloths/new", "for" => cloth
+      assert_includes last_response.body, %(name="for" value="#{cloth}")
+      send_form("/cloths", "name" => "For the #{use}", "use" => use, "width" => "140", "for" => cloth)
+      assert_equal cloth, URI(last_response.headers["Location"]).path
+      taken = office.treatments.last.spec.dig(*place)
+      assert_equal "For the #{use}", workroom.cloths.find(Integer(taken, 10)).spec["name"]
+    end
+    send_form("/cloths", "name" => "Nowhere", "use" => "face", "width" => "140", "for" => "https://evil.example/jobs/1/treatments/1/cloth")
+    assert_equal "/cloths", URI(last_response.headers["Location"]).path
+  end
+
   def test_a_cloth_is_kept_as_typed_and_changed
     send_form("/cloths", "name" => "Mudbank canvas", "use" => "face", "width" => "54 1/2 in", "selvedge" => "1", "one_way" => "yes", "match" => "straight", "colour" => "#a0b0c0")
     assert_equal 303, last_response.status
@@ -88,4 +105,8 @@ class PagesTest < WebTest
     save(office, "measure", "ease" => "1")
     assert_equal before, screens.to_h { |path| [path, queries { get path }] }
   end
+
+  private
+
+  def house_set = workroom.house.read.first_set
 end

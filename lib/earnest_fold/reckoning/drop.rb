@@ -42,6 +42,9 @@ module EarnestFold
       # @return [Array<Length>] at least one
       def readings = asked.readings
 
+      # @return [PointRules] what the workroom's hardware measures
+      def points = asked.points
+
       # @return [String, nil] the point that the readings were taken from
       def measured_from = asked.measured_from
 

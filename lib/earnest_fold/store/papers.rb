@@ -31,14 +31,14 @@ module EarnestFold
 
       # @param kind [String] one of KINDS
       # @param content [Hash] plain values
-      # @param number [Integer, nil] nil for the next one
+      # @param number [Integer, nil] nil for the next one; any number begins a kind of which none has gone out yet
       # @return [Paper]
-      # @raise [Missing] where there is no such job, [Taken] where the number was given out before
+      # @raise [Missing] where there is no such job, [Taken] where the number was given out before, [OutOfTurn] where it would leave a gap
       def write(job_id, kind, content, number: nil)
         @workroom.transaction do
           raise Missing, "no job #{job_id}" if @workroom.rows(:jobs).where(id: job_id).empty?
 
-          own = number || numbers(kind).for_update.get(:following)
+          own = in_turn(kind, number, numbers(kind).for_update.get(:following))
           taken = @workroom.rows(:papers).returning.insert(workroom_id: @workroom.id, job_id: job_id, kind: kind, number: own, content: Sequel.pg_jsonb(content), by: @workroom.by).first
           numbers(kind).update(following: Sequel.function(:greatest, :following, own + 1))
           @workroom.rows(:jobs).where(id: job_id).update(invoiced: true) if kind == "invoice"
@@ -49,6 +49,15 @@ module EarnestFold
       end
 
       private
+
+      def in_turn(kind, number, following)
+        return following if number.nil? || number == following
+
+        written = @workroom.rows(:papers).where(kind: kind)
+        return number if written.empty?
+
+        raise written.where(number: number).empty? ? OutOfTurn : Taken, "#{kind} #{number}, the next is #{following}"
+      end
 
       # The counter's row, made where there is none.
       def numbers(kind)

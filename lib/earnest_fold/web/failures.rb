@@ -6,7 +6,7 @@ module EarnestFold
     # isn't here is a fault of the program's: a 500 with a number that the log has too.
     module Failures
       STATUSES = {
-        Store::Missing => 404, Store::Stale => 409, Store::Taken => 409, Store::Full => 422, Store::Busy => 503, Store::Unreachable => 503,
+        Store::Missing => 404, Store::Stale => 409, Store::Taken => 409, Store::OutOfTurn => 422, Store::Full => 422, Store::Busy => 503, Store::Unreachable => 503,
         Reckoning::Invalid => 422, Documents::Photograph::NotOne => 422,
         Rack::Multipart::MultipartPartLimitError => 413, Rack::QueryParser::ParameterTypeError => 400,
         Rack::QueryParser::InvalidParameterError => 400, Rack::Multipart::EmptyContentError => 400

@@ -45,6 +45,12 @@ module EarnestFold
           check_whole if changed?
         end
 
+        # @return [Boolean] whether that field was changed
+        def changed_to?(path) = changed? && @changed.include?(path)
+
+        # @return [Hash] the spec as it was
+        def before = @record.spec
+
         # @return [Boolean] whether there is anything to save
         def changed? = @spec != @record.spec
 

@@ -46,6 +46,8 @@ module EarnestFold
             redirect to("/jobs/#{number(id)}/account"), 303
           rescue Store::Taken
             account(id, status: 422, problem: :number_used)
+          rescue Store::OutOfTurn
+            account(id, status: 422, problem: :number_out_of_turn)
           end
         end
       end

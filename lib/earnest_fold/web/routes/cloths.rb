@@ -10,7 +10,7 @@ module EarnestFold
         def self.registered(app)
           app.helpers(Saving)
           app.get("/cloths") { page(:cloths, Screens::Cloths.new(workroom.cloths.all, workroom_unit)) }
-          app.get("/cloths/new") { page(:cloth, Screens::ClothForm.new(nil, Forms::ClothForm.new(fresh, COLOUR, nil, workroom_unit), workroom_unit)) }
+          app.get("/cloths/new") { page(:cloth, Screens::ClothForm.new(nil, Forms::ClothForm.new(fresh, COLOUR, nil, workroom_unit), workroom_unit, station: station_asked)) }
 
           app.get("/cloths/:id") do |id|
             record = workroom.cloths.find(number(id))
@@ -19,10 +19,10 @@ module EarnestFold
 
           app.post("/cloths") do
             form = Forms::ClothForm.new(fresh, COLOUR, params, workroom_unit)
-            next page(:cloth, Screens::ClothForm.new(nil, form, workroom_unit), status: 422) unless form.valid?
+            next page(:cloth, Screens::ClothForm.new(nil, form, workroom_unit, station: station_asked), status: 422) unless form.valid?
 
-            workroom.cloths.create(form.spec, colour: form.colour)
-            redirect to("/cloths"), 303
+            id = workroom.cloths.create(form.spec, colour: form.colour)
+            station_asked ? taken_to_window(id, form.spec) : redirect(to("/cloths"), 303)
           end
 
           app.post("/cloths/:id") do |id|
@@ -37,10 +37,28 @@ module EarnestFold
           end
         end
 
-        # What cloths start from.
+        # What cloths start from, and where they go.
         module Saving
           # What a new cloth starts from.
           def fresh = {"use" => "face", "selvedge_in_seam" => house.rules.selvedges == "in_seam"}
+
+          FIELDS = {"face" => "face", "lining" => "lining.cloth", "interlining" => "interlining.cloth"}.freeze
+
+          # @return [String, nil] the Cloth station that one came from
+          def station_asked = params["for"].to_s[%r{\A/jobs/\d{1,9}/treatments/\d{1,9}/cloth\z}]
+
+          # It was brought in for a window: there it is taken, and there one goes back to.
+          def taken_to_window(id, spec)
+            job_id, treatment = station_asked.scan(/\d+/)
+            merged do
+              job = sheet(job_id)
+              record = job.fetch_made(number(treatment)).record
+              field = FIELDS.fetch(spec["use"])
+              form = Forms::TreatmentForm.new(job, record, [field], {field => id.to_s}, job.unit)
+              workroom.treatments.update(record.id, form.spec, version: record.version) if form.changed?
+              redirect to(station_asked), 303
+            end
+          end
 
           def workroom_unit = house.rules.unit(house.unit)
         end

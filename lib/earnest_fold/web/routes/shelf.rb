@@ -56,7 +56,7 @@ module EarnestFold
             cloths = workroom.cloths.all
             cloth = cloths.find { |one| one.id == record.cloth_id }
             others = workroom.shelf.all(cloths: [record.cloth_id]).reject { |one| one.id == record.id }
-            Screens::Piece.new(record, form || piece_form(record, nil), workroom_unit, cloths: cloths, cloth_record: cloth, history: workroom.shelf.history(record.id), sheets: concerned(record, cloth, cloths),
+            Screens::Piece.new(record, form || piece_form(record, nil), piece_unit(record), cloths: cloths, cloth_record: cloth, history: workroom.shelf.history(record.id), sheets: concerned(record, cloth, cloths),
               others: others.map(&:piece), back: station_before, **more)
           end
 
@@ -68,7 +68,10 @@ module EarnestFold
             workroom.jobs.using(record.cloth_id).map { |job| JobSheet.new(job, cloths, house) }
           end
 
-          def piece_form(record, typed) = Forms::PieceForm.new(record.spec, record.label, typed, workroom_unit, takings: record.piece.life.takings, version: record.version)
+          # A piece is shown on the tape that it was received by.
+          def piece_unit(record) = house.rules.unit(record.spec["delivered"].to_s[/ (mm|cm|in)\z/, 1] || house.unit)
+
+          def piece_form(record, typed) = Forms::PieceForm.new(record.spec, record.label, typed, piece_unit(record), takings: record.piece.life.takings, version: record.version)
 
           def receive(form)
             cloth = workroom.cloths.find(number(params["cloth"].to_s))
@@ -98,7 +101,7 @@ module EarnestFold
           def flaw_on(id)
             merged do
               record = workroom.shelf.find(id)
-              form = Forms::FlawForm.new(record, params, workroom_unit)
+              form = Forms::FlawForm.new(record, params, piece_unit(record))
               next page(:piece, piece_screen(record, flaw: form), status: 422) unless form.valid?
               next page(:piece, piece_screen(record, flaw: form, notice: :piece_changed), status: 409) unless form.added? || version_shown(record) == record.version
 

@@ -115,7 +115,14 @@ module EarnestFold
 
             job = sheet(id)
             headers "content-location" => place
-            page(:desk, screen_of(screen, job, job.fetch(treatment), form: form), status: form ? status_of(form) : 200)
+            page(:desk, screen_of(screen, job, job.fetch(treatment), form: form, told: told(job, form)), status: form ? status_of(form) : 200)
+          end
+
+          # What a set of rules brings with it is said: it settles more than the station shows.
+          def told(job, form)
+            return [] unless form&.changed_to?("rules")
+
+            Differences.new(job).between(form.before, form.spec).reject { |line| line.path == "rules" }
           end
 
           def stale(screen, job, entry) = page(:desk, screen_of(screen, job, entry, notice: :changed_elsewhere), status: 409)

@@ -8,9 +8,16 @@ module EarnestFold
         attr_reader :record, :form, :unit, :notice
 
         # @param record [Store::Records::Cloth, nil] nil for a new one
-        def initialize(record, form, unit, notice: nil)
+        # @param station [String, nil] the Cloth station for which it is brought in
+        def initialize(record, form, unit, notice: nil, station: nil)
           @record, @form, @unit, @notice = record, form, unit, notice && Words.say("notices.#{notice}")
+          @station = station
         end
+
+        attr_reader :station
+
+        # @return [String] where one goes without keeping anything
+        def back = station || "/cloths"
 
         def page_title = record ? record.spec["name"] : Words.say("cloths.new")
 

@@ -15,11 +15,14 @@ module EarnestFold
         # @param form [Forms::TreatmentForm, nil] with what could not be taken
         # @param notice [Symbol, nil] something to say above the station
         # @param part [String, nil] which curtain is looked at
+        # @param told [Array<Differences::Line>] what else was changed by one choice
         # @param log [BenchLog, nil] with the cautions that were seen to
-        def initialize(sheet, entry, form: nil, notice: nil, part: nil, log: nil)
-          @log = log
+        def initialize(sheet, entry, form: nil, notice: nil, part: nil, log: nil, told: [])
+          @log, @told = log, told
           @sheet, @entry, @form, @notice, @part = sheet, entry, form, notice, part
         end
+
+        attr_reader :told
 
         # @return [Array<Forms::Merging::Both>] what was typed beside what somebody else left meanwhile
         def both_versions = form ? form.clashes : []

@@ -61,8 +61,7 @@ module EarnestFold
         # @return [Array<Array(String, Reckoning::Length)>] the lengths to check when it hangs
         def lengths
           treatment = reckoning.treatment
-          [[Words.say("hanging.support"), treatment.support.length], *above_floor, [Words.say("hanging.height"), treatment.drop.readings.min], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], [Words.say("hanging.stand_up"), treatment.drop.stand_up],
-            *clearance, *reckoning.curtains.map { |curtain| [Words.say("hanging.width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
+          [[Words.say("hanging.support"), treatment.support.length], *above_floor, [Words.say("hanging.height"), treatment.drop.readings.min], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], *stand_up(treatment), *clearance, *reckoning.curtains.map { |curtain| [Words.say("hanging.width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
         end
 
         # @return [Array<String>] the curtains
@@ -89,6 +88,18 @@ module EarnestFold
         end
 
         def dressing = reckoning.treatment.heading.dressed? ? [Words.say("hanging.dress", days: house.diary.setting_days)] : []
+
+        # How the top edge stands to the point that was measured from, and to the hook: each where there is something to say.
+        def stand_up(treatment)
+          rise = treatment.drop.stand_up
+          above = rise.zero? ? [] : [[Words.say(rise.negative? ? "hanging.stand_down" : "hanging.stand_up"), rise.abs]]
+          above + pin_setting(treatment)
+        end
+
+        def pin_setting(treatment)
+          pins = treatment.heading.rise(treatment.drop.points, treatment.support)
+          (treatment.heading.bears_on == :hook && pins&.positive?) ? [[Words.say("hanging.pin_setting"), pins]] : []
+        end
 
         # Where the support's height was measured: how high it is, and where the foot comes to hang.
         def above_floor

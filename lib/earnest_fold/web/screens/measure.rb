@@ -91,11 +91,13 @@ module EarnestFold
         def options(words, key) = words.to_h { |word| [word, Words.say("#{key}.#{word}")] }
 
         def measured
-          Drawings::Elevation::Measured.new(length: length("support.length"), readings: reading_lengths, stand_up: length("drop.stand_up") || R::Length::ZERO,
-            offset: length("drop.offset") || R::Length::ZERO, overlap: length("overlap") || R::Length::ZERO, return_left: length("return_left") || R::Length::ZERO,
+          Drawings::Elevation::Measured.new(length: length("support.length"), readings: reading_lengths, stand_up: drop_of(:stand_up), offset: drop_of(:offset), overlap: length("overlap") || R::Length::ZERO, return_left: length("return_left") || R::Length::ZERO,
             return_right: length("return_right") || R::Length::ZERO, shares: shares,
             colour: colour, kind: spec.dig("support", "kind"), features: treatment ? treatment.wall.features : {}, stacks: stack_back ? stack_back.places : [])
         end
+
+        # As it follows from the points that were named too, once there is enough to say.
+        def drop_of(name) = treatment ? treatment.drop.public_send(name) : length("drop.#{name}") || R::Length::ZERO
 
         # Which parts of the support each curtain covers, from 0 to 1.
         def shares

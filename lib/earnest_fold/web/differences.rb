@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # What differs between two states of a treatment, field by field, in words.
+    class Differences
+      # One field: what it is called, what stood there and what stands there now.
+      Line = Reckoning::Value.define(:path, :label, :before, :after)
+
+      # @param sheet [JobSheet] by which sets and cloths go by their names
+      def initialize(sheet)
+        @sheet = sheet
+      end
+
+      # @param before [Hash] a spec
+      # @param after [Hash] the same, changed
+      # @return [Array<Line>]
+      def between(before, after)
+        was, is = flat(before), flat(after)
+        (was.keys | is.keys).reject { |path| was[path] == is[path] }.map { |path| Line.new(path: path, label: label(path), before: said(path, was[path]), after: said(path, is[path])) }
+      end
+
+      private
+
+      # Readings by the place at which each was taken, everything else by its path.
+      def flat(spec) = Forms::Readings.all(spec).transform_keys { |place| "drop.readings.#{place}" }.merge(leaves(spec))
+
+      def leaves(spec, above = "")
+        spec.except("readings", "taken_at").each_with_object({}) do |(key, value), found|
+          value.is_a?(Hash) ? found.merge!(leaves(value, "#{above}#{key}.")) : found["#{above}#{key}"] = value
+        end
+      end
+
+      def label(path)
+        key = "fields.#{path.tr(".", "_")}"
+        (Words.say?(key) || path.start_with?("wall.", "drop.readings.")) ? Words.field_label(path) : path.tr("._", " ")
+      end
+
+      def said(path, value)
+        return Words.say("changes.nothing") if value.nil?
+        return @sheet.settled.set(value)&.name || value.to_s if path == "rules"
+
+        path.match?(/face|cloth\z/) ? cloth_name(value) : value.to_s
+      end
+
+      def cloth_name(id) = @sheet.cloth_records.find { |record| record.id.to_s == id }&.spec&.fetch("name", nil) || id
+    end
+  end
+end

@@ -21,7 +21,7 @@ class DeclaredDocuments
   Made = Struct.new(:name, :document, :refusal)
 
   # @return [Array<Made>] the whole of them
-  def all = plain + by_heading + by_opening + absent_in_turn + alone_in_turn + linings + cloths + alterations + parts
+  def all = plain + by_heading + by_opening + dress_pair + absent_in_turn + alone_in_turn + linings + cloths + alterations + parts
 
   # @return [Array<Made>] the least and the most, and some of every sort
   def sample = plain + all.drop(plain.size).each_slice(45).map(&:last)
@@ -48,6 +48,11 @@ class DeclaredDocuments
       [made("#{kind} the least, #{run}, #{unit}", treatment: least.merge("heading" => heading(kind, :least), "run" => run), unit: unit),
         made("#{kind} the most, #{run}, #{unit}", treatment: most.merge("heading" => heading(kind, :most), "run" => run, "opening" => {"kind" => "pair"}), unit: unit, cloths: [face(:most), lining_cloth(:most), interlining_cloth(:most)])]
     end
+  end
+
+  # A dress pair's support has a length that nobody has to give.
+  def dress_pair
+    R::Headings.names.map { |head| made("a dress pair of #{head}, no length", treatment: least.merge("opening" => opening("dress_pair"), "heading" => heading(head, :least), "support" => {"kind" => "track"})) }
   end
 
   def by_opening
@@ -109,7 +114,7 @@ class DeclaredDocuments
   end
 
   # The least a person can give.
-  def least = @least ||= record(R::Treatment::FIELDS, "", :least).merge("heading" => heading("pencil_pleat", :least), "face" => "f", "opening" => {"kind" => "pair"})
+  def least = @least ||= record(R::Treatment::FIELDS, "", :least).merge("support" => {"kind" => "track", "length" => "204 cm"}, "heading" => heading("pencil_pleat", :least), "face" => "f", "opening" => {"kind" => "pair"})
 
   def most
     @most ||= record(R::Treatment::FIELDS, "", :most).merge("heading" => heading("hand_pleat", :most), "face" => "f", "opening" => opening("pair"), "run" => "up_the_drop",

@@ -17,7 +17,7 @@ module EarnestFold
       # @param place [Reckoning::Problems] collects what is wrong
       # @return [Reckoning::Treatment, nil]
       def read(raw, place)
-        values = Reckoning::Treatment::FIELDS.read(raw, @unit, place)
+        values = Reckoning::Treatment.read(raw, @unit, place)
         strangers(raw, place) if raw.is_a?(Hash)
         return if values.nil? || place.any?
 

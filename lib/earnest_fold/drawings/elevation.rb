@@ -94,10 +94,18 @@ module EarnestFold
       end
 
       def support
-        @svg.line(left, datum, right, datum, class: "support #{@m.kind}")
-        [left, right].each { |x| @svg.circle(x, datum, 5, class: "finial") } if %w[pole rod].include?(@m.kind)
+        supports.each do |from, to|
+          @svg.line(from, datum, to, datum, class: "support #{@m.kind}")
+          [from, to].each { |x| @svg.circle(x, datum, 5, class: "finial") } if %w[pole rod].include?(@m.kind)
+        end
         turn_back(@m.return_left, left, -1)
         turn_back(@m.return_right, right, 1)
+      end
+
+      # One from end to end; a dress pair hangs from two, with the window between them.
+      def supports
+        ends = @m.shares.map { |share| share.map { |part| left + (right - left) * part } }
+        (ends.size == 2 && ends.first.last < ends.last.first) ? ends : [[left, right]]
       end
 
       def turn_back(turn, x, side)

@@ -16,15 +16,20 @@ module EarnestFold
 
       # @return [String]
       def to_s
-        %(<svg class="silhouette" viewBox="0 0 46 54" aria-hidden="true"><path d="M2 7H44" class="rail-line"/>#{@reckoning ? cloth : %(<rect x="4" y="8" width="38" height="42" class="silhouette-open"/>)}</svg>)
+        %(<svg class="silhouette" viewBox="0 0 46 54" aria-hidden="true"><path d="#{rail}" class="rail-line"/>#{@reckoning ? cloth : %(<rect x="4" y="8" width="38" height="42" class="silhouette-open"/>)}</svg>)
       end
 
       private
 
+      # A dress pair leaves the window free between its two supports.
+      def dress? = @reckoning && @reckoning.treatment.supports.size > 1
+
+      def rail = dress? ? "M2 7H17M29 7H44" : "M2 7H44"
+
       def cloth
-        count = @reckoning.curtains.size
-        wide = [(WIDTH - GAP * (count - 1)) / count.to_f, 0.5].max
-        Array.new(count) { |index| curtain((3 + index * (wide + GAP)).round(1), wide.round(1)) }.join
+        count, gap = @reckoning.curtains.size, dress? ? 14 : GAP
+        wide = [(WIDTH - gap * (count - 1)) / count.to_f, 0.5].max
+        Array.new(count) { |index| curtain((3 + index * (wide + gap)).round(1), wide.round(1)) }.join
       end
 
       def curtain(left, wide)

@@ -54,9 +54,18 @@ module EarnestFold
       def draw(layer, index)
         at = WALL + off(layer)
         start = left + (whole - @scale[layer.treatment.support.length]) / 2
-        @svg.line(start, at, start + @scale[layer.treatment.support.length], at, class: layer.treatment.support.projection ? "rail-above" : "rail-above likely")
+        rails(layer.treatment, start).each { |from, to| @svg.line(from, at, to, at, class: layer.treatment.support.projection ? "rail-above" : "rail-above likely") }
         places(layer, start).each { |curtain, lead| @svg.path(FoldLine.new(layer.treatment.heading, curtain, @scale).closed(lead, at, WALL), class: (index == @layers.size - 1) ? "plan" : "plan behind") }
         figure(layer, index, at)
+      end
+
+      # A dress pair hangs from two short supports, one at each end.
+      def rails(treatment, start)
+        finish = start + @scale[treatment.support.length]
+        return [[start, finish]] if treatment.supports.one?
+
+        each = @scale[treatment.supports.first]
+        [[start, start + each], [finish - each, finish]]
       end
 
       # @return [Array<Array(Reckoning::Curtain, Float)>] each with its leading edge

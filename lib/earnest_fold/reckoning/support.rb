@@ -4,10 +4,24 @@ module EarnestFold
   module Reckoning
     # What the curtain hangs from. `length` is the usable length (a pole without its finials); diameter, projection,
     # carriers on hand, rating (kg) and height above the floor are nil where nobody has said.
-    Support = Value.define(:kind, :length, :diameter, :projection, :carriers, :rating, :height)
+    Support = Value.define(:kind, :length, :diameter, :projection, :carriers, :rating, :height) do
+      # @param opening_kind [String, nil]
+      # @return [Boolean] whether nothing can be reckoned without its length
+      def self.length_needed?(opening_kind) = opening_kind != "dress_pair"
+
+      # @param opening [Opening]
+      # @return [Support, nil] with a length always: of a dress pair nobody has to measure it; nil where it can't be done without
+      def under(opening)
+        return self if length
+
+        Support.length_needed?(opening.kind) ? nil : with(length: opening.cover * Support::LIKELY_COVERS)
+      end
+    end
+    # A dress pair leaves about as much of the window free as each of its curtains covers, where nobody has said.
+    Support::LIKELY_COVERS = 3
     Support::KINDS = %w[track pole rod batten].freeze
     Support::FIELDS = Fields.new(
-      kind: Declare.choice(Support::KINDS), length: Declare.length(least: :over_zero), diameter: Declare.length(nil, least: :over_zero),
+      kind: Declare.choice(Support::KINDS), length: Declare.length(nil, least: :over_zero), diameter: Declare.length(nil, least: :over_zero),
       projection: Declare.length(nil), carriers: Declare.count(nil), rating: Declare.number(nil, over: 0, most: 100_000), height: Declare.length(nil, least: :over_zero)
     )
   end

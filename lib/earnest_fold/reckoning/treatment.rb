@@ -24,6 +24,27 @@ module EarnestFold
         notes: Declare.text("", most: 2000)
       )
 
+      # @param raw [Object] plain values
+      # @param unit [Unit] of lengths that name none
+      # @param problems [Problems]
+      # @return [Hash{Symbol => Object}, nil] what {#initialize} takes, but for the cloths: with a support's length always
+      def self.read(raw, unit, problems)
+        unmeasured(raw, problems)
+        values = FIELDS.read(raw, unit, problems)
+        return if values.nil? || problems.any?
+
+        values.merge(support: values[:support].under(values[:opening]))
+      end
+
+      # Told beside whatever else is wrong.
+      def self.unmeasured(raw, problems)
+        support, opening = raw.values_at("support", "opening") if raw.is_a?(Hash)
+        return unless support.is_a?(Hash) && support["length"].nil?
+
+        problems.within(:support).within(:length).add(:missing) if Support.length_needed?(opening.is_a?(Hash) ? opening["kind"] : nil)
+      end
+      private_class_method :unmeasured
+
       # @return [Widths, nil] what widths of the face give; nil before there is a face
       attr_reader :width_rule
       # @return [Array<Span>] its curtains' places, from left to right
@@ -38,6 +59,9 @@ module EarnestFold
         drop = others.fetch(:drop).hung(*others.values_at(:heading, :support))
         super(face: face, making: making, **others, drop: drop)
       end
+
+      # @return [Array<Length>] the length of each support there is: a dress pair hangs from two short ones
+      def supports = (opening.kind == "dress_pair") ? [opening.cover, opening.cover] : [support.length]
 
       # @return [Length] top edge to hem edge
       def finished_drop = drop.shortest + drop.stand_up + drop.offset

@@ -100,7 +100,7 @@ module EarnestFold
         return unless entry.problems.all? { |problem| problem.at.match?(%r{\A/(face|lining)}) }
 
         raw = {"id" => entry.id.to_s}.merge(entry.record.spec).merge("face" => "none").except("lining", "interlining")
-        values = Reckoning::Treatment::FIELDS.read(raw, unit, Reckoning::Problems.new)
+        values = Reckoning::Treatment.read(raw, unit, Reckoning::Problems.new)
         values && Reckoning::Treatment.new(**values, face: nil)
       end
 

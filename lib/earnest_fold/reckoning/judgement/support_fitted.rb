@@ -12,7 +12,7 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {length: seen.treatment.support.length}
+          {length: seen.treatment.supports.first}
         end
       end
 

@@ -113,6 +113,7 @@ module EarnestFold
         # The cloths are chosen from lists that say what leaving them out means; of somebody's own curtain any figure may be wanting still.
         def needed?(path)
           return true if DECIDING.include?(path)
+          return R::Support.length_needed?(@spec.dig("opening", "kind")) if path == "support.length"
 
           !@record.alteration? && !Readings.path?(path) && !path.match?(/\A(face|lining|interlining)/) && SpecFields.field(path, @record.spec).required?
         end

@@ -19,7 +19,12 @@ module EarnestFold
         #   of it from its return edge, the dressing, the last checks
         def order
           hung = sheet.layers(entry).select(&:reckoning).flat_map { |layer| layer.reckoning.curtains.map { |curtain| hang(layer, curtain) } }
-          [Words.say("hanging.first", kind: Words.say("supports.#{reckoning.treatment.support.kind}").downcase, length: reckoning.treatment.support.length, unit: unit), *hung, *dressing, Words.say("hanging.last")]
+          [first_check, *hung, *dressing, Words.say("hanging.last")]
+        end
+
+        def first_check
+          treatment = reckoning.treatment
+          Words.say((treatment.supports.size > 1) ? "hanging.first_of_two" : "hanging.first", kind: Words.say("supports.#{treatment.support.kind}").downcase, length: treatment.supports.first, unit: unit)
         end
 
         # How far it may be off as it hangs.
@@ -61,7 +66,7 @@ module EarnestFold
         # @return [Array<Array(String, Reckoning::Length)>] the lengths to check when it hangs
         def lengths
           treatment = reckoning.treatment
-          [[Words.say("hanging.support"), treatment.support.length], *above_floor, [Words.say("hanging.height"), treatment.drop.readings.min], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], *stand_up(treatment), *clearance, *reckoning.curtains.map { |curtain| [Words.say("hanging.width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
+          [[Words.say((treatment.supports.size > 1) ? "hanging.each_support" : "hanging.support"), treatment.supports.first], *above_floor, [Words.say("hanging.height"), treatment.drop.readings.min], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], *stand_up(treatment), *clearance, *reckoning.curtains.map { |curtain| [Words.say("hanging.width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
         end
 
         # @return [Array<String>] the curtains

@@ -32,6 +32,14 @@ module EarnestFold
         # @return [Array<Field>] what this kind of opening is given besides
         def opening_fields = OPENINGS.fetch(spec.dig("opening", "kind"), []).map { |path| field(path) }
 
+        # @return [Field] the length that decides, where it stands on the drawing: what each of a dress pair covers, else the support's
+        def main_length = dress? ? field("opening.cover") : field("support.length")
+
+        # @return [Array<Field>] what else is asked of the opening: of a dress pair how far apart its ends are, which only the drawing takes
+        def beside_opening = dress? ? [field("support.length").with(label: Words.say("fields.support_length_of_dress_pair"))] : opening_fields
+
+        def dress? = spec.dig("opening", "kind") == "dress_pair"
+
         # @return [Array<Field>] the three places at which a drop is taken
         def readings = Forms::Readings.paths({}).map { |path| field(path) }
 
@@ -91,7 +99,7 @@ module EarnestFold
         def options(words, key) = words.to_h { |word| [word, Words.say("#{key}.#{word}")] }
 
         def measured
-          Drawings::Elevation::Measured.new(length: length("support.length"), readings: reading_lengths, stand_up: drop_of(:stand_up), offset: drop_of(:offset), overlap: length("overlap") || R::Length::ZERO, return_left: length("return_left") || R::Length::ZERO,
+          Drawings::Elevation::Measured.new(length: whole_length, readings: reading_lengths, stand_up: drop_of(:stand_up), offset: drop_of(:offset), overlap: length("overlap") || R::Length::ZERO, return_left: length("return_left") || R::Length::ZERO,
             return_right: length("return_right") || R::Length::ZERO, shares: shares,
             colour: colour, kind: spec.dig("support", "kind"), features: treatment ? treatment.wall.features : {}, stacks: stack_back ? stack_back.places : [])
         end
@@ -111,18 +119,21 @@ module EarnestFold
         end
 
         def dress_shares
-          cover, whole = length("opening.cover"), length("support.length")
+          cover, whole = length("opening.cover"), whole_length
           share = (cover && whole) ? [(cover / whole).to_f, 0.5].min : 0.2
           [[0, share], [1 - share, 1]]
         end
 
         def length(path) = (stored = Forms::SpecFields.stored(path, spec)) && R::LengthReader.read(stored, unit)
 
+        # How far apart a dress pair's outer ends are follows from what it covers, where nobody has said.
+        def whole_length = length("support.length") || (treatment && dress? ? treatment.support.length : nil)
+
         def reading_lengths = Forms::Readings.all(spec).transform_values { |stored| R::LengthReader.read(stored, unit) }
 
         def says
           readings = reading_lengths.map { |place, length| "#{Words.field_label("drop.readings.#{place}").downcase} #{Words.with_unit(length, unit)}" }
-          Words.say("drawings.elevation", support: length("support.length") || Words.say("drawings.not_measured"),
+          Words.say("drawings.elevation", support: whole_length || Words.say("drawings.not_measured"),
             readings: readings.empty? ? Words.say("drawings.not_measured") : readings.join(", "), unit: unit)
         end
       end

@@ -60,7 +60,7 @@ class DeskTest < SystemTest
     spec = workroom.jobs.find(job.id).treatments.first
     workroom.treatments.update(treatment.id, spec.spec.merge("overlap" => "22 cm"), version: spec.version)
     type "Overlap, in all", "16"
-    assert_text "Someone else changed this treatment"
+    assert_text "Someone else changed the same field"
     assert_selector ".versions tr", text: /Overlap, in all\s+16\s+22/
     assert_equal "22", find_field("Overlap, in all").value
     click_on "Take mine"

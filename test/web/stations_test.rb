@@ -135,7 +135,7 @@ class StationsTest < WebTest
     save(stale, "measure", "overlap" => "10")
     save(stale, "measure", "overlap" => "99")
     assert_equal 409, last_response.status
-    assert_match(/Someone else changed this treatment/, text)
+    assert_match(/Someone else changed the same field/, text)
     assert_equal "10 cm", office.treatments.first.spec["overlap"]
   end
 

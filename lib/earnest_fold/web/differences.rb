@@ -14,13 +14,24 @@ module EarnestFold
 
       # @param before [Hash] a spec
       # @param after [Hash] the same, changed
-      # @return [Array<Line>]
+      # @return [Array<Line>] without what means the same: a figure that is written out where its default stood
       def between(before, after)
         was, is = flat(before), flat(after)
-        (was.keys | is.keys).reject { |path| was[path] == is[path] }.map { |path| Line.new(path: path, label: label(path), before: said(path, was[path]), after: said(path, is[path])) }
+        changed = (was.keys | is.keys).reject { |path| was[path] == is[path] || figure(path, was[path], before) == figure(path, is[path], after) }
+        changed.map { |path| Line.new(path: path, label: label(path), before: said(path, was[path]), after: said(path, is[path])) }
       end
 
       private
+
+      # What it comes to; what nobody declares is as it is written.
+      def figure(path, value, spec)
+        return value if Forms::Readings.path?(path) || path.start_with?("answers")
+
+        field = Forms::SpecFields.field(path, spec)
+        value.nil? ? field.default : field.kind.read(value, @sheet.unit, Reckoning::Problems.new)
+      rescue KeyError
+        value
+      end
 
       # Readings by the place at which each was taken, everything else by its path.
       def flat(spec) = Forms::Readings.all(spec).transform_keys { |place| "drop.readings.#{place}" }.merge(leaves(spec))
@@ -40,7 +51,13 @@ module EarnestFold
         return Words.say("changes.nothing") if value.nil?
         return @sheet.settled.set(value)&.name || value.to_s if path == "rules"
 
-        path.match?(/face|cloth\z/) ? cloth_name(value) : value.to_s
+        path.match?(/face|cloth\z/) ? cloth_name(value) : in_words(path, value)
+      end
+
+      # A choice in the words that its station has for it.
+      def in_words(path, value)
+        _, key = Screens::Cloth::CHOICES[path]
+        key ? Words.say("#{key}.#{value}") : value.to_s
       end
 
       def cloth_name(id) = @sheet.cloth_records.find { |record| record.id.to_s == id }&.spec&.fetch("name", nil) || id

@@ -20,6 +20,7 @@ module EarnestFold
         # @param path [String]
         # @param spec [Hash]
         # @return [Reckoning::Field] from the record that declares it
+        # @raise [KeyError] for one that nobody declares
         def field(path, spec)
           return HEADING_KIND if path == "heading.kind"
           return RULES if path == "rules"
@@ -38,7 +39,12 @@ module EarnestFold
         def kind(path, spec) = field(path, spec).kind
 
         # The fields of a record, or of the heading's kind.
-        def below(kind, spec) = kind.is_a?(R::HeadingField) ? R::Headings.fetch(spec.dig("heading", "kind")).fields : kind.fields
+        # @raise [KeyError] for what has none
+        def below(kind, spec)
+          return R::Headings.fetch(spec.dig("heading", "kind")).fields if kind.is_a?(R::HeadingField)
+
+          kind.respond_to?(:fields) ? kind.fields : raise(KeyError, "no fields in it")
+        end
 
         # @param spec [Hash]
         # @return [Array<String>] the paths of all fields that the heading's kind declares, in its order

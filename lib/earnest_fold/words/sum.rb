@@ -23,6 +23,10 @@ module EarnestFold
         sum
       end
 
+      # @param line [Reckoning::Line]
+      # @return [Boolean] whether there is a sum to show, and not only the figure once more
+      def told?(line) = !line.expression.empty? && tidy(line.expression) != [line.value]
+
       # @param length [Reckoning::Length]
       # @param unit [Reckoning::Unit]
       # @return [Boolean] whether the unit's step holds it exactly

@@ -19,8 +19,11 @@ module EarnestFold
         #   of it from its return edge, the dressing, the last checks
         def order
           hung = sheet.layers(entry).select(&:reckoning).flat_map { |layer| layer.reckoning.curtains.map { |curtain| hang(layer, curtain) } }
-          [first_check, *hung, *dressing, Words.say("hanging.last")]
+          [first_check, *hung, *dressing, Words.say(drawn? ? "hanging.last" : "hanging.last_fixed")]
         end
+
+        # @return [Boolean] whether it is ever closed: a dress pair isn't
+        def drawn? = reckoning.treatment.opening.kind != "dress_pair"
 
         def first_check
           treatment = reckoning.treatment
@@ -66,7 +69,7 @@ module EarnestFold
         # @return [Array<Array(String, Reckoning::Length)>] the lengths to check when it hangs
         def lengths
           treatment = reckoning.treatment
-          [[Words.say((treatment.supports.size > 1) ? "hanging.each_support" : "hanging.support"), treatment.supports.first], *above_floor, [Words.say("hanging.height"), treatment.drop.readings.min], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], *stand_up(treatment), *clearance, *reckoning.curtains.map { |curtain| [Words.say("hanging.width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
+          [[Words.say((treatment.supports.size > 1) ? "hanging.each_support" : "hanging.support"), treatment.supports.first], *above_floor, [Words.say("hanging.height"), treatment.drop.readings.min], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], *stand_up(treatment), *clearance, *reckoning.curtains.map { |curtain| [Words.say(drawn? ? "hanging.width_of" : "hanging.fixed_width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
         end
 
         # @return [Array<String>] the curtains

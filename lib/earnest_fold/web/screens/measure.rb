@@ -38,6 +38,9 @@ module EarnestFold
         # @return [Array<Field>] what else is asked of the opening: of a dress pair how far apart its ends are, which only the drawing takes
         def beside_opening = dress? ? [field("support.length").with(label: Words.say("fields.support_length_of_dress_pair"))] : opening_fields
 
+        # @return [Boolean] whether two leading edges cross when it is closed
+        def overlaps? = spec.dig("opening", "kind") == "pair"
+
         def dress? = spec.dig("opening", "kind") == "dress_pair"
 
         # @return [Array<Field>] the three places at which a drop is taken

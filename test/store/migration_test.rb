@@ -32,4 +32,67 @@ class MigrationTest < EarnestFoldTest
     assert_equal kept["alterations"], specs
     assert_equal({"small_parts" => kept["small_parts"]}, @db[:jobs].where(id: job).get(:extras).to_h)
   end
+
+  # Ticks, cuts and papers as version 11 left them: each is there after, under its name, and the job is as far as it was.
+  def test_progress_as_version_11_left_it_is_told_by_name
+    Sequel::Migrator.run(@db, S::MIGRATIONS, target: 11)
+    room = @db[:workrooms].insert(name: "Before")
+    cloth = @db[:cloths].insert(workroom_id: room, spec: Sequel.pg_jsonb(CLOTH))
+    job = @db[:jobs].insert(workroom_id: room, title: "Office", unit: "cm")
+    window = @db[:windows].insert(workroom_id: room, job_id: job, position: 1, name: "Quay")
+    treatment = @db[:treatments].insert(workroom_id: room, window_id: window, position: 1, spec: Sequel.pg_jsonb(TREATMENT.merge("face" => cloth.to_s)))
+    ticked(room, treatment)
+    cut(room, job, cloth, treatment)
+    @db[:papers].insert(workroom_id: room, job_id: job, kind: "invoice", number: 41, content: Sequel.pg_jsonb({}))
+    @db[:paper_numbers].insert(workroom_id: room, kind: "invoice", following: 42)
+    Sequel::Migrator.run(@db, S::MIGRATIONS)
+
+    with_store { looked_at(S::Workroom.new(room), job, treatment, cloth) }
+  end
+
+  private
+
+  CLOTH = {"name" => "Twill", "use" => "face", "width" => "140 cm", "selvedge" => "1 cm"}.freeze
+  TREATMENT = {"support" => {"kind" => "track", "length" => "180 cm"}, "opening" => {"kind" => "pair"}, "drop" => {"readings" => ["214 cm"]},
+               "heading" => {"kind" => "pencil_pleat", "fullness" => "2", "top_turn" => "4 cm"}, "making" => {"hem" => {"kind" => "double", "depth" => "8 cm"}}}.freeze
+  DONE = [["lay_out_cuts", ""], ["join_widths", "left"], ["join_widths", "right"], ["press_hem", "left"]].freeze
+  private_constant :CLOTH, :TREATMENT, :DONE
+
+  def ticked(room, treatment)
+    said = DONE.map { |step, curtain| [step, curtain, "done", nil] } + [["press_hem", "right", "done", nil], ["press_hem", "right", "undone", nil], ["mark_drop", "left", "measured", "213.9 cm"], ["caution:blades_needles", "", "done", nil], ["hung", "", "done", nil]]
+    said.each { |step, curtain, kind, value| @db[:bench_entries].insert(workroom_id: room, treatment_id: treatment, step: step, curtain: curtain, kind: kind, value: value) }
+  end
+
+  def cut(room, job, cloth, treatment)
+    piece = @db[:pieces].insert(workroom_id: room, cloth_id: cloth, label: "P1", spec: Sequel.pg_jsonb({"delivered" => "20 m"}))
+    plan = @db[:plans].insert(workroom_id: room, job_id: job, cloth_id: cloth, proved: true, used: "9240", bound: "9240")
+    {1 => "cut", 2 => "planned"}.each do |number, state|
+      made = {"treatment" => treatment.to_s, "curtain" => "left", "number" => number, "phase" => nil, "start" => nil, "length" => "2310"}
+      @db[:plan_cuts].insert(workroom_id: room, plan_id: plan, job_id: job, cloth_id: cloth, piece_id: piece, position: number, datum: "0", from: (2310 * (number - 1)).to_s, to: (2310 * number).to_s, cut: Sequel.pg_jsonb(made), state: state)
+    end
+  end
+
+  def looked_at(workroom, job, treatment, cloth)
+    progress = workroom.bench.progress(job)
+
+    assert_equal DONE.sort, progress.done.fetch(treatment)
+    assert_equal [treatment], progress.hung
+    assert_equal %w[caution:blades_needles], progress.cautions.fetch(treatment).map(&:step)
+    assert_equal({treatment.to_s => [[cloth.to_s, "left", 1]]}, workroom.plans.made(job))
+    assert_equal ["213.9 cm"], workroom.bench.readings(job).map { |_, entry| entry.value }
+    assert_equal 42, workroom.papers.following["invoice"]
+    assert_nil workroom.once.at_first("a-key-here", "p") { "/there" }
+  end
+
+  # The store on the tables that were brought up to date, instead of the tests' own.
+  def with_store
+    before, kept = S.instance_variable_get(:@db), S.instance_variable_get(:@prepared)
+    S.instance_variable_set(:@db, @db)
+    S.instance_variable_set(:@prepared, nil)
+    @db.wrap_json_primitives = false
+    yield
+  ensure
+    S.instance_variable_set(:@db, before)
+    S.instance_variable_set(:@prepared, kept)
+  end
 end

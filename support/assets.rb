@@ -41,7 +41,14 @@ module Assets
 
     run("npm ci --no-audit --no-fund --ignore-scripts --silent") unless File.exist?(File.join(ROOT, "node_modules/.bin/tailwindcss"))
     run("npm run --silent css")
+    fingerprint
     File.write(STAMP, "#{digest}\n")
+  end
+
+  # A font that changes is another file.
+  def fingerprint
+    built = File.read(BUILT).gsub(%r{/fonts/[\w-]+\.woff2}) { |font| "#{font}?#{Digest::SHA256.file(File.join(ROOT, "public", font)).hexdigest[0, 12]}" }
+    File.write(BUILT, built)
   end
 
   def vendor

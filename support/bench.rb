@@ -2,6 +2,7 @@
 
 # Speed, measured beside a baseline in the same run. See bin/bench.
 require "net/http"
+require "securerandom"
 require "socket"
 require_relative "local_postgres"
 require_relative "../lib/earnest_fold"
@@ -158,9 +159,12 @@ module Bench
       puts format("the first look at a diary of %d jobs: %.2f s", DIARY, fetch(http, "/diary") / 1000)
       first = jobs.map { |job| screens(job).values.sum { |path| fetch(http, path) } / screens(job).size }
       puts format("a screen of a job not looked at since the start: %.1f ms on average", first.sum / first.size)
-      report(in_turn(http, jobs))
+      medians = in_turn(http, jobs)
+      report(medians)
+      edits(http, jobs, medians.fetch("bare page"))
       rush(address, jobs)
       papers(http)
+      weights(http, jobs.first)
       puts format("the largest drawing: %.1f kB (wanted: under 60)", largest_drawing(http, jobs.first) / 1000.0)
     end
   end
@@ -205,6 +209,38 @@ module Bench
     start = clock
     answer = http.request(request)
     (answer.code == "200") ? (clock - start) * 1000 : abort("#{path} gave #{answer.code}")
+  end
+
+  # What goes over the wire, compressed: a station's first load with its files, and the answer to one edit.
+  def weights(http, job)
+    path = "#{treatment(job)}/measure"
+    page = http.get(path).body
+    files = page.scan(/(?:href|src)="(\/[\w.\/-]+\?\h{12})"/).flatten + http.get("/app.css").body.scan(%r{/fonts/[\w.?-]+})
+    puts format("a station's first load: %.1f kB on the wire (wanted: at most 160)", ([path] + files).sum { |address| weight(http, address) } / 1024.0)
+    puts format("the answer to an edit: %.1f kB on the wire (wanted: at most 25)", weight(http, path, "HX-Request" => "true") / 1024.0)
+  end
+
+  def weight(http, address, headers = {})
+    request = Net::HTTP::Get.new(address, headers.merge("Accept-Encoding" => "gzip"))
+    request.instance_variable_set(:@decode_content, false)
+    http.request(request).body.bytesize
+  end
+
+  # An edit as the page's journal sends it: one field, with what was seen in it, one after the other.
+  def edits(http, jobs, bare)
+    times = jobs.flat_map { |job| edited(http, job) }.drop(10)
+    puts format("an edit's answer: %.2f ms, %.1f times the bare page (wanted: at most 4)", median(times), median(times) / bare)
+  end
+
+  def edited(http, job)
+    path = "#{treatment(job)}/measure"
+    page = http.get(path)
+    cookie, token = page["set-cookie"].split(";").first, page.body[/X-CSRF-Token":"([^"]+)"/, 1]
+    seen = page.body[/name="drop.readings.left" value="([^"]*)"/, 1]
+    Array.new(20) do |round|
+      typed = (221 + round).to_s
+      change(http, path, cookie, token, "unit" => "cm", "drop.readings.left" => typed, "saw[drop.readings.left]" => seen, "once" => SecureRandom.uuid).tap { seen = typed }
+    end
   end
 
   # The order of work of a job of twelve treatments on paper.

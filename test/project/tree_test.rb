@@ -15,11 +15,13 @@ class TreeTest < EarnestFoldTest
     skip "no styles builder here" unless File.exist?(root("node_modules/.bin/tailwindcss"))
 
     built = IO.popen([root("node_modules/.bin/tailwindcss"), "-i", "assets/app.css", "--minify"], chdir: root, err: File::NULL, &:read)
-    assert File.read(root("public/app.css")).strip == built.strip, "public/app.css is not what assets/app.css builds to"
+    shipped = File.read(root("public/app.css"))
+    shipped.scan(%r{/(fonts/[\w-]+\.woff2)\?(\h{12})}).each { |font, print| assert_equal Digest::SHA256.file(root("public", font)).hexdigest[0, 12], print }
+    assert shipped.gsub(%r{(\.woff2)\?\h{12}}, '\1').strip == built.strip, "public/app.css is not what assets/app.css builds to"
   end
 
   def test_pages_and_styles_fetch_nothing_from_outside
-    outside = (Dir[root("lib/**/*.erb")] + [root("public/app.css"), root("public/app.js")]).select { |file| File.read(file).match?(%r{(src|href|url\()=?["'(]*https?://}) }
+    outside = (Dir[root("lib/**/*.erb")] + Dir[root("public/*.{css,js}")]).select { |file| File.read(file).match?(%r{(src|href|url\()=?["'(]*https?://}) }
     assert_empty outside
   end
 

@@ -16,8 +16,7 @@ module EarnestFold
       HOSTS = %w[127.0.0.1 localhost].freeze
 
       set :root, EarnestFold.root
-      set :public_folder, File.join(EarnestFold.root, "public")
-      set :static_cache_control, [:public, {max_age: 3600}]
+      set :static, false
       set :sessions, key: "earnest_fold", secret: ENV.fetch("SESSION_SECRET") { SecureRandom.hex(64) }, same_site: :lax, httponly: true
       set :host_authorization, permitted_hosts: HOSTS + ENV.fetch("ALLOWED_HOSTS", "").split(",")
       set :show_exceptions, false
@@ -25,6 +24,16 @@ module EarnestFold
       set :dump_errors, false
       set :logging, false
       set :strict_paths, false
+
+      # What is worth compressing: fonts, photographs and paper are dense already.
+      COMPRESSED = %w[text/html text/css text/javascript application/javascript application/json image/svg+xml text/csv text/calendar].freeze
+
+      # Before the session is looked at.
+      def self.setup_default_middleware(builder)
+        builder.use Rack::Deflater, include: COMPRESSED
+        builder.use Files, File.join(EarnestFold.root, "public")
+        super
+      end
 
       use RequestLog
       use JournalAnswers

@@ -106,7 +106,7 @@ module EarnestFold
       end
 
       # Digests, so that a browser fetches a new style or script as soon as there is one.
-      ASSETS = %w[app.css app.js journal.js vendor/htmx.min.js vendor/idiomorph-ext.min.js].to_h { |path|
+      ASSETS = %w[app.css app.js journal.js icon.svg vendor/htmx.min.js vendor/idiomorph-ext.min.js].to_h { |path|
         [path, Digest::SHA256.hexdigest(File.read(File.join(EarnestFold.root, "public", path)))[0, 12]]
       }.freeze
     end

@@ -83,9 +83,9 @@
     return label ? label.textContent.trim() : control.getAttribute("aria-label") || control.name;
   }
 
-  // What goes with an edit: the unit the page is shown in, and which part is looked at.
+  // What goes with an edit: the unit the page is shown in, which part is looked at, and which state of it all the page shows.
   function beside(form) {
-    return ["unit", "part"].filter(function (name) { return form.elements[name]; }).map(function (name) { return [name, form.elements[name].value]; });
+    return ["unit", "part", "version"].filter(function (name) { return form.elements[name]; }).map(function (name) { return [name, form.elements[name].value]; });
   }
 
   function edit(control) {
@@ -117,9 +117,9 @@
   document.addEventListener("click", function (event) {
     var button = event.target.closest("form[data-edits] button[type=button][name]");
     if (!button) return;
-    var form = button.form, version = form.elements.version ? [["version", form.elements.version.value]] : [];
+    var form = button.form;
     write(read().concat([{ key: newKey(), to: form.action, page: here(), label: button.getAttribute("aria-label") || button.textContent.trim(), saw: [],
-      fields: [[button.name, button.value]].concat(version, beside(form)), at: Date.now(), tries: 0 }]));
+      fields: [[button.name, button.value]].concat(beside(form)), at: Date.now(), tries: 0 }]));
     send();
   });
 
@@ -289,8 +289,9 @@
     return read().some(function (entry) { return entry.path === control.name && entry.page === here() && entry.state !== "refused"; });
   }
 
+  // What stands here just as it is isn't sent again.
   if (window.Idiomorph) {
-    window.Idiomorph.defaults.callbacks.beforeNodeMorphed = function (old) { return !kept(old); };
+    window.Idiomorph.defaults.callbacks.beforeNodeMorphed = function (old, fresh) { return !kept(old) && !(fresh.dataset && "same" in fresh.dataset); };
   }
 
   // @return whether there was a place for it here

@@ -43,6 +43,8 @@ class OneBadRecordTest < WebTest
     %w[work-order.pdf hanging-sheet.pdf tags.pdf needs.pdf order.pdf needs.csv].each { |paper| answers("/jobs/#{@job.id}/#{paper}") }
     %w[measure heading cloth cutting making bench hanging].each { |station| answers("/jobs/#{@job.id}/treatments/#{@good.id}/#{station}") }
     %w[measure heading cloth cutting making hanging].each { |station| answers("/jobs/#{@job.id}/treatments/#{@bad.id}/#{station}") }
+    send_form("/jobs/#{@job.id}/treatments/#{@bad.id}/measure", :headers => {"HX-Request" => "true"}, "unit" => "cm", "ease" => "3", "saw" => {"ease" => @bad.spec["ease"].to_s.delete_suffix(" cm")})
+    assert_equal [200, "3 cm"], [last_response.status, job("Residents' lounge").treatments.first.spec["ease"]], "what is typed of it is kept all the same"
     get "/jobs/#{@job.id}/treatments/#{@good.id}/making"
 
     assert_match(/can't be shown/, text, "it is told in the rail of the others")

@@ -8,22 +8,26 @@ module EarnestFold
       # A browser that was put away for longer asks anew.
       DAYS_KEPT = 90
 
+      CLAIM = "INSERT INTO taken_once (workroom_id, key, print, led_to) VALUES (:workroom, :key, :print, :led) ON CONFLICT DO NOTHING RETURNING key"
+      private_constant :CLAIM
+
       def initialize(workroom)
         @workroom = workroom
       end
 
       # @param key [String] that the page gave it
       # @param print [String] of all that was sent: the same key with something else in it is another thing
+      # @param likely [String] where it leads most likely
       # @yieldreturn [String, nil] where it led; nil where nothing was done: then all of it is undone, and the key is free again
       # @return [String, nil] where it led the first time; nil where that is now
-      def at_first(key, print)
+      def at_first(key, print, likely: "")
         Store.guard do
           Store.db.transaction(auto_savepoint: true) do
             row = {key: key, print: print}
-            next rows.where(row).get(:led_to) if rows.insert_conflict.returning.insert(row.merge(workroom_id: @workroom.id)).empty?
+            next rows.where(row).get(:led_to) if Store.prepared(:claim, **row, workroom: @workroom.id, led: likely) { Store.db[CLAIM, {key: :$key, print: :$print, workroom: :$workroom, led: :$led}] }.empty?
 
             led = yield or raise Sequel::Rollback
-            rows.where(row).update(led_to: led)
+            rows.where(row).update(led_to: led) unless led == likely
             nil
           end
         end

@@ -15,15 +15,30 @@ module EarnestFold
         @workroom = workroom
       end
 
+      # The treatment as it becomes, its change, and its job's date: all of it or nothing, in one question.
+      UPDATE = <<~SQL
+        WITH was AS (SELECT id, window_id, spec FROM treatments WHERE workroom_id = :w AND id = :id AND version = :version FOR UPDATE),
+        kept AS (UPDATE treatments AS one SET spec = :spec::jsonb, version = one.version + 1, undoable = one.undoable + 1, updated_at = CURRENT_TIMESTAMP
+          FROM was WHERE one.workroom_id = :w AND one.id = was.id
+          RETURNING one.id, one.spec::text AS spec, one.version, one.undoable, one.put_away),
+        job AS (UPDATE jobs SET updated_at = CURRENT_TIMESTAMP
+          WHERE workroom_id = :w AND id = (SELECT job_id FROM windows, was WHERE windows.workroom_id = :w AND windows.id = was.window_id)),
+        change AS (INSERT INTO changes (workroom_id, treatment_id, before, after, by, version)
+          SELECT :w, was.id, was.spec, :spec::jsonb, :by, :version FROM was)
+        SELECT * FROM kept
+      SQL
+      private_constant :UPDATE
+
       # @param id [Integer]
       # @param spec [Hash]
       # @param version [Integer] as it was read
+      # @return [Records::Treatment] as it is now
       # @raise [Stale] where someone else changed it since, [Missing] where it is gone
       def update(id, spec, version:)
-        @workroom.transaction do
-          before = locked(id, version)[:spec]
-          write(id, spec, version, Sequel[:undoable] + 1)
-          @workroom.insert(:changes, treatment_id: id, before: before, after: Sequel.pg_jsonb(spec), by: @workroom.by, version: version)
+        Store.guard do
+          given = {w: @workroom.id, id: id, version: version, spec: Sequel.object_to_json(spec), by: @workroom.by}
+          row = Store.prepared(:update_treatment, **given) { Store.db[UPDATE, given.keys.to_h { |name| [name, :"$#{name}"] }] }.first
+          row ? Treatments.record(row) : raise(@workroom.rows(:treatments).where(id: id).empty? ? Missing : Stale, "treatment #{id}")
         end
       end
 

@@ -17,7 +17,7 @@ module EarnestFold
       end
 
       # @return [Boolean] whether every step is done, each by its name
-      def finished? = !reckoning.nil? && steps.any? && (steps.map(&:name) - done).empty?
+      def finished? = !reckoning.nil? && done.any? && steps.any? && (steps.map(&:name) - done).empty?
 
       # @return [Reckoning::TreatmentReckoning, Reckoning::AlterationOfJob, nil] nil while something is wanting
       def reckoning = reckoned.reckoning

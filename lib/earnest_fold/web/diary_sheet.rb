@@ -40,7 +40,7 @@ module EarnestFold
       def self.of(workroom, house, now)
         MADE.fetch([workroom.id, workroom.diary.state, house.rules, house.on_hand, now.to_i / QUARTER]) do
           jobs, cloths = workroom.diary.jobs, workroom.cloths.all
-          new(jobs.map { |job| JobSheet.new(job, cloths, house) }, workroom.diary.done(jobs.flat_map { |job| job.treatments.map(&:id) }), workroom.diary.moves, house.rules, Time.at(now.to_i / QUARTER * QUARTER))
+          new(jobs.map { |job| JobSheet.new(job, cloths, house).sound }, workroom.diary.done(jobs.flat_map { |job| job.treatments.map(&:id) }), workroom.diary.moves, house.rules, Time.at(now.to_i / QUARTER * QUARTER))
         end
       end
 

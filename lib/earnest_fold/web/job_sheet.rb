@@ -19,12 +19,22 @@ module EarnestFold
       # @param settled [Store::House::Record] what the house has decided
       # @param made [Hash{String => Array}] the names of the cuts made, by treatment
       # @param progress [Store::Bench::Progress]
-      def initialize(job, cloth_records, settled, made = {}, progress = Store::Bench::NOTHING)
+      # @param read [Hash{Integer => Object}] treatments that were read already
+      def initialize(job, cloth_records, settled, made = {}, progress = Store::Bench::NOTHING, read: {})
+        @read = read
         @job, @settled, @made, @progress = job, settled, made, progress
         @unit = house.unit(job.unit)
         @cloth_records = cloth_records
         @records = cloth_records.to_h { |record| [record.id.to_s, record] }
         @cloths = Hash.new { |cloths, id| cloths[id] = find_cloth(id) }
+      end
+
+      # @param record [Store::Records::Treatment] as it is by now
+      # @param read [Object] what {#read} gave for it
+      # @return [JobSheet] the same job with it, asked for nothing again
+      def with(record, read)
+        windows = job.windows.map { |window| window.with(treatments: window.treatments.map { |one| (one.id == record.id) ? record : one }.freeze) }
+        JobSheet.new(job.with(windows: windows.freeze), cloth_records, settled, @made, @progress, read: {record.id => read})
       end
 
       # @return [Reckoning::Cloth, nil]
@@ -49,10 +59,17 @@ module EarnestFold
       def house = settled.rules
 
       # @return [Array<Entry>] in order of the windows, without what is put away
-      def entries = @entries ||= at_work { |record| !record.alteration? }.map { |window, record| Soundness.of(entry(window, record)) }
+      def entries = @entries ||= at_work { |record| !record.alteration? }.map { |window, record| entry(window, record) }
 
       # @return [Array<AlteredEntry>] somebody's own curtains, without what is put away
-      def alterations = @alterations ||= at_work(&:alteration?).map { |window, record| Soundness.of(altered(window, record)) }
+      def alterations = @alterations ||= at_work(&:alteration?).map { |window, record| altered(window, record) }
+
+      # For whoever looks at all of them, or makes them: one that can't be shown harms none of the others.
+      # @return [JobSheet] the same, each of its works known to be sound, or shown as faulty
+      def sound
+        @entries, @alterations = [entries, alterations].map { |works| works.map { |work| Soundness.of(work) } }
+        self
+      end
 
       # @param entry [Entry, AlteredEntry]
       # @return [BenchLog] with the cautions alone that were seen to
@@ -93,6 +110,9 @@ module EarnestFold
 
         treatment = Documents::TreatmentReader.new(@cloths, @unit).read({"id" => id.to_s}.merge(spec), place)
         treatment || place.to_a
+      rescue => error
+        RequestLog.note("work #{id} can't be read", error)
+        [Reckoned::FAULT]
       end
 
       # @return [Reckoning::Treatment, nil] one without its cloths, where nothing but a cloth is wanting
@@ -205,12 +225,7 @@ module EarnestFold
         AlteredEntry.new(record: record, window: window, reckoned: reckoned(key, record), done: @progress.done.fetch(record.id, []), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
       end
 
-      def reckoned(key, record)
-        TREATMENTS.fetch(key) { Reckoned.new(read(record.id, record.spec), key) }
-      rescue => error
-        RequestLog.note("work #{record.id} can't be reckoned", error)
-        Reckoned.faulty
-      end
+      def reckoned(key, record) = TREATMENTS.fetch(key) { Reckoned.new(@read.fetch(record.id) { read(record.id, record.spec) }, key) }
 
       def sources_of_cloths(spec)
         ids = [spec["face"], spec.dig("lining", "cloth"), spec.dig("interlining", "cloth")].compact

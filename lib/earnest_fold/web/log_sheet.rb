@@ -49,7 +49,7 @@ module EarnestFold
       # @param only [Integer, nil] the one treatment that is looked at
       def self.of(workroom, settled, jobs = workroom.logbook.jobs, only: nil)
         cloths, ids = workroom.cloths.all, only ? [only] : jobs.flat_map { |job| job.treatments.map(&:id) }
-        new(jobs.map { |job| JobSheet.new(job, cloths, settled) }, workroom.logbook.entries(ids), workroom.logbook.notes(ids), workroom.logbook.batches(ids), settled.rules)
+        new(jobs.map { |job| JobSheet.new(job, cloths, settled).sound }, workroom.logbook.entries(ids), workroom.logbook.notes(ids), workroom.logbook.batches(ids), settled.rules)
       end
 
       # @return [Array<Work>] of which anything was said or noted

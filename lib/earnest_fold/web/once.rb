@@ -26,7 +26,7 @@ module EarnestFold
         return @app.call(env) unless key.is_a?(String) && WELL_MADE.match?(key)
 
         answer = nil
-        led = Store.workroom.once.at_first(key, print(env, sent)) { where_it_led(answer = @app.call(env), env) }
+        led = Store.workroom.once.at_first(key, print(env, sent), likely: env["PATH_INFO"]) { where_it_led(answer = @app.call(env), env) }
         led ? again(led) : answer
       rescue Store::Error => error
         (answer && answer.first >= 400) ? answer : @app.call(env.merge(FAILED => error))

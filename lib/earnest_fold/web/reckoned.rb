@@ -22,9 +22,11 @@ module EarnestFold
         @reckoning = read.is_a?(Array) ? nil : made
       end
 
-      # One that nothing can be made of, though nothing is wanting: a fault of the program's own, at this one record.
+      # Nothing can be made of it, though nothing is wanting: a fault of the program's own, at this one record.
+      FAULT = R::Problem.new(at: "", code: :faulty, data: {})
+
       # @return [Reckoned]
-      def self.faulty = new([R::Problem.new(at: "", code: :faulty, data: {})], nil)
+      def self.faulty = new([FAULT], nil)
 
       # @return [Boolean]
       def faulty? = problems.any? { |problem| problem.code == :faulty }

@@ -24,16 +24,19 @@ module EarnestFold
         # @return [Hash] the spec with every change that could be taken
         attr_reader :spec
 
+        # @return [Object] what the changed spec was read as ({JobSheet#read})
+        attr_reader :read
+
         # @param sheet [JobSheet]
-        # @param record [Store::Records::Treatment]
+        # @param entry [Entry, AlteredEntry] as it is now
         # @param paths [Array<String>] the fields of the station
         # @param params [Hash{String => String}]
         # @param unit [Reckoning::Unit] the one the page was shown in
         # @param shown_spec [Hash, nil] the spec that a page showed that was sent whole; nil where nobody has kept it
-        def initialize(sheet, record, paths, params, unit, shown_spec: record.spec)
-          @sheet, @record, @unit = sheet, record, unit
+        def initialize(sheet, entry, paths, params, unit, shown_spec: entry.record.spec)
+          @sheet, @entry, @record, @unit = sheet, entry, entry.record, unit
           @typed, @problems = {}, {}
-          @spec = record.spec
+          @spec = @record.spec
           @saw = Saw.new(params) { |path| shown_spec && text(path, shown_spec) }
           gone(paths, params)
           @changed = paths.select { |path| params[path].is_a?(String) && mine?(path, said(params[path])) }
@@ -47,6 +50,12 @@ module EarnestFold
 
         # @return [Boolean] whether that field was changed
         def changed_to?(path) = changed? && @changed.include?(path)
+
+        # What changes other fields with it: which there are, what the house says of them, what a lining starts from.
+        REACHING = /\A(kind|rules|heading\.kind|opening\.kind|support\.kind|face|lining\.cloth|interlining\.cloth|drop\.|wall\.|run|way)/
+
+        # @return [Array<String>, nil] the only fields that may look otherwise by now; nil where any may
+        def touched = (valid? && @changed.none? { |path| REACHING.match?(path) }) ? @changed : nil
 
         # @return [Hash] the spec as it was
         def before = @record.spec
@@ -165,18 +174,14 @@ module EarnestFold
 
         # Each field can be read, and together they may still leave nothing to reckon: then the change is not taken.
         def check_whole
-          before = problems_of(@record.spec).map { |problem| [problem.at, problem.code] }
-          fresh = problems_of(@spec).reject { |problem| problem.code == :missing || before.include?([problem.at, problem.code]) }
+          before = @entry.problems.map { |problem| [problem.at, problem.code] }
+          @read = @sheet.read(@record.id, @spec)
+          fresh = (@read.is_a?(Array) ? @read : []).reject { |problem| %i[missing faulty].include?(problem.code) || before.include?([problem.at, problem.code]) }
           return if fresh.empty?
 
           changed = @changed - @problems.keys
           changed.each { |path| refuse(path, Readings.shown(path, @spec, @unit), fresh.first.code, **fresh.first.data) }
           @spec = @record.spec
-        end
-
-        def problems_of(spec)
-          read = @sheet.read(@record.id, spec)
-          read.is_a?(Array) ? read : []
         end
 
         def refuse(path, text, code, **data)

@@ -52,10 +52,10 @@ module EarnestFold
             job_id, treatment = station_asked.scan(/\d+/)
             merged do
               job = sheet(job_id)
-              record = job.fetch_made(number(treatment)).record
+              entry = job.fetch_made(number(treatment))
               field = FIELDS.fetch(spec["use"])
-              form = Forms::TreatmentForm.new(job, record, [field], {field => id.to_s}, job.unit)
-              workroom.treatments.update(record.id, form.spec, version: record.version) if form.changed?
+              form = Forms::TreatmentForm.new(job, entry, [field], {field => id.to_s}, job.unit)
+              workroom.treatments.update(entry.id, form.spec, version: entry.record.version) if form.changed?
               redirect to(station_asked), 303
             end
           end

@@ -65,7 +65,7 @@ module EarnestFold
             made = JobSheet.cloth(cloth, workroom_unit)
             return [] if made.nil? || record.piece.delivery(made).differences.none? { |one| one.stops || %i[width length].include?(one.name) }
 
-            workroom.jobs.using(record.cloth_id).map { |job| JobSheet.new(job, cloths, house) }
+            workroom.jobs.using(record.cloth_id).map { |job| JobSheet.new(job, cloths, house).sound }
           end
 
           # A piece is shown on the tape that it was received by.

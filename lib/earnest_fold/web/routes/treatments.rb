@@ -45,14 +45,17 @@ module EarnestFold
           # @param station [String]
           def save(station, id, treatment)
             merged do
-              job = sheet(id)
+              job = desk_sheet(id)
               entry = job.fetch(treatment)
               screen = StationScreens.near(station, entry)
-              form = Forms::TreatmentForm.new(job, entry.record, screen.paths(entry.record.spec), typed(job, entry), unit_shown(job), shown_spec: spec_shown(entry))
-              workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.changed?
-              shown_again(screen, id, treatment, form)
+              form = Forms::TreatmentForm.new(job, entry, screen.paths(entry.record.spec), typed(job, entry), unit_shown(job), shown_spec: spec_shown(entry))
+              job = job.with(workroom.treatments.update(treatment, form.spec, version: entry.record.version), form.read) if form.changed?
+              shown_again(screen, job, treatment, form, touched: seen_whole?(entry) ? form.touched : nil)
             end
           end
+
+          # @return [Boolean] whether a page's journal asks, and its page shows everything as it was just before
+          def seen_whole?(entry) = !request.env[JournalAnswers::ASKED].nil? && params["version"] == entry.record.version.to_s
 
           # @return [Hash, nil] the spec that the page showed, by its version; nil where nobody has kept it
           def spec_shown(entry)
@@ -74,7 +77,7 @@ module EarnestFold
           def take_back(id, treatment)
             with_version(params["station"], id, treatment) do |_, entry, screen|
               workroom.treatments.take_back(treatment, version: entry.record.version)
-              shown_again(screen, id, treatment)
+              shown_again(screen, sheet(id), treatment)
             end
           end
 
@@ -88,7 +91,7 @@ module EarnestFold
               next stale(screen, job, entry) if form.answered?
 
               workroom.treatments.update(treatment, form.spec, version: entry.record.version) if form.valid?
-              shown_again(screen, id, treatment)
+              shown_again(screen, sheet(id), treatment)
             end
           end
 
@@ -107,15 +110,23 @@ module EarnestFold
             stale(screen, job, job.fetch(treatment))
           end
 
+          # @param job [JobSheet] as it is by now
           # @param form [Forms::TreatmentForm, nil] with what could not be taken
-          def shown_again(screen, id, treatment, form = nil)
+          def shown_again(screen, job, treatment, form = nil, touched: nil)
             taken = form.nil? || form.valid?
-            place = "/jobs/#{number(id)}/treatments/#{treatment}/#{screen::STATION}"
+            place = "/jobs/#{job.job.id}/treatments/#{treatment}/#{screen::STATION}"
             return redirect(to(place), 303) if taken && (!htmx? || screen == Screens::Cutting)
 
-            job = sheet(id)
             headers "content-location" => place
-            page(:desk, screen_of(screen, job, job.fetch(treatment), form: form, told: told(job, form)), status: form ? status_of(form) : 200)
+            desk(screen, job, treatment, form, touched: touched)
+          rescue NoMethodError, ArgumentError, TypeError, KeyError, ZeroDivisionError => fault
+            # A fault of ours at this one: what was typed is kept all the same, and it is shown as such.
+            RequestLog.note("work #{treatment} can't be shown", fault)
+            desk(screen, job.sound, treatment, form)
+          end
+
+          def desk(screen, job, treatment, form, touched: nil)
+            page(:desk, screen_of(screen, job, job.fetch(treatment), form: form, told: told(job, form), touched: touched), status: form ? status_of(form) : 200)
           end
 
           # What a set of rules brings with it is said: it settles more than the station shows.

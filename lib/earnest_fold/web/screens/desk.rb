@@ -16,9 +16,10 @@ module EarnestFold
         # @param notice [Symbol, nil] something to say above the station
         # @param part [String, nil] which curtain is looked at
         # @param told [Array<Differences::Line>] what else was changed by one choice
+        # @param touched [Array<String>, nil] the fields that the page before didn't show as they are by now; nil for all of them
         # @param log [BenchLog, nil] with the cautions that were seen to
-        def initialize(sheet, entry, form: nil, notice: nil, part: nil, log: nil, told: [])
-          @log, @told = log, told
+        def initialize(sheet, entry, form: nil, notice: nil, part: nil, log: nil, told: [], touched: nil)
+          @log, @told, @touched = log, told, touched
           @sheet, @entry, @form, @notice, @part = sheet, entry, form, notice, part
         end
 
@@ -71,6 +72,9 @@ module EarnestFold
         # @return [Integer] stations behind, one after the other
         def behind = Stations.behind(entry)
 
+        # @return [Array<Entry, AlteredEntry>] all works of the job, the others each known to be sound
+        def rail = @rail ||= sheet.works.map { |work| (work.id == entry.id) ? work : Soundness.of(work) }
+
         # @param step [Integer] −1 or 1
         # @return [String, nil] the same station of the treatment before or after
         def neighbour(step)
@@ -100,6 +104,8 @@ module EarnestFold
 
         # @return [Field]
         def field(path, options: nil)
+          return Field.same(path) if @touched && !@touched.include?(path)
+
           problem = form&.problems&.[](path)
           stored = Forms::Readings.path?(path) ? Forms::Readings.at(spec, path) : Forms::SpecFields.stored(path, spec)
           kind = Forms::Readings.path?(path) ? Forms::Readings::KIND : Forms::SpecFields.kind(path, spec)
@@ -107,6 +113,9 @@ module EarnestFold
           Field.of(path: path, label: Words.field_label(path), options: options, hint: hint(stored, kind), rule: ruled.mark(path),
             text: form&.typed&.fetch(path, nil) || now, now: now, problem: problem && Words.field_problem(problem, unit), offer: problem&.data&.fetch(:offer, nil))
         end
+
+        # @return [Boolean] whether it has notes, or a name of its own
+        def noted? = spec.values_at("notes", "name").any? { |words| !words.to_s.empty? }
 
         # @return [Ruled]
         def ruled = @ruled ||= sheet.rule_set(entry).then { |set| once(:ruled, set&.id, set&.version) { Ruled.new(set, spec, unit) } }

@@ -10,6 +10,12 @@ module EarnestFold
           new(path: path, label: label, text: text, problem: problem, hint: hint, options: options, rule: rule, now: now, offer: offer)
         end
 
+        # One that stands on the page already just as it is.
+        # @return [Field]
+        def self.same(path) = new(path: path, label: nil, text: nil, problem: nil, hint: nil, options: nil, rule: nil, now: nil, offer: nil)
+
+        def same? = text.nil?
+
         # Several lines where the kind takes as many.
         def long? = path == "notes"
 

@@ -229,7 +229,7 @@
     body.append("once", entry.key);
     var alarm = setTimeout(function () { stop.abort(); }, house.patience);
     return fetch(entry.to, { method: "POST", body: body, signal: stop.signal, redirect: "error", credentials: "same-origin",
-      headers: { "X-CSRF-Token": token(), "HX-Request": "true", "X-Journal": "1" } })
+      headers: { "X-CSRF-Token": token(), "HX-Request": "true", "X-Journal": waiting().length > 1 ? "more" : "1" } })
       .then(async function (answer) { return { status: answer.status, go: answer.headers.get("X-Go"), text: await answer.text() }; })
       .finally(function () { clearTimeout(alarm); });
   }
@@ -263,6 +263,8 @@
     // Whoever is on the way to another page isn't led back.
     if (answer.go && entry.said) { if (!leaving) location.assign(answer.go); return; }
     if (answer.go) { carried = true; return; }
+    if (answer.status === 204) { carried = true; return; }
+    carried = false;
     if (!waiting().length) show(answer.text);
   }
 

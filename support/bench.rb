@@ -203,8 +203,8 @@ module Bench
     Array.new(40) { |round| change(http, path, cookie, token, "version" => version + round, "unit" => "cm", "drop.readings.left" => (220 + round).to_s) }.drop(5)
   end
 
-  def change(http, path, cookie, token, **fields)
-    request = Net::HTTP::Post.new(path, "Cookie" => cookie, "X-CSRF-Token" => token, "HX-Request" => "true")
+  def change(http, path, cookie, token, headers = {}, **fields)
+    request = Net::HTTP::Post.new(path, {"Cookie" => cookie, "X-CSRF-Token" => token, "HX-Request" => "true"}.merge(headers))
     request.set_form_data(fields)
     start = clock
     answer = http.request(request)
@@ -236,10 +236,11 @@ module Bench
     path = "#{treatment(job)}/measure"
     page = http.get(path)
     cookie, token = page["set-cookie"].split(";").first, page.body[/X-CSRF-Token":"([^"]+)"/, 1]
-    seen = page.body[/name="drop.readings.left" value="([^"]*)"/, 1]
+    seen, version = page.body[/name="return_left" value="([^"]*)"/, 1], Integer(page.body[/name="version" value="(\d+)"/, 1], 10)
     Array.new(20) do |round|
-      typed = (221 + round).to_s
-      change(http, path, cookie, token, "unit" => "cm", "drop.readings.left" => typed, "saw[drop.readings.left]" => seen, "once" => SecureRandom.uuid).tap { seen = typed }
+      typed = (7 + round / 10.0).to_s
+      edit = {"unit" => "cm", "version" => (version + round).to_s, "return_left" => typed, "saw[return_left]" => seen, "once" => SecureRandom.uuid}
+      change(http, path, cookie, token, {"X-Journal" => "1"}, **edit).tap { seen = typed }
     end
   end
 

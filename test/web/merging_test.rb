@@ -67,6 +67,15 @@ class MergingTest < WebTest
     assert_equal "11 cm", office.treatments.first.spec["overlap"]
   end
 
+  def test_a_page_with_more_to_send_is_told_only_that_it_is_taken
+    more = {"X-Journal" => "more", "HX-Request" => "true"}
+    send_form(station(office, "measure"), :headers => more, "unit" => "cm", "overlap" => "10", "saw" => {"overlap" => "8"})
+    assert_equal [204, ""], [last_response.status, last_response.body]
+    send_form(station(office, "measure"), :headers => more, "unit" => "cm", "overlap" => "wide", "saw" => {"overlap" => "10"})
+    assert_equal 422, last_response.status, "what can't be taken is told in full"
+    assert_equal "10 cm", office.treatments.first.spec["overlap"]
+  end
+
   def test_a_field_that_is_gone_is_shown_with_what_was_typed
     save(office, "heading", "heading.kind" => "wave")
     send_form(station(office, "heading"), "unit" => "cm", "heading.hook_spacing" => "9", "saw" => {"heading.hook_spacing" => "8"})

@@ -6,6 +6,8 @@ module EarnestFold
     class JournalAnswers
       ASKED = "HTTP_X_JOURNAL"
       GO = "x-go"
+      # What a page says that has more waiting behind what it sends.
+      MORE = "more"
 
       # @param app [#call]
       def initialize(app)

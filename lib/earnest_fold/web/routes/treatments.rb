@@ -118,6 +118,9 @@ module EarnestFold
             return redirect(to(place), 303) if taken && (!htmx? || screen == Screens::Cutting)
 
             headers "content-location" => place
+            # The page has more to send, and shows the last answer alone.
+            halt 204 if taken && request.env[JournalAnswers::ASKED] == JournalAnswers::MORE
+
             desk(screen, job, treatment, form, touched: touched)
           rescue NoMethodError, ArgumentError, TypeError, KeyError, ZeroDivisionError => fault
             # A fault of ours at this one: what was typed is kept all the same, and it is shown as such.

@@ -23,6 +23,15 @@ class DeclaredDocuments
   # @return [Array<Made>] the whole of them
   def all = plain + by_heading + by_opening + dress_pair + absent_in_turn + alone_in_turn + linings + cloths + alterations + parts
 
+  # @return [Array<Made>] the least and the most of them, for a house of any habits
+  def plain_and_full = [made("the least", treatment: least), made("the most", treatment: most, cloths: full_cloths)]
+
+  # @return [Array<Hash>] the house's rules with one habit each that isn't the usual one
+  def self.houses
+    R::HouseRules::FIELDS.select { |field| field.kind.is_a?(K::ChoiceKind) }
+      .flat_map { |field| (field.kind.words - [field.default]).map { |word| {field.key => word} } }
+  end
+
   # @return [Array<Made>] the least and the most, and some of every sort
   def sample = plain + all.drop(plain.size).each_slice(45).map(&:last)
 
@@ -39,14 +48,16 @@ class DeclaredDocuments
      **(alterations.empty? ? {} : {"alterations" => alterations}), **more.transform_keys(&:to_s)}
   end
 
+  def full_cloths = [face(:most), lining_cloth(:most), interlining_cloth(:most)]
+
   def plain
-    UNITS.flat_map { |unit| [made("the least, #{unit}", treatment: least, unit: unit), made("the most, #{unit}", treatment: most, unit: unit, cloths: [face(:most), lining_cloth(:most), interlining_cloth(:most)])] }
+    UNITS.flat_map { |unit| [made("the least, #{unit}", treatment: least, unit: unit), made("the most, #{unit}", treatment: most, unit: unit, cloths: full_cloths)] }
   end
 
   def by_heading
     R::Headings.names.product(UNITS, %w[up_the_drop railroad]).flat_map do |kind, unit, run|
       [made("#{kind} the least, #{run}, #{unit}", treatment: least.merge("heading" => heading(kind, :least), "run" => run), unit: unit),
-        made("#{kind} the most, #{run}, #{unit}", treatment: most.merge("heading" => heading(kind, :most), "run" => run, "opening" => {"kind" => "pair"}), unit: unit, cloths: [face(:most), lining_cloth(:most), interlining_cloth(:most)])]
+        made("#{kind} the most, #{run}, #{unit}", treatment: most.merge("heading" => heading(kind, :most), "run" => run, "opening" => {"kind" => "pair"}), unit: unit, cloths: full_cloths)]
     end
   end
 
@@ -63,7 +74,7 @@ class DeclaredDocuments
 
   # All there but one, each in its turn.
   def absent_in_turn
-    optional_paths(R::Treatment::FIELDS, most).map { |path| made("all but #{path.join(".")}", treatment: without(most, path), cloths: [face(:most), lining_cloth(:most), interlining_cloth(:most)]) }
+    optional_paths(R::Treatment::FIELDS, most).map { |path| made("all but #{path.join(".")}", treatment: without(most, path), cloths: full_cloths) }
   end
 
   # Nothing there but one, each in its turn.
@@ -88,7 +99,7 @@ class DeclaredDocuments
       values.product([false, true]).map do |value, lies|
         own = face(:least).merge(field.key => value)
         own = own.merge("vertical_repeat" => "32 cm") if value == "half_drop"
-        own = own.merge("pieces" => field.key == "pieces" ? value : pieces) if lies
+        own = own.merge("pieces" => (field.key == "pieces") ? value : pieces) if lies
         made("cloth with #{field.key} #{value if value.is_a?(String)}#{", in pieces" if lies}", treatment: least, cloths: [own])
       end
     end
@@ -131,7 +142,13 @@ class DeclaredDocuments
   def required(fields, example) = in_format(example.slice(*fields.select(&:required?).map(&:key)))
 
   # A document writes a number as one.
-  def in_format(example) = example.to_h { |key, given| [key, (given.is_a?(String) && given.match?(/\A[\d.]+\z/)) ? Float(given) : (given.is_a?(Hash) ? in_format(given) : given)] }
+  def in_format(example) = example.to_h { |key, given|
+    [key, if given.is_a?(String) && given.match?(/\A[\d.]+\z/)
+            Float(given)
+          else
+            (given.is_a?(Hash) ? in_format(given) : given)
+          end]
+  }
 
   def most_of(fields, within) = fields.reject(&:required?).to_h { |field| [field.key, value(field, "#{within}.#{field.key}", :most)] }
 
@@ -160,7 +177,11 @@ class DeclaredDocuments
     case kind
     when K::LengthKind then length(path)
     when K::RecordKind then record(kind.fields, path, amount)
-    when K::ListKind then (field.key == "pieces") ? pieces : Array.new((amount == :most) ? 4 : [kind.least, 1].max) { |index| element(kind.kind, path, index) }
+    when K::ListKind then if field.key == "pieces"
+                            pieces
+                          else
+                            Array.new((amount == :most) ? 4 : [kind.least, 1].max) { |index| element(kind.kind, path, index) }
+                          end
     when K::ChoiceKind then kind.words.last
     when K::FlagKind then true
     when K::FullnessKind then 2
@@ -173,7 +194,11 @@ class DeclaredDocuments
 
   def length(path) = "#{SENSIBLE.fetch(path) { SENSIBLE.fetch(path.split(".").last) { SENSIBLE.fetch("wall.#{path.split(".").last}") { SMALL } } }} mm"
 
-  def rather(field, kind) = kind.is_a?(K::WidthsKind) ? 2.5 : RATHER.fetch(field.key) { kind.is_a?(K::CountKind) ? [kind.least, 2].max : 1 }
+  def rather(field, kind) = if kind.is_a?(K::WidthsKind)
+                              2.5
+                            else
+                              RATHER.fetch(field.key) { kind.is_a?(K::CountKind) ? [kind.least, 2].max : 1 }
+                            end
 
   # @return [Array<Array<String>>] the path of every field that may be left out, those within records too
   def optional_paths(fields, sample, within = [])

@@ -20,6 +20,16 @@ class SweepTest < StoreTest
     define_method(:"test_#{format("%04d", index)}_#{made.name.gsub(/\W+/, "_")}") { swept(made) }
   end
 
+  # A house of other habits makes the same window another way: every habit, with the least and the most.
+  DeclaredDocuments.houses.product(DeclaredDocuments.new.plain_and_full).each_with_index do |(rules, made), index|
+    next unless (ENV["SWEEP"] == "whole") ? index % SHARES == SHARE : (rules["lining_school"] && made.name == "the most")
+
+    define_method(:"test_house_#{rules.to_a.join("_")}_#{made.name.tr(" ", "_")}") do
+      workroom.house.update(version: workroom.house.read.version, rules: rules)
+      swept(made)
+    end
+  end
+
   def test_that_the_whole_of_them_is_many_and_each_by_its_own_name
     all = DeclaredDocuments.new.all
 

@@ -82,12 +82,10 @@ class KilledTest < SystemTest
   # Asked again until it is up.
   def answers?
     Timeout.timeout(60) do
-      begin
-        Net::HTTP.get_response(URI("#{house}/keys"))
-      rescue SystemCallError
-        Thread.pass
-        retry
-      end
+      Net::HTTP.get_response(URI("#{house}/keys"))
+    rescue SystemCallError
+      Thread.pass
+      retry
     end
   end
 

@@ -43,7 +43,7 @@ class OnceTest < WebTest
   end
 
   def test_a_journal_is_told_where_it_leads_and_not_sent_there
-    answer = send_form("/jobs", headers: {"X-Journal" => "1"}, "title" => "Boat shed", "unit" => "cm", "once" => KEY)
+    answer = send_form("/jobs", :headers => {"X-Journal" => "1"}, "title" => "Boat shed", "unit" => "cm", "once" => KEY)
 
     assert_equal 200, answer.status
     assert_match(%r{\A/jobs/\d+\z}, answer.headers["X-Go"])

@@ -38,7 +38,11 @@ module EarnestFold
         Store.guard do
           given = {w: @workroom.id, id: id, version: version, spec: Sequel.object_to_json(spec), by: @workroom.by}
           row = Store.prepared(:update_treatment, **given) { Store.db[UPDATE, given.keys.to_h { |name| [name, :"$#{name}"] }] }.first
-          row ? Treatments.record(row) : raise(@workroom.rows(:treatments).where(id: id).empty? ? Missing : Stale, "treatment #{id}")
+          if row
+            Treatments.record(row)
+          else
+            raise(@workroom.rows(:treatments).where(id: id).empty? ? Missing : Stale, "treatment #{id}")
+          end
         end
       end
 

@@ -13,7 +13,7 @@ module EarnestFold
       # @return [Boolean] whether a step is called so here: by any order of work, not only by today's
       def step_known?(code, curtain)
         kinds = alteration? ? Reckoning::MakingUp::AlteringKinds : Reckoning::MakingUp::Kinds
-        !reckoning.nil? && kinds.any? { |kind| kind::CODE == code } && ["", *hands].include?(curtain)
+        !reckoning.nil? && kinds.map { |kind| kind::CODE }.include?(code) && ["", *hands].include?(curtain)
       end
 
       # @return [Boolean] whether every step is done, each by its name

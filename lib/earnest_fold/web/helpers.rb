@@ -50,7 +50,7 @@ module EarnestFold
         begin
           yield
         rescue Store::Stale => stale
-          (tries += 1) < MOST_TRIES ? retry : raise(Store::Busy, stale.message)
+          ((tries += 1) < MOST_TRIES) ? retry : raise(Store::Busy, stale.message)
         end
       end
 

@@ -46,7 +46,7 @@ module EarnestFold
 
       # A file counts by its name and size.
       def print(env, sent)
-        plain = sent.except(*PASSING).map { |name, value| [name, value.is_a?(Hash) && value[:tempfile] ? [value[:filename], value[:tempfile].size] : value] }
+        plain = sent.except(*PASSING).map { |name, value| [name, (value.is_a?(Hash) && value[:tempfile]) ? [value[:filename], value[:tempfile].size] : value] }
         Digest::SHA256.hexdigest(Marshal.dump([env["PATH_INFO"], plain]))
       end
 

@@ -100,7 +100,11 @@ module EarnestFold
         # How the top edge stands to the point that was measured from, and to the hook: each where there is something to say.
         def stand_up(treatment)
           rise = treatment.drop.stand_up
-          above = rise.zero? ? [] : [[Words.say(rise.negative? ? "hanging.stand_down" : "hanging.stand_up"), rise.abs]]
+          above = if rise.zero?
+            []
+          else
+            [[Words.say(rise.negative? ? "hanging.stand_down" : "hanging.stand_up"), rise.abs]]
+          end
           above + pin_setting(treatment)
         end
 

@@ -130,7 +130,7 @@ module EarnestFold
         def length(path) = (stored = Forms::SpecFields.stored(path, spec)) && R::LengthReader.read(stored, unit)
 
         # How far apart a dress pair's outer ends are follows from what it covers, where nobody has said.
-        def whole_length = length("support.length") || (treatment && dress? ? treatment.support.length : nil)
+        def whole_length = length("support.length") || ((treatment && dress?) ? treatment.support.length : nil)
 
         def reading_lengths = Forms::Readings.all(spec).transform_values { |stored| R::LengthReader.read(stored, unit) }
 

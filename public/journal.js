@@ -9,7 +9,7 @@
   // How long an answer may take, and the first pause before something is sent again, in milliseconds.
   var house = window.EarnestFold = { patience: 30000, shortest: 500 };
   var box = document.getElementById("journal");
-  var memory = null, sending = false, pause = 0, timer = null, carried = false, leaving = false;
+  var memory = null, sending = false, pause = 0, timer = null, carried = false, leaving = false, known = [];
 
   // Keeping
 
@@ -41,6 +41,7 @@
     if (!memory) {
       try { localStorage.setItem(SHELF, JSON.stringify(list)); } catch (full) { memory = list; tell("unkept"); }
     } else memory = list;
+    known = list;
     mark();
   }
 
@@ -259,7 +260,7 @@
   function taken(entry, answer) {
     remove(entry.key);
     if (entry.page !== here()) { carried = true; return; }
-    if (entry.path) controls(entry.path).forEach(function (control) { control.dataset.seen = entry.value; });
+    if (entry.path) see(entry);
     // Whoever is on the way to another page isn't led back.
     if (answer.go && entry.said) { if (!leaving) location.assign(answer.go); return; }
     if (answer.go) { carried = true; return; }
@@ -267,6 +268,9 @@
     carried = false;
     if (!waiting().length) show(answer.text);
   }
+
+  // The house has it: what is typed next was changed from this.
+  function see(entry) { controls(entry.path).forEach(function (control) { control.dataset.seen = entry.value; }); }
 
   // What can't be taken stays where it was typed, with what is wrong; what comes after it goes on.
   function refused(entry, answer) {
@@ -401,6 +405,17 @@
     if (!waiting().length) return;
     event.preventDefault();
     leave(link.href);
+  });
+
+  // Another tab sends for this one too: what it brought through is seen here, and the page looks again.
+  known = read();
+  window.addEventListener("storage", function (event) {
+    if (event.key !== SHELF) return;
+    var list = read(), gone = known.filter(function (entry) { return entry.page === here() && !list.some(function (other) { return other.key === entry.key; }); });
+    known = list;
+    gone.filter(function (entry) { return entry.path; }).forEach(function (entry) { see(entry); });
+    mark();
+    if (gone.length && !waiting().length) refresh();
   });
 
   window.addEventListener("beforeunload", function (event) {

@@ -200,6 +200,23 @@ class JournalTest < SystemTest
     assert_equal 1, workroom.papers.of(office.id).size
   end
 
+  def test_two_tabs_of_one_browser
+    go "Ticket office", "Measure"
+    tab = open_new_window
+    within_window(tab) { go "Ticket office", "Measure" }
+    type "Overlap, in all", "14"
+    assert_settled
+    within_window(tab) do
+      type "Left return", "8"
+      assert_settled
+    end
+    type "Overlap, in all", "15"
+    assert_settled
+    assert_no_selector ".versions"
+    assert_equal ["15 cm", "8 cm"], spec.values_at("overlap", "return_left")
+    tab.close
+  end
+
   def test_two_browsers_at_one_window
     go "Ticket office", "Measure"
     Capybara.using_session(:other) do

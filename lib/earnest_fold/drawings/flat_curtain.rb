@@ -6,6 +6,8 @@ module EarnestFold
     class FlatCurtain
       R = Reckoning
       WIDTH, HIGHEST = 700, 372
+      # Figures nearer than this would lie on each other.
+      NEAR = 44
       MARGIN = {left: 62, right: 20, top: 52, bottom: 12}.freeze
 
       # @param reckoning [Reckoning::TreatmentReckoning]
@@ -82,10 +84,14 @@ module EarnestFold
 
       # From the leading edge, never as a chain of gaps.
       def running_distances
+        before = nil
         @shown.bounds.each do |distance|
           at = x(distance)
+          # A figure that has no room beside the one before stands above it.
+          row = (before && (at - before.first).abs < NEAR && before.last.zero?) ? 1 : 0
           @svg.line(at, top - 20, at, top - 8, class: "dim")
-          @svg.text(at, top - 26, distance.zero? ? "0" : Words.length(distance, @unit), class: "figure", text_anchor: "middle")
+          @svg.text(at, top - 26 - row * 15, distance.zero? ? "0" : Words.length(distance, @unit), class: "figure", text_anchor: "middle")
+          before = [at, row]
         end
         @svg.line(*[x(R::Length::ZERO), x(@shown.bounds.last)].minmax.then { |from, to| [from, top - 14, to, top - 14] }, class: "dim")
       end
@@ -109,8 +115,13 @@ module EarnestFold
         @shown.bounds.each_cons(2).with_index do |(from, to), index|
           words = Words.say((index + 1 > @shown.widths) ? "drawings.half_width" : "drawings.width", number: index + 1)
           words += " · #{face.phase(index)}" if @cut.cloth.half_drop? && !@shown.lining
-          label((x(from) + x(to)) / 2, top + height * 0.45, words)
+          named(x(from), x(to), top + height * 0.45, words)
         end
+      end
+
+      # A strip that is narrower than its name goes without.
+      def named(from, to, y, words)
+        label((from + to) / 2, y, words) if (to - from).abs >= words.size * 7.2
       end
 
       def label(x, y, words)

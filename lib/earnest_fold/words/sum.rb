@@ -14,6 +14,8 @@ module EarnestFold
       #
       #   Sum.tidy(["(", 22, ")", "×", 2, "+", 0])  # => [22, "×", 2]
       def tidy(expression)
+        return expression unless expression.include?("(") || expression.any? { |token| nothing?(token) }
+
         before = nil
         sum = expression
         until sum == before

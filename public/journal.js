@@ -4,54 +4,73 @@
 (function () {
   "use strict";
 
-  var SHELF = "earnest-fold-journal";
+  // Each entry lies under a name of its own, in the order of time: tabs that write at the same moment don't write over each other.
+  var SHELF = "earnest-fold-journal:", ASIDE = "earnest-fold-unreadable:";
   var HOLD = 3000, MARKED_AFTER = 1000, LONGEST_PAUSE = 10000, MOST_FAULTS = 5;
   // How long an answer may take, and the first pause before something is sent again, in milliseconds.
   var house = window.EarnestFold = { patience: 30000, shortest: 500 };
   var box = document.getElementById("journal");
-  var memory = null, sending = false, pause = 0, timer = null, carried = false, leaving = false, known = [];
+  var memory = null, sending = false, pause = 0, timer = null, carried = false, leaving = false, known = [], count = 0;
 
   // Keeping
 
   function wellMade(entry) {
-    return entry && typeof entry.key === "string" && typeof entry.to === "string" && Array.isArray(entry.fields) && typeof entry.page === "string";
+    return Boolean(entry) && typeof entry.key === "string" && typeof entry.to === "string" && typeof entry.page === "string" && Array.isArray(entry.fields) && Array.isArray(entry.saw);
+  }
+
+  function parsed(text) {
+    try { return JSON.parse(text); } catch (broken) { return null; }
   }
 
   // What can't be read is set aside, never thrown away; the rest goes on.
-  function setAside(text, rest) {
-    try { localStorage.setItem(SHELF + "-unreadable-" + Date.now(), text); } catch (full) { memory = rest; return; }
-    write(rest);
+  function setAside(name, text) {
+    try { localStorage.removeItem(name); localStorage.setItem(ASIDE + name.slice(SHELF.length), text); } catch (full) { return; }
     tell("unreadable");
   }
 
+  function names() { return Object.keys(localStorage).filter(function (name) { return name.startsWith(SHELF); }).sort(); }
+
+  // @return what waits, and what was refused, in the order in which it was typed and said
   function read() {
     if (memory) return memory;
-    var text = null, list = null;
-    try { text = localStorage.getItem(SHELF); } catch (closed) { memory = []; return memory; }
-    if (!text) return [];
-    try { list = JSON.parse(text); } catch (broken) { list = null; }
-    if (Array.isArray(list) && list.every(wellMade)) return list;
-    list = Array.isArray(list) ? list.filter(wellMade) : [];
-    setAside(text, list);
-    return list;
+    var list = [];
+    try { names().forEach(function (name) { list.push([name, localStorage.getItem(name)]); }); } catch (closed) { memory = []; return memory; }
+    return list.map(function (pair) {
+      var entry = parsed(pair[1]);
+      if (!wellMade(entry)) { setAside(pair[0], pair[1]); return null; }
+      entry.name = pair[0];
+      return entry;
+    }).filter(Boolean);
   }
 
   // Where the browser keeps nothing, it is kept as long as the page is open, and leaving it is asked about.
-  function write(list) {
+  function put(entry) {
+    if (!entry.name) entry.name = SHELF + String(Date.now()).padStart(15, "0") + "-" + String(count += 1).padStart(6, "0") + "-" + entry.key;
     if (!memory) {
-      try { localStorage.setItem(SHELF, JSON.stringify(list)); } catch (full) { memory = list; tell("unkept"); }
-    } else memory = list;
-    known = list;
+      try { localStorage.setItem(entry.name, JSON.stringify(entry)); } catch (full) { memory = read(); tell("unkept"); }
+    }
+    if (memory) memory = memory.filter(function (other) { return other.name !== entry.name; }).concat([entry]).sort(function (one, other) { return one.name < other.name ? -1 : 1; });
+    written();
+  }
+
+  function remove(key) {
+    read().filter(function (entry) { return entry.key === key; }).forEach(function (entry) {
+      if (memory) memory = memory.filter(function (other) { return other.name !== entry.name; });
+      try { localStorage.removeItem(entry.name); } catch (closed) { return; }
+    });
+    written();
+  }
+
+  function written() {
+    known = read();
     mark();
   }
 
   function waiting() { return read().filter(function (entry) { return entry.state !== "refused"; }); }
 
   function change(key, done) {
-    write(read().map(function (entry) { return entry.key === key ? done(Object.assign({}, entry)) : entry; }));
+    read().filter(function (entry) { return entry.key === key; }).forEach(function (entry) { put(done(entry)); });
   }
-
-  function remove(key) { write(read().filter(function (entry) { return entry.key !== key; })); }
 
   function newKey() {
     if (window.crypto && crypto.randomUUID) return crypto.randomUUID();
@@ -59,6 +78,8 @@
   }
 
   function here() { return location.pathname; }
+
+  function address() { return location.pathname + location.search; }
 
   // Fields
 
@@ -92,17 +113,17 @@
   function edit(control) {
     var form = control.form, before = seen(control), value = control.value;
     if (value === before) return;
-    var list = read().filter(function (entry) { return !(entry.state === "refused" && entry.path === control.name && entry.page === here()); });
-    var last = list[list.length - 1];
+    read().filter(function (entry) { return entry.state === "refused" && entry.path === control.name && entry.page === here(); }).forEach(function (entry) { remove(entry.key); });
+    var last = read().pop();
     // The same field again, and the edit before it hasn't gone out yet: it becomes this one.
     if (last && last.path === control.name && last.page === here() && !last.out) {
       last.value = value;
       last.fields = [[control.name, value]].concat(beside(form));
+      put(last);
     } else {
-      list.push({ key: newKey(), to: form.action, page: here(), path: control.name, label: labelOf(control), value: value, saw: [[control.name, before]],
+      put({ key: newKey(), to: form.action, page: here(), path: control.name, label: labelOf(control), value: value, saw: [[control.name, before]],
         fields: [[control.name, value]].concat(beside(form)), at: Date.now(), tries: 0 });
     }
-    write(list);
     send();
   }
 
@@ -119,8 +140,8 @@
     var button = event.target.closest("form[data-edits] button[type=button][name]");
     if (!button) return;
     var form = button.form;
-    write(read().concat([{ key: newKey(), to: form.action, page: here(), label: button.getAttribute("aria-label") || button.textContent.trim(), saw: [],
-      fields: [[button.name, button.value]].concat(beside(form)), at: Date.now(), tries: 0 }]));
+    put({ key: newKey(), to: form.action, page: here(), label: button.getAttribute("aria-label") || button.textContent.trim(), saw: [],
+      fields: [[button.name, button.value]].concat(beside(form)), at: Date.now(), tries: 0 });
     send();
   });
 
@@ -143,13 +164,13 @@
     if (form.method !== "post" || form.enctype === "multipart/form-data" || form.matches("[data-plain]") || event.defaultPrevented) return;
     event.preventDefault();
     if (form.matches("[data-edits]")) { dirty(form).forEach(edit); return; }
-    var submitter = event.submitter;
-    // An answer on its way may renew this form: it is sent as it stands then.
-    settled().then(function () { say(form.isConnected ? form : again(form), submitter); });
+    say(form, event.submitter);
   });
 
-  function again(form) {
-    return Array.from(document.forms).find(function (other) { return other.action === form.action && other.method === "post"; }) || form;
+  // What was sent before it may have made another state of it all: what is said of "this state" is said of the one that is shown by then.
+  function asShown(entry) {
+    var form = entry.said && entry.address === address() && Array.from(document.forms).find(function (other) { return other.action === entry.to && other.elements.version; });
+    return form ? entry.fields.map(function (pair) { return pair[0] === "version" ? ["version", form.elements.version.value] : pair; }) : entry.fields;
   }
 
   function say(form, submitter) {
@@ -161,13 +182,12 @@
     var button = submitter && submitter.name ? [[submitter.name, submitter.value]] : [];
     var saw = (changed || []).map(function (control) { return [control.name, seen(control)]; });
     var key = form.elements.once ? form.elements.once.value : newKey();
-    var entry = { key: key, to: (submitter && submitter.getAttribute("formaction") && submitter.formAction) || form.action, page: here(), said: true, label: words(form, submitter), saw: saw,
+    var entry = { key: key, to: (submitter && submitter.getAttribute("formaction") && submitter.formAction) || form.action, page: here(), address: address(), said: true, label: words(form, submitter), saw: saw,
       fields: typed.concat(button), at: Date.now(), tries: 0 };
-    var list = read();
     // Clicked twice, it is said once.
-    if (list.some(function (other) { return other.key === key && JSON.stringify(other.fields) === JSON.stringify(entry.fields); })) return;
+    if (read().some(function (other) { return other.key === key && JSON.stringify(other.fields) === JSON.stringify(entry.fields); })) return;
     form.classList.add("on-its-way");
-    write(list.concat([entry]));
+    put(entry);
     send();
   }
 
@@ -225,7 +245,7 @@
   }
 
   function ask(entry) {
-    var body = new URLSearchParams(entry.fields), stop = new AbortController();
+    var body = new URLSearchParams(asShown(entry)), stop = new AbortController();
     entry.saw.forEach(function (pair) { body.append("saw[" + pair[0] + "]", pair[1]); });
     body.append("once", entry.key);
     var alarm = setTimeout(function () { stop.abort(); }, house.patience);
@@ -262,11 +282,9 @@
     if (entry.page !== here()) { carried = true; return; }
     if (entry.path) see(entry);
     // Whoever is on the way to another page isn't led back.
-    if (answer.go && entry.said) { if (!leaving) location.assign(answer.go); return; }
-    if (answer.go) { carried = true; return; }
-    if (answer.status === 204) { carried = true; return; }
-    carried = false;
-    if (!waiting().length) show(answer.text);
+    if (answer.go && entry.said && entry.address === address()) { if (!leaving) location.assign(answer.go); return; }
+    carried = Boolean(answer.go) || answer.status === 204 || waiting().length > 0;
+    if (!carried) show(answer.text);
   }
 
   // The house has it: what is typed next was changed from this.
@@ -281,10 +299,8 @@
     change(entry.key, function (one) { one.shown = Boolean(shown); return one; });
     if (!entry.path) return;
     // The edit after it saw what it didn't become.
-    write(read().map(function (other) {
-      if (other.path !== entry.path || other.page !== entry.page || other.key === entry.key || other.saw[0][1] !== entry.value) return other;
-      return Object.assign({}, other, { saw: entry.saw });
-    }));
+    read().filter(function (other) { return other.path === entry.path && other.page === entry.page && other.key !== entry.key && other.saw[0][1] === entry.value; })
+      .forEach(function (other) { other.saw = entry.saw; put(other); });
   }
 
   // Showing
@@ -292,6 +308,8 @@
   function kept(control) {
     if (!control.matches || !control.matches("input, select, textarea") || control.type === "hidden") return false;
     if (document.activeElement === control) return true;
+    // What stands half filled in in a form that is sent whole is nobody else's.
+    if (control.form && !control.form.matches("[data-edits]") && control.matches("input:not([type=checkbox]):not([type=radio]), textarea") && control.value !== control.defaultValue) return true;
     return read().some(function (entry) { return entry.path === control.name && entry.page === here() && entry.state !== "refused"; });
   }
 
@@ -410,7 +428,7 @@
   // Another tab sends for this one too: what it brought through is seen here, and the page looks again.
   known = read();
   window.addEventListener("storage", function (event) {
-    if (event.key !== SHELF) return;
+    if (!event.key || !event.key.startsWith(SHELF)) return;
     var list = read(), gone = known.filter(function (entry) { return entry.page === here() && !list.some(function (other) { return other.key === entry.key; }); });
     known = list;
     gone.filter(function (entry) { return entry.path; }).forEach(function (entry) { see(entry); });
@@ -426,7 +444,7 @@
 
   house.leave = leave;
   // A fresh page shows nothing of what was refused on another.
-  if (read().some(function (entry) { return entry.shown; })) write(read().map(function (entry) { return Object.assign({}, entry, { shown: false }); }));
+  read().filter(function (entry) { return entry.shown; }).forEach(function (entry) { entry.shown = false; put(entry); });
   carried = waiting().some(function (entry) { return entry.page === here(); });
   mark();
   if (waiting().length) send();

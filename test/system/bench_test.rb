@@ -75,7 +75,7 @@ class BenchInTheBrowserTest < SystemTest
     assert_equal "212.7", find_field("at the leading edge").value
     line(down: false)
     assert_selector ".verdict.right", text: "212.7 cm"
-    assert_equal "[]", page.evaluate_script("localStorage.getItem('earnest-fold-journal')")
+    assert_settled
   end
 
   def test_what_was_kept_and_cannot_be_taken_is_told

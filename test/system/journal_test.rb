@@ -169,14 +169,14 @@ class JournalTest < SystemTest
 
   def test_a_store_that_cannot_be_read_is_set_aside
     go "Ticket office", "Measure"
-    page.execute_script(%(localStorage.setItem("earnest-fold-journal", '[{"key": 1}, {oops')))
+    page.execute_script(%(localStorage.setItem("earnest-fold-journal:1", "{oops"); localStorage.setItem("earnest-fold-journal:2", '{"key": 1}')))
     visit current_path
     type "Overlap, in all", "14"
 
     assert_settled
     assert_selector "#journal", text: "can't be read"
     assert_equal "14 cm", spec["overlap"]
-    assert page.evaluate_script(%(Object.keys(localStorage).some(function (key) { return key.indexOf("unreadable") > 0; })))
+    assert_equal 2, page.evaluate_script(%(Object.keys(localStorage).filter(function (key) { return key.indexOf("unreadable") > 0; }).length))
   end
 
   def test_a_browser_that_keeps_nothing_still_sends
@@ -198,6 +198,20 @@ class JournalTest < SystemTest
     assert_settled
 
     assert_equal 1, workroom.papers.of(office.id).size
+  end
+
+  # Half a form filled in is left alone when the page is renewed round it.
+  def test_what_is_half_filled_in_stays_while_something_else_is_sent
+    visit "/jobs/#{office.id}"
+    fill_in "Room", with: "Boat shed"
+    slow(150)
+    page.execute_script(%(document.querySelector("textarea[name=notes]").value = "ladder"))
+    page.execute_script(%(document.querySelector("form[action$='/notes']").requestSubmit()))
+    page.execute_script(%(history.replaceState(null, "", location.pathname + "?elsewhere=1")))
+
+    assert_settled
+    assert_equal "Boat shed", find_field("Room").value
+    assert_equal "ladder", office.notes
   end
 
   def test_two_tabs_of_one_browser

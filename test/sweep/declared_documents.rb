@@ -39,8 +39,10 @@ class DeclaredDocuments
 
   UNITS = %w[cm in].freeze
 
-  # A point that the length was measured from may not suit the heading.
-  def made(name, **parts) = Made.new(name, document(**parts), (/doesn.t suit this heading/ if name.include?("measured_from")))
+  # A point that the length was measured from may not suit the heading; only a dress pair can do without a length.
+  REFUSALS = {/measured_from/ => /doesn.t suit this heading/, /all but support\.length/ => /must be given/}.freeze
+
+  def made(name, **parts) = Made.new(name, document(**parts), REFUSALS.find { |about, _| about.match?(name) }&.last)
 
   def document(treatment: nil, unit: "cm", cloths: [face], alterations: [], **more)
     windows = treatment ? [{"id" => "w", "room" => WORDS, "treatments" => [{"id" => "t"}.merge(treatment)]}] : []

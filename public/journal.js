@@ -325,6 +325,8 @@
     if (!place) return false;
     window.Idiomorph.morph(place, fresh, { morphStyle: "outerHTML" });
     if (window.htmx) window.htmx.process(document.getElementById(fresh.id));
+    // Something that the house took to be here isn't: the whole page is asked for.
+    if (document.querySelector("[data-same]")) refresh();
     document.dispatchEvent(new CustomEvent("journal:shown"));
     mark();
     return true;

@@ -214,6 +214,16 @@ class JournalTest < SystemTest
     assert_equal "ladder", office.notes
   end
 
+  # A choice that brings other fields with it shows them, and a field that the answer left out and the page hasn't is asked for.
+  def test_fields_that_come_with_a_choice_are_there
+    go "Ferry chapel", "Alter"
+    select "single", from: "Hem as it is", match: :first
+    assert_field "its turn-under", match: :first
+    page.execute_script("document.getElementById('field-existing_hem-depth').remove()")
+    type "its turn-under", "1"
+    assert_field "its depth", match: :first
+  end
+
   def test_two_tabs_of_one_browser
     go "Ticket office", "Measure"
     tab = open_new_window

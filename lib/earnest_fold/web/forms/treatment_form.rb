@@ -52,7 +52,7 @@ module EarnestFold
         def changed_to?(path) = changed? && @changed.include?(path)
 
         # What changes other fields with it: which there are, what the house says of them, what a lining starts from.
-        REACHING = /\A(kind|rules|heading\.kind|opening\.kind|support\.kind|face|lining\.cloth|interlining\.cloth|drop\.|wall\.|run|way)/
+        REACHING = /\A(rules|face|lining\.cloth|interlining\.cloth|drop\.|wall\.|run|way)|(\A|\.)(kind|run)\z/
 
         # @return [Array<String>, nil] the only fields that may look otherwise by now; nil where any may
         def touched = (valid? && @changed.none? { |path| REACHING.match?(path) }) ? @changed : nil

@@ -121,7 +121,7 @@ class JournalTest < SystemTest
     assert_equal ["8 cm", "8 cm"], spec.values_at("return_left", "overlap")
     click_on "Let it go"
     assert_no_selector "#journal", text: "14"
-    assert_equal "8", find_field("Overlap, in all").value
+    assert_field "Overlap, in all", with: "8"
   end
 
   def test_a_fault_of_the_houses_own_is_set_aside_after_a_few_times

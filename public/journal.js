@@ -1,10 +1,11 @@
-// The journal: what was typed and said here is kept, in order, until the house has taken it. One thing is sent at a time, each under a
-// key of its own, so that it is done once however often it has to be sent. An answer never touches a field that has something in the
-// journal, or the cursor in it.
+// The journal: what was typed and said here is kept, in order, until the house has taken it. One thing is sent at a
+// time, each under a key of its own, so that it is done once however often it has to be sent. An answer never touches
+// a field that has something in the journal, or the cursor in it.
 (function () {
   "use strict";
 
-  // Each entry lies under a name of its own, in the order of time: tabs that write at the same moment don't write over each other.
+  // Each entry lies under a name of its own, in the order of time: tabs that write at the same moment don't write over
+  // each other.
   var SHELF = "earnest-fold-journal:", ASIDE = "earnest-fold-unreadable:";
   var HOLD = 3000, MARKED_AFTER = 1000, LONGEST_PAUSE = 10000, MOST_FAULTS = 5;
   // How long an answer may take, and the first pause before something is sent again, in milliseconds.
@@ -15,7 +16,9 @@
   // Keeping
 
   function wellMade(entry) {
-    return Boolean(entry) && typeof entry.key === "string" && typeof entry.to === "string" && typeof entry.page === "string" && Array.isArray(entry.fields) && Array.isArray(entry.saw);
+    if (!entry) return false;
+    var texts = [entry.key, entry.to, entry.page].every(function (text) { return typeof text === "string"; });
+    return texts && Array.isArray(entry.fields) && Array.isArray(entry.saw);
   }
 
   function parsed(text) {
@@ -24,17 +27,27 @@
 
   // What can't be read is set aside, never thrown away; the rest goes on.
   function setAside(name, text) {
-    try { localStorage.removeItem(name); localStorage.setItem(ASIDE + name.slice(SHELF.length), text); } catch (full) { return; }
+    try {
+      localStorage.removeItem(name);
+      localStorage.setItem(ASIDE + name.slice(SHELF.length), text);
+    } catch (full) { return; }
     tell("unreadable");
   }
 
-  function names() { return Object.keys(localStorage).filter(function (name) { return name.startsWith(SHELF); }).sort(); }
+  function names() {
+    return Object.keys(localStorage).filter(function (name) { return name.startsWith(SHELF); }).sort();
+  }
 
   // @return what waits, and what was refused, in the order in which it was typed and said
   function read() {
     if (memory) return memory;
     var list = [];
-    try { names().forEach(function (name) { list.push([name, localStorage.getItem(name)]); }); } catch (closed) { memory = []; return memory; }
+    try {
+      names().forEach(function (name) { list.push([name, localStorage.getItem(name)]); });
+    } catch (closed) {
+      memory = [];
+      return memory;
+    }
     return list.map(function (pair) {
       var entry = parsed(pair[1]);
       if (!wellMade(entry)) { setAside(pair[0], pair[1]); return null; }
@@ -43,19 +56,30 @@
     }).filter(Boolean);
   }
 
+  function nextName(key) {
+    count += 1;
+    return SHELF + [String(Date.now()).padStart(15, "0"), String(count).padStart(6, "0"), key].join("-");
+  }
+
+  function without(entry) { return memory.filter(function (other) { return other.name !== entry.name; }); }
+
+  function inOrder(list) {
+    return list.sort(function (one, other) { return one.name < other.name ? -1 : 1; });
+  }
+
   // Where the browser keeps nothing, it is kept as long as the page is open, and leaving it is asked about.
   function put(entry) {
-    if (!entry.name) entry.name = SHELF + String(Date.now()).padStart(15, "0") + "-" + String(count += 1).padStart(6, "0") + "-" + entry.key;
+    if (!entry.name) entry.name = nextName(entry.key);
     if (!memory) {
       try { localStorage.setItem(entry.name, JSON.stringify(entry)); } catch (full) { memory = read(); tell("unkept"); }
     }
-    if (memory) memory = memory.filter(function (other) { return other.name !== entry.name; }).concat([entry]).sort(function (one, other) { return one.name < other.name ? -1 : 1; });
+    if (memory) memory = inOrder(without(entry).concat([entry]));
     written();
   }
 
   function remove(key) {
     read().filter(function (entry) { return entry.key === key; }).forEach(function (entry) {
-      if (memory) memory = memory.filter(function (other) { return other.name !== entry.name; });
+      if (memory) memory = without(entry);
       try { localStorage.removeItem(entry.name); } catch (closed) { return; }
     });
     written();
@@ -66,7 +90,7 @@
     mark();
   }
 
-  function waiting() { return read().filter(function (entry) { return entry.state !== "refused"; }); }
+  function waiting() { return read().filter(isWaiting); }
 
   function change(key, done) {
     read().filter(function (entry) { return entry.key === key; }).forEach(function (entry) { put(done(entry)); });
@@ -74,7 +98,8 @@
 
   function newKey() {
     if (window.crypto && crypto.randomUUID) return crypto.randomUUID();
-    return Array.from(crypto.getRandomValues(new Uint8Array(16)), function (byte) { return byte.toString(16).padStart(2, "0"); }).join("");
+    var bytes = crypto.getRandomValues(new Uint8Array(16));
+    return Array.from(bytes, function (byte) { return byte.toString(16).padStart(2, "0"); }).join("");
   }
 
   function here() { return location.pathname; }
@@ -84,19 +109,31 @@
   // Fields
 
   function controls(name, within) {
-    return Array.from((within || document).querySelectorAll("form[data-edits] [name], form[data-fields] [name]")).filter(function (control) {
+    var all = (within || document).querySelectorAll("form[data-edits] [name], form[data-fields] [name]");
+    return Array.from(all).filter(function (control) {
       return control.name === name && !control.matches("button, [type=hidden]");
     });
   }
 
-  // What stood in a field when somebody began to change it: what this page last sent, what the store has, or what was shown.
+  // @return the entries of this page about a field
+  function about(path) {
+    return read().filter(function (entry) { return entry.path === path && entry.page === here(); });
+  }
+
+  function isRefused(entry) { return entry.state === "refused"; }
+
+  function isWaiting(entry) { return !isRefused(entry); }
+
+  // What stood in a field when somebody began to change it: what this page last sent, what the store has, or what was
+  // shown.
   function seen(control) {
-    var mine = read().filter(function (entry) { return entry.path === control.name && entry.page === here() && entry.state !== "refused"; }).pop();
+    var mine = about(control.name).filter(isWaiting).pop();
     if (mine) return mine.value;
     if (control.dataset.seen !== undefined) return control.dataset.seen;
     if (control.dataset.now !== undefined) return control.dataset.now;
     if (control.tagName !== "SELECT") return control.defaultValue;
-    var chosen = Array.from(control.options).find(function (option) { return option.defaultSelected; }) || control.options[0];
+    var options = Array.from(control.options);
+    var chosen = options.find(function (option) { return option.defaultSelected; }) || options[0];
     return chosen ? chosen.value : "";
   }
 
@@ -105,15 +142,17 @@
     return label ? label.textContent.trim() : control.getAttribute("aria-label") || control.name;
   }
 
-  // What goes with an edit: the unit the page is shown in, which part is looked at, and which state of it all the page shows.
+  // What goes with an edit: the unit the page is shown in, which part is looked at, and which state of it all the page
+  // shows.
   function beside(form) {
-    return ["unit", "part", "version"].filter(function (name) { return form.elements[name]; }).map(function (name) { return [name, form.elements[name].value]; });
+    var there = ["unit", "part", "version"].filter(function (name) { return form.elements[name]; });
+    return there.map(function (name) { return [name, form.elements[name].value]; });
   }
 
   function edit(control) {
     var form = control.form, before = seen(control), value = control.value;
     if (value === before) return;
-    read().filter(function (entry) { return entry.state === "refused" && entry.path === control.name && entry.page === here(); }).forEach(function (entry) { remove(entry.key); });
+    about(control.name).filter(isRefused).forEach(function (entry) { remove(entry.key); });
     var last = read().pop();
     // The same field again, and the edit before it hasn't gone out yet: it becomes this one.
     if (last && last.path === control.name && last.page === here() && !last.out) {
@@ -121,18 +160,24 @@
       last.fields = [[control.name, value]].concat(beside(form));
       put(last);
     } else {
-      put({ key: newKey(), to: form.action, page: here(), path: control.name, label: labelOf(control), value: value, saw: [[control.name, before]],
-        fields: [[control.name, value]].concat(beside(form)), at: Date.now(), tries: 0 });
+      put({ key: newKey(), to: form.action, page: here(), path: control.name, label: labelOf(control), value: value,
+        saw: [[control.name, before]], fields: [[control.name, value]].concat(beside(form)),
+        at: Date.now(), tries: 0 });
     }
     send();
   }
 
   function dirty(form) {
-    return Array.from(form.elements).filter(function (control) { return control.name && !control.matches("button, [type=hidden], [type=file]") && control.value !== seen(control); });
+    return Array.from(form.elements).filter(function (control) {
+      if (!control.name || control.matches("button, [type=hidden], [type=file]")) return false;
+      return control.value !== seen(control);
+    });
   }
 
+  function isEdit(control) { return Boolean(control.form) && control.form.matches("form[data-edits]"); }
+
   document.addEventListener("change", function (event) {
-    if (event.target.form && event.target.form.matches("form[data-edits]") && event.target.name) edit(event.target);
+    if (event.target.name && isEdit(event.target)) edit(event.target);
   });
 
   // A button that stands for a figure: half a width more, a count, back to the house's rule.
@@ -140,7 +185,8 @@
     var button = event.target.closest("form[data-edits] button[type=button][name]");
     if (!button) return;
     var form = button.form;
-    put({ key: newKey(), to: form.action, page: here(), label: button.getAttribute("aria-label") || button.textContent.trim(), saw: [],
+    var label = button.getAttribute("aria-label") || button.textContent.trim();
+    put({ key: newKey(), to: form.action, page: here(), label: label, saw: [],
       fields: [[button.name, button.value]].concat(beside(form)), at: Date.now(), tries: 0 });
     send();
   });
@@ -148,12 +194,13 @@
   // Whatever stands half typed when the page is left goes into the journal too.
   window.addEventListener("pagehide", function () {
     var active = document.activeElement;
-    if (active && active.form && active.form.matches("form[data-edits]") && active.name && active.matches("input, textarea")) edit(active);
+    if (active && active.name && active.matches("input, textarea") && isEdit(active)) edit(active);
   });
 
   // A page out of the browser's own memory has keys that were used.
   window.addEventListener("pageshow", function (event) {
-    if (event.persisted) document.querySelectorAll("[name=once]").forEach(function (field) { field.value = newKey(); });
+    var keys = event.persisted ? document.querySelectorAll("[name=once]") : [];
+    keys.forEach(function (field) { field.value = newKey(); });
     mark();
     send();
   });
@@ -161,43 +208,63 @@
   // What is said by a form: a tick, a measure, something new.
   document.addEventListener("submit", function (event) {
     var form = event.target;
-    if (form.method !== "post" || form.enctype === "multipart/form-data" || form.matches("[data-plain]") || event.defaultPrevented) return;
+    if (form.method !== "post" || form.enctype === "multipart/form-data") return;
+    if (form.matches("[data-plain]") || event.defaultPrevented) return;
     event.preventDefault();
     if (form.matches("[data-edits]")) { dirty(form).forEach(edit); return; }
     say(form, event.submitter);
   });
 
-  // What was sent before it may have made another state of it all: what is said of "this state" is said of the one that is shown by then.
+  // What was sent before it may have made another state of it all: what is said of "this state" is said of the one that
+  // is shown by then.
   function asShown(entry) {
-    var form = entry.said && entry.address === address() && Array.from(document.forms).find(function (other) { return other.action === entry.to && other.elements.version; });
-    return form ? entry.fields.map(function (pair) { return pair[0] === "version" ? ["version", form.elements.version.value] : pair; }) : entry.fields;
+    var form = entry.said && entry.address === address() && formFor(entry.to);
+    if (!form) return entry.fields;
+    return entry.fields.map(function (pair) {
+      return pair[0] === "version" ? ["version", form.elements.version.value] : pair;
+    });
+  }
+
+  function formFor(to) {
+    return Array.from(document.forms).find(function (form) { return form.action === to && form.elements.version; });
   }
 
   function say(form, submitter) {
     var changed = form.matches("[data-fields]") ? dirty(form) : null;
     var typed = Array.from(new FormData(form)).filter(function (pair) {
       if (pair[0] === "authenticity_token" || pair[0] === "once" || typeof pair[1] !== "string") return false;
-      return !changed || changed.some(function (control) { return control.name === pair[0]; }) || isHidden(form, pair[0]);
+      if (!changed || isHidden(form, pair[0])) return true;
+      return changed.some(function (control) { return control.name === pair[0]; });
     });
     var button = submitter && submitter.name ? [[submitter.name, submitter.value]] : [];
     var saw = (changed || []).map(function (control) { return [control.name, seen(control)]; });
     var key = form.elements.once ? form.elements.once.value : newKey();
-    var entry = { key: key, to: (submitter && submitter.getAttribute("formaction") && submitter.formAction) || form.action, page: here(), address: address(), said: true, label: words(form, submitter), saw: saw,
-      fields: typed.concat(button), at: Date.now(), tries: 0 };
+    var to = (submitter && submitter.getAttribute("formaction") && submitter.formAction) || form.action;
+    var entry = { key: key, to: to, page: here(), address: address(), said: true, label: words(form, submitter),
+      saw: saw, fields: typed.concat(button), at: Date.now(), tries: 0 };
     // Clicked twice, it is said once.
-    if (read().some(function (other) { return other.key === key && JSON.stringify(other.fields) === JSON.stringify(entry.fields); })) return;
+    if (read().some(function (other) { return same(other, entry); })) return;
     form.classList.add("on-its-way");
     put(entry);
     send();
   }
 
+  function same(one, other) {
+    return one.key === other.key && JSON.stringify(one.fields) === JSON.stringify(other.fields);
+  }
+
   function isHidden(form, name) {
-    return Array.from(form.elements).some(function (control) { return control.name === name && control.type === "hidden"; });
+    return Array.from(form.elements).some(function (control) {
+      return control.name === name && control.type === "hidden";
+    });
   }
 
   function words(form, submitter) {
-    var typed = Array.from(form.elements).filter(function (control) { return control.matches("input:not([type=hidden]), textarea") && control.value; });
-    return [submitter && submitter.textContent.trim()].concat(typed.map(function (control) { return control.value; })).filter(Boolean).join(": ");
+    var typed = Array.from(form.elements).filter(function (control) {
+      return control.matches("input:not([type=hidden]), textarea");
+    });
+    var values = typed.map(function (control) { return control.value; });
+    return [submitter && submitter.textContent.trim()].concat(values).filter(Boolean).join(": ");
   }
 
   // Sending
@@ -235,13 +302,14 @@
   }
 
   function token() {
-    try { return JSON.parse(document.body.getAttribute("hx-headers"))["X-CSRF-Token"]; } catch (none) { return ""; }
+    var told = parsed(document.body.getAttribute("hx-headers"));
+    return (told && told["X-CSRF-Token"]) || "";
   }
 
   async function renewToken() {
     var page = await fetch(location.href, { credentials: "same-origin" });
-    var body = new DOMParser().parseFromString(await page.text(), "text/html").body;
-    if (body.getAttribute("hx-headers")) document.body.setAttribute("hx-headers", body.getAttribute("hx-headers"));
+    var headers = new DOMParser().parseFromString(await page.text(), "text/html").body.getAttribute("hx-headers");
+    if (headers) document.body.setAttribute("hx-headers", headers);
   }
 
   function ask(entry) {
@@ -249,9 +317,12 @@
     entry.saw.forEach(function (pair) { body.append("saw[" + pair[0] + "]", pair[1]); });
     body.append("once", entry.key);
     var alarm = setTimeout(function () { stop.abort(); }, house.patience);
-    return fetch(entry.to, { method: "POST", body: body, signal: stop.signal, redirect: "error", credentials: "same-origin",
-      headers: { "X-CSRF-Token": token(), "HX-Request": "true", "X-Journal": waiting().length > 1 ? "more" : "1" } })
-      .then(async function (answer) { return { status: answer.status, go: answer.headers.get("X-Go"), text: await answer.text() }; })
+    var headers = { "X-CSRF-Token": token(), "HX-Request": "true", "X-Journal": waiting().length > 1 ? "more" : "1" };
+    return fetch(entry.to, { method: "POST", body: body, headers: headers, signal: stop.signal, redirect: "error",
+      credentials: "same-origin" })
+      .then(async function (answer) {
+        return { status: answer.status, go: answer.headers.get("X-Go"), text: await answer.text() };
+      })
       .finally(function () { clearTimeout(alarm); });
   }
 
@@ -262,7 +333,8 @@
       answer = await ask(entry);
       if (answer.status === 403) { await renewToken(); answer = await ask(entry); }
     } catch (away) { return tried(entry, false); }
-    if (answer.status === 403 || answer.status === 429 || answer.status >= 500) return tried(entry, answer.status === 500);
+    var again = answer.status === 403 || answer.status === 429 || answer.status >= 500;
+    if (again) return tried(entry, answer.status === 500);
     if (answer.status < 300) taken(entry, answer);
     else refused(entry, answer);
     return true;
@@ -282,40 +354,81 @@
     if (entry.page !== here()) { carried = true; return; }
     if (entry.path) see(entry);
     // Whoever is on the way to another page isn't led back.
-    if (answer.go && entry.said && entry.address === address()) { if (!leaving) location.assign(answer.go); return; }
+    if (answer.go && entry.said && entry.address === address()) {
+      if (!leaving) location.assign(answer.go);
+      return;
+    }
     carried = Boolean(answer.go) || answer.status === 204 || waiting().length > 0;
     if (!carried) show(answer.text);
   }
 
   // The house has it: what is typed next was changed from this.
-  function see(entry) { controls(entry.path).forEach(function (control) { control.dataset.seen = entry.value; }); }
+  function see(entry) {
+    controls(entry.path).forEach(function (control) { control.dataset.seen = entry.value; });
+  }
 
   // What can't be taken stays where it was typed, with what is wrong; what comes after it goes on.
   function refused(entry, answer) {
     var told = (answer.status === 409 || answer.status === 422) && entry.page === here();
-    change(entry.key, function (one) { one.state = "refused"; one.status = answer.status; one.shown = told; return one; });
+    var off = { state: "refused", status: answer.status, shown: told };
+    change(entry.key, function (one) { return Object.assign(one, off); });
     var shown = told && show(answer.text);
     if (shown && (answer.status === 409 || entry.said)) { remove(entry.key); return; }
     change(entry.key, function (one) { one.shown = Boolean(shown); return one; });
-    if (!entry.path) return;
-    // The edit after it saw what it didn't become.
-    read().filter(function (other) { return other.path === entry.path && other.page === entry.page && other.key !== entry.key && other.saw[0][1] === entry.value; })
-      .forEach(function (other) { other.saw = entry.saw; put(other); });
+    if (entry.path) afterAll(entry);
+  }
+
+  // The edit after a refused one saw what the field didn't become.
+  function afterAll(entry) {
+    read().forEach(function (other) {
+      if (other.path !== entry.path || other.page !== entry.page || other.key === entry.key) return;
+      if (other.saw[0][1] !== entry.value) return;
+      other.saw = entry.saw;
+      put(other);
+    });
   }
 
   // Showing
 
   function kept(control) {
     if (!control.matches || !control.matches("input, select, textarea") || control.type === "hidden") return false;
-    if (document.activeElement === control) return true;
-    // What stands half filled in in a form that is sent whole is nobody else's.
-    if (control.form && !control.form.matches("[data-edits]") && control.matches("input:not([type=checkbox]):not([type=radio]), textarea") && control.value !== control.defaultValue) return true;
-    return read().some(function (entry) { return entry.path === control.name && entry.page === here() && entry.state !== "refused"; });
+    return document.activeElement === control || halfFilledIn(control) || about(control.name).some(isWaiting);
+  }
+
+  // What stands half filled in in a form that is sent whole is nobody else's.
+  function halfFilledIn(control) {
+    if (!control.form || isEdit(control)) return false;
+    if (!control.matches("input:not([type=checkbox]):not([type=radio]), textarea")) return false;
+    return control.value !== control.defaultValue;
   }
 
   // What stands here just as it is isn't sent again.
   if (window.Idiomorph) {
-    window.Idiomorph.defaults.callbacks.beforeNodeMorphed = function (old, fresh) { return !kept(old) && !(fresh.dataset && "same" in fresh.dataset); };
+    window.Idiomorph.defaults.callbacks.beforeNodeMorphed = function (old, fresh) {
+      return !kept(old) && !(fresh.dataset && "same" in fresh.dataset);
+    };
+  }
+
+  // @return the field that is typed in, or the first that is in sight
+  function inHand(place) {
+    var active = document.activeElement;
+    if (place.contains(active) && active.matches("input, select, textarea")) return active;
+    return Array.from(place.querySelectorAll("input, select, textarea")).find(inSight);
+  }
+
+  function inSight(control) {
+    var box = control.getBoundingClientRect();
+    return box.height > 0 && box.top > 0 && box.bottom < window.innerHeight;
+  }
+
+  // Whatever comes or goes above the fields, they stay under the hand that reaches for them: the page is scrolled by as
+  // much, and where it can't be, the room above them is kept.
+  function holdStill(field, stood) {
+    var main = document.getElementById("main");
+    if (!field.isConnected || !main) return;
+    window.scrollBy(0, field.getBoundingClientRect().top - stood);
+    var short = stood - field.getBoundingClientRect().top;
+    if (short > 0) main.style.paddingTop = parseFloat(getComputedStyle(main).paddingTop) + short + "px";
   }
 
   // @return whether there was a place for it here
@@ -323,8 +436,10 @@
     var fresh = new DOMParser().parseFromString(text, "text/html").body.firstElementChild;
     var place = fresh && fresh.id && document.getElementById(fresh.id);
     if (!place) return false;
+    var field = inHand(place), stood = field && field.getBoundingClientRect().top;
     window.Idiomorph.morph(place, fresh, { morphStyle: "outerHTML" });
     if (window.htmx) window.htmx.process(document.getElementById(fresh.id));
+    if (field) holdStill(field, stood);
     // Something that the house took to be here isn't: the whole page is asked for.
     if (document.querySelector("[data-same]")) refresh();
     document.dispatchEvent(new CustomEvent("journal:shown"));
@@ -345,14 +460,18 @@
 
   function tell(what) { if (box) { box.dataset.also = what; mark(); } }
 
+  function isLate(entry) {
+    return isWaiting(entry) && (entry.tries > 0 || Date.now() - entry.at > MARKED_AFTER);
+  }
+
   function fieldOf(control) { return control.closest(".field") || control.parentElement; }
 
   function markField(control, entry) {
-    var field = fieldOf(control), late = entry.tries > 0 || Date.now() - entry.at > MARKED_AFTER;
-    if (entry.state === "refused" && !entry.shown || entry.state !== "refused") {
+    var field = fieldOf(control);
+    if (isWaiting(entry) || !entry.shown) {
       if (control.value !== entry.value && document.activeElement !== control) control.value = entry.value;
     }
-    if (entry.state === "refused" || !late || field.querySelector(".unsent-mark")) return;
+    if (!isLate(entry) || field.querySelector(".unsent-mark")) return;
     var note = document.createElement("small");
     note.className = "unsent-mark";
     note.textContent = box.dataset.unsent;
@@ -374,21 +493,26 @@
     return button;
   }
 
+  function refusal(entry) {
+    var said = box.dataset[entry.status === 413 ? "tooLarge" : entry.status >= 500 ? "fault" : "refused"];
+    return line(said + " " + [entry.label, entry.value].filter(Boolean).join(": "), letGo(entry));
+  }
+
   function mark() {
     if (!box) return;
     var list = read();
-    document.querySelectorAll(".unsent-mark").forEach(function (note) { note.parentElement.classList.remove("unsent"); note.remove(); });
+    document.querySelectorAll(".unsent-mark").forEach(function (note) {
+      note.parentElement.classList.remove("unsent");
+      note.remove();
+    });
     list.filter(function (entry) { return entry.path && entry.page === here(); }).forEach(function (entry) {
       controls(entry.path).forEach(function (control) { markField(control, entry); });
     });
-    var late = list.filter(function (entry) { return entry.state !== "refused" && (entry.tries > 0 || Date.now() - entry.at > MARKED_AFTER); });
-    var off = list.filter(function (entry) { return entry.state === "refused" && !(entry.shown && entry.page === here()); });
-    var lines = [];
-    if (late.length) lines.push(line(box.dataset.kept + " " + late.map(function (entry) { return entry.label; }).join(", ")));
-    off.forEach(function (entry) {
-      var said = box.dataset[entry.status === 413 ? "tooLarge" : entry.status >= 500 ? "fault" : "refused"];
-      lines.push(line(said + " " + [entry.label, entry.value].filter(Boolean).join(": "), letGo(entry)));
-    });
+    var late = list.filter(isLate);
+    var off = list.filter(function (entry) { return isRefused(entry) && !(entry.shown && entry.page === here()); });
+    var lines = off.map(refusal);
+    var labels = late.map(function (entry) { return entry.label; });
+    if (late.length) lines.unshift(line(box.dataset.kept + " " + labels.join(", ")));
     if (box.dataset.also) lines.push(line(box.dataset[box.dataset.also]));
     box.dataset.waiting = String(waiting().length);
     box.replaceChildren.apply(box, lines);
@@ -418,11 +542,16 @@
     settled().then(function () { location.assign(address); });
   }
 
+  function leavesHere(link) {
+    if (link.origin !== location.origin || link.target || link.getAttribute("href").startsWith("#")) return false;
+    return !link.hasAttribute("download") && !link.hasAttribute("hx-get");
+  }
+
   document.addEventListener("click", function (event) {
     var link = event.target.closest("a[href]");
-    if (!link || event.defaultPrevented || event.button || event.ctrlKey || event.metaKey || event.shiftKey || event.altKey) return;
-    if (link.origin !== location.origin || link.target || link.hasAttribute("download") || link.hasAttribute("hx-get") || link.getAttribute("href").startsWith("#")) return;
-    if (!waiting().length) return;
+    if (!link || event.defaultPrevented || event.button) return;
+    if (event.ctrlKey || event.metaKey || event.shiftKey || event.altKey) return;
+    if (!leavesHere(link) || !waiting().length) return;
     event.preventDefault();
     leave(link.href);
   });
@@ -431,8 +560,9 @@
   known = read();
   window.addEventListener("storage", function (event) {
     if (!event.key || !event.key.startsWith(SHELF)) return;
-    var list = read(), gone = known.filter(function (entry) { return entry.page === here() && !list.some(function (other) { return other.key === entry.key; }); });
-    known = list;
+    var keys = read().map(function (entry) { return entry.key; });
+    var gone = known.filter(function (entry) { return entry.page === here() && !keys.includes(entry.key); });
+    known = read();
     gone.filter(function (entry) { return entry.path; }).forEach(function (entry) { see(entry); });
     mark();
     if (gone.length && !waiting().length) refresh();
@@ -442,11 +572,18 @@
     if (memory && memory.length) event.preventDefault();
   });
   window.addEventListener("online", function () { pause = 0; send(); });
-  document.addEventListener("visibilitychange", function () { if (document.visibilityState === "visible" && waiting().length) { pause = 0; send(); } });
+  document.addEventListener("visibilitychange", function () {
+    if (document.visibilityState !== "visible" || !waiting().length) return;
+    pause = 0;
+    send();
+  });
 
   house.leave = leave;
   // A fresh page shows nothing of what was refused on another.
-  read().filter(function (entry) { return entry.shown; }).forEach(function (entry) { entry.shown = false; put(entry); });
+  read().filter(function (entry) { return entry.shown; }).forEach(function (entry) {
+    entry.shown = false;
+    put(entry);
+  });
   carried = waiting().some(function (entry) { return entry.page === here(); });
   mark();
   if (waiting().length) send();

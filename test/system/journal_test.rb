@@ -224,6 +224,22 @@ class JournalTest < SystemTest
     assert_field "its depth", match: :first
   end
 
+  # A check that comes above the fields, and goes again, moves none of them under the hand.
+  def test_the_fields_stay_where_they_are
+    go "Ticket office", "Measure"
+    [0, 20].each do |scrolled|
+      page.execute_script("window.scrollTo(0, #{scrolled})")
+      top = top_of("Ease, each")
+      type "Drop, left", "212"
+      assert_selector ".check", text: "differ by"
+      assert_in_delta top, top_of("Ease, each"), 1
+      type "Drop, left", "214"
+      assert_no_selector ".check", text: "differ by"
+      assert_in_delta top, top_of("Ease, each"), 1
+    end
+    with_the_check_from_the_start
+  end
+
   def test_two_tabs_of_one_browser
     go "Ticket office", "Measure"
     tab = open_new_window
@@ -259,6 +275,19 @@ class JournalTest < SystemTest
   end
 
   private
+
+  # At the very top nothing can be scrolled back: the room is kept.
+  def with_the_check_from_the_start
+    type "Drop, left", "212"
+    assert_settled
+    visit page.current_path
+    top = top_of("Ease, each")
+    type "Drop, left", "214"
+    assert_no_selector ".check", text: "differ by"
+    assert_in_delta top, top_of("Ease, each"), 1
+  end
+
+  def top_of(label) = find_field(label).evaluate_script("this.getBoundingClientRect().top")
 
   def office = workroom.jobs.find(workroom.jobs.list.find { |line| line.title == "Ticket office" }.id)
 

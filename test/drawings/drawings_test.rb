@@ -22,6 +22,17 @@ class DrawingsTest < EarnestFoldTest
     assert_in_delta (made.finished_drop / curtain.flat_width).to_f, outline["height"].to_f / width, 0.002
   end
 
+  # A valance is too shallow for its drop's words to run beside it: they stand whole below it, inside the drawing.
+  def test_the_words_of_a_shallow_drop_stand_whole_below
+    made = treatment(treatment: {"drop" => {"readings" => ["12 cm"], "offset" => "0 cm"}})
+    svg = parse(W::FlatCurtain.new(made, made.curtains.first, R::Units::CM, colour: "#ffffff").to_s)
+    words = svg.css("text").find { |text| text.text.include?("12.0") }
+    outline = svg.at_css("rect.outline")
+    assert_nil words["transform"]
+    assert_operator words["y"].to_f, :>, outline["y"].to_f + outline["height"].to_f + 10
+    assert_operator words["y"].to_f, :<, svg.at_css("svg")["viewBox"].split.last.to_f
+  end
+
   def test_left_is_left
     made = treatment(treatment: {"making" => {"widths" => 2.5}})
     left, right = made.curtains.map { |curtain| seam_side(made, curtain) }

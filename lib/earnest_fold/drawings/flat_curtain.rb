@@ -10,6 +10,9 @@ module EarnestFold
       NEAR = 44
       MARGIN = {left: 62, right: 20, top: 52, bottom: 12}.freeze
 
+      # Room for the drop's words under a curtain that is too shallow for them beside it, and how wide a letter of theirs is.
+      BELOW, LETTER = 34, 7.5
+
       # @param reckoning [Reckoning::TreatmentReckoning]
       # @param curtain [Reckoning::Curtain]
       # @param unit [Reckoning::Unit]
@@ -21,7 +24,7 @@ module EarnestFold
         @shown = (lining && reckoning.lining) ? lining_shown : face_shown
         room = [WIDTH - MARGIN[:left] - MARGIN[:right], HIGHEST - MARGIN[:top] - MARGIN[:bottom]]
         @scale = Scale.fitting(room, [curtain.flat_width, @cut.finished])
-        @svg = Svg.new(WIDTH, MARGIN[:top] + height + MARGIN[:bottom], says: says, css: "drawing flat")
+        @svg = Svg.new(WIDTH, MARGIN[:top] + height + (shallow? ? BELOW : MARGIN[:bottom]), says: says, css: "drawing flat")
       end
 
       # @return [String]
@@ -106,10 +109,16 @@ module EarnestFold
       def drop_dimension
         at = left - 18
         Dimension.down(@svg, at, top, top + @scale[@shown.drop])
+        return @svg.text(at, top + height + 24, drop_words, class: "figure") if shallow?
+
         middle = top + height / 2
-        @svg.text(at - 9, middle, Words.say("drawings.finished_drop", drop: Words.length(@shown.drop, @unit)), class: "figure", text_anchor: "middle",
+        @svg.text(at - 9, middle, drop_words, class: "figure", text_anchor: "middle",
           transform: "rotate(-90 #{(at - 9).round(1)} #{middle.round(1)})")
       end
+
+      def drop_words = Words.say("drawings.finished_drop", drop: Words.length(@shown.drop, @unit))
+
+      def shallow? = drop_words.size * LETTER > height
 
       def names
         @shown.bounds.each_cons(2).with_index do |(from, to), index|

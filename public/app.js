@@ -1,11 +1,14 @@
-// What the pages need beyond htmx and the journal: the working's lines lit, the keys of the design, printing, flaws drawn on cloth.
+// What the pages need beyond htmx and the journal: the working's lines lit, the keys of the design, printing, flaws
+// drawn on cloth.
 (function () {
   "use strict";
 
   var desk = function () { return document.getElementById("desk"); };
 
   function light(name, on) {
-    document.querySelectorAll('[data-line="' + name + '"]').forEach(function (line) { line.classList.toggle("lit", on); });
+    document.querySelectorAll('[data-line="' + name + '"]').forEach(function (line) {
+      line.classList.toggle("lit", on);
+    });
   }
 
   function shownBy(event) { return event.target.closest && event.target.closest("[data-shows]"); }
@@ -69,12 +72,17 @@
       if (event.key === "ArrowRight") go(bench.dataset.next);
     });
     var touched = null;
-    bench.addEventListener("touchstart", function (event) { touched = event.changedTouches[0].clientX; }, { passive: true });
+    bench.addEventListener("touchstart", function (event) {
+      touched = event.changedTouches[0].clientX;
+    }, { passive: true });
     bench.addEventListener("touchend", function (event) {
       var by = event.changedTouches[0].clientX - touched;
       if (Math.abs(by) > 80) go(by > 0 ? bench.dataset.previous : bench.dataset.next);
     });
-    var awake = function () { if (navigator.wakeLock && document.visibilityState === "visible") navigator.wakeLock.request("screen").catch(function () {}); };
+    var awake = function () {
+      if (!navigator.wakeLock || document.visibilityState !== "visible") return;
+      navigator.wakeLock.request("screen").catch(function () {});
+    };
     document.addEventListener("visibilitychange", awake);
     awake();
   }
@@ -96,7 +104,8 @@
     form.elements.across.value = form.elements.down.value = "";
   });
 
-  // A flaw is told by touching the cloth where it begins, and moved by drawing it along; the form beside takes the figures.
+  // A flaw is told by touching the cloth where it begins, and moved by drawing it along; the form beside takes the
+  // figures.
   function along(ground, event) {
     var svg = ground.ownerSVGElement, point = svg.createSVGPoint();
     point.x = event.clientX; point.y = event.clientY;
@@ -105,7 +114,9 @@
   }
 
   function groundAt(box, event) {
-    var under = document.elementsFromPoint(event.clientX, event.clientY).find(function (one) { return one.classList.contains("ground") && box.contains(one); });
+    var under = document.elementsFromPoint(event.clientX, event.clientY).find(function (one) {
+      return one.classList.contains("ground") && box.contains(one);
+    });
     return under || box.querySelector(".ground");
   }
 

@@ -10,15 +10,21 @@ module Assets
   ROOT = File.expand_path("..", __dir__)
   BUILT = File.join(ROOT, "public/app.css")
   STAMP = File.join(ROOT, "assets/app.css.digest")
-  SOURCES = ["assets/app.css", "package-lock.json", "lib/earnest_fold/web/views/**/*.erb", "lib/earnest_fold/drawings/**/*.rb",
-    "lib/earnest_fold/web/screens/**/*.rb"].freeze
+  SOURCES = %w[
+    assets/app.css
+    package-lock.json
+    lib/earnest_fold/web/views/**/*.erb
+    lib/earnest_fold/drawings/**/*.rb
+    lib/earnest_fold/web/screens/**/*.rb
+  ].freeze
   VENDORED = {
     "htmx.org/dist/htmx.min.js" => "vendor/htmx.min.js",
     "htmx.org/LICENSE" => "vendor/htmx.LICENSE",
     "idiomorph/dist/idiomorph-ext.min.js" => "vendor/idiomorph-ext.min.js",
     "idiomorph/LICENSE" => "vendor/idiomorph.LICENSE",
     "@fontsource-variable/source-sans-3/files/source-sans-3-latin-wght-normal.woff2" => "fonts/source-sans-3.woff2",
-    "@fontsource-variable/source-sans-3/files/source-sans-3-latin-wght-italic.woff2" => "fonts/source-sans-3-italic.woff2",
+    "@fontsource-variable/source-sans-3/files/source-sans-3-latin-wght-italic.woff2" =>
+      "fonts/source-sans-3-italic.woff2",
     "@fontsource-variable/source-sans-3/LICENSE" => "fonts/source-sans-3.LICENSE",
     "@fontsource-variable/bitter/files/bitter-latin-wght-normal.woff2" => "fonts/bitter.woff2",
     "@fontsource-variable/bitter/LICENSE" => "fonts/bitter.LICENSE"
@@ -37,9 +43,18 @@ module Assets
     return if current?
 
     node = system("command -v npm >/dev/null 2>&1")
-    return warn("The styles are older than the screens, and there is no npm here to build them: install nodejs and npm, then start again.") unless node
+    unless node
+      return (
+        warn(
+          "The styles are older than the screens, and there is no npm here to build them: install nodejs " \
+            "and npm, then start again."
+        )
+      )
+    end
 
-    run("npm ci --no-audit --no-fund --ignore-scripts --silent") unless File.exist?(File.join(ROOT, "node_modules/.bin/tailwindcss"))
+    unless File.exist?(File.join(ROOT, "node_modules/.bin/tailwindcss"))
+      run("npm ci --no-audit --no-fund --ignore-scripts --silent")
+    end
     run("npm run --silent css")
     fingerprint
     File.write(STAMP, "#{digest}\n")
@@ -47,7 +62,12 @@ module Assets
 
   # A font that changes is another file.
   def fingerprint
-    built = File.read(BUILT).gsub(%r{/fonts/[\w-]+\.woff2}) { |font| "#{font}?#{Digest::SHA256.file(File.join(ROOT, "public", font)).hexdigest[0, 12]}" }
+    built =
+      File
+        .read(BUILT)
+        .gsub(%r{/fonts/[\w-]+\.woff2}) do |font|
+          "#{font}?#{Digest::SHA256.file(File.join(ROOT, "public", font)).hexdigest[0, 12]}"
+        end
     File.write(BUILT, built)
   end
 
@@ -56,7 +76,8 @@ module Assets
   end
 
   def run(command)
-    system(command, chdir: ROOT, out: File::NULL, err: File::NULL) || abort("The styles could not be built: `#{command}` failed. Run it by hand to see why.")
+    system(command, chdir: ROOT, out: File::NULL, err: File::NULL) ||
+      abort("The styles could not be built: `#{command}` failed. Run it by hand to see why.")
   end
 end
 

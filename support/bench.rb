@@ -45,10 +45,18 @@ module Bench
   def mixed(count)
     small, large = cycle(count), cycle(2 * count)
     time, double = seconds([small]), seconds([large])
-    puts format("a job of %d mixed treatments: %d a second (wanted: 1500); twice as many take %.2f times as long (wanted: at most 2.2)", count, count / time, double / time)
+    puts format(
+      "a job of %d mixed treatments: %d a second (wanted: 1500); twice as many take %.2f times as long " \
+        "(wanted: at most 2.2)",
+      count,
+      count / time,
+      double / time
+    )
   end
 
-  def treatments = @treatments ||= Dir[DOCUMENTS].sort.flat_map { |file| EarnestFold::Documents::JobFormat.read(File.read(file)).treatments }
+  def treatments =
+    @treatments ||=
+      Dir[DOCUMENTS].sort.flat_map { |file| EarnestFold::Documents::JobFormat.read(File.read(file)).treatments }
 
   # Distinct ids and cloths by document, so that nothing is shared by accident.
   def cycle(count)
@@ -56,22 +64,43 @@ module Bench
   end
 
   def job(treatments)
-    R::Job.new(title: "Bench", unit: R::Units::CM, cloths: treatments.flat_map(&:cloths).uniq(&:id), alterations: [], small_parts: [],
-      windows: treatments.map { |made| R::Window.new(id: made.id, room: "", name: "", treatments: [made]) })
+    R::Job.new(
+      title: "Bench",
+      unit: R::Units::CM,
+      cloths: treatments.flat_map(&:cloths).uniq(&:id),
+      alterations: [],
+      small_parts: [],
+      windows: treatments.map { |made| R::Window.new(id: made.id, room: "", name: "", treatments: [made]) }
+    )
   end
 
   C = R::Cutting
 
   # Cutting plans of some seeds each, beside the rule of thumb that lays the longest first.
   # Ten cases of each kind: how long the slowest takes, how many are proved.
-  PLANS = {"plain, 60 cuts" => [nil, 60, 6], "level at the hem, 60 cuts" => [:hem, 60, 6], "on repeat lines, 60 cuts" => [:line, 60, 6], "anyhow in the repeat, 60 cuts" => [:anyhow, 60, 6], "plain, 300 cuts" => [nil, 300, 20]}.freeze
+  PLANS = {
+    "plain, 60 cuts" => [nil, 60, 6],
+    "level at the hem, 60 cuts" => [:hem, 60, 6],
+    "on repeat lines, 60 cuts" => [:line, 60, 6],
+    "anyhow in the repeat, 60 cuts" => [:anyhow, 60, 6],
+    "plain, 300 cuts" => [nil, 300, 20]
+  }.freeze
   CASES, REPEAT = 10, 640
 
   def plan
     PLANS.each do |name, (placing, count, pieces)|
       runs = Array.new(CASES) { |seed| planned(*stock(seed, placing, count, pieces)) }
-      puts format("%-30s %.2f s in the middle, %.2f s at most (wanted: 2 and 1); %d of %d proved, the others at most %.2f %% from the bound; %.1f %% less cloth than longest first", name, median(runs.map(&:first)), runs.map(&:first).max,
-        runs.count { |run| run[1].proved }, runs.size, runs.map { |run| apart(run[1].length_used, run[1].bound) }.max, runs.sum { |run| apart(run[2], run[1].length_used) } / runs.size)
+      puts format(
+        "%-30s %.2f s in the middle, %.2f s at most (wanted: 2 and 1); %d of %d proved, the others at most " \
+          "%.2f %% from the bound; %.1f %% less cloth than longest first",
+        name,
+        median(runs.map(&:first)),
+        runs.map(&:first).max,
+        runs.count { |run| run[1].proved },
+        runs.size,
+        runs.map { |run| apart(run[1].length_used, run[1].bound) }.max,
+        runs.sum { |run| apart(run[2], run[1].length_used) } / runs.size
+      )
     end
     puts format("memory of the process: %.0f MB (wanted: under 500)", memory)
     solver
@@ -89,22 +118,57 @@ module Bench
   def stock(seed, placing, count, pieces)
     random = Random.new(seed)
     kinds, repeat = kinds(placing, random), placing ? REPEAT : 0
-    cuts = Array.new(count) { |index| kinds[index % 12].then { |start, length| C::Cut.new(treatment: "t#{index % 12}", curtain: "left", number: index, phase: nil, start: start && R::Length.mm(start), length: R::Length.mm(length)) } }
+    cuts =
+      Array.new(count) do |index|
+        kinds[index % 12].then do |start, length|
+          C::Cut.new(
+            treatment: "t#{index % 12}",
+            curtain: "left",
+            number: index,
+            phase: nil,
+            start: start && R::Length.mm(start),
+            length: R::Length.mm(length)
+          )
+        end
+      end
     each = (cuts.sum { |cut| cut.length.mm } * 27 / 20 / pieces).to_i
     flaws = Array.new(10) { [random.rand(pieces), random.rand(each - 200)] }.group_by(&:first)
-    raw = {"id" => "c", "use" => "face", "width" => 1400, "vertical_repeat" => repeat, "square_off" => 50, "pieces" => Array.new(pieces) { |index|
-      {"id" => "p#{index}", "length" => (each * (80 + random.rand(40)) / 100).to_i, "pattern_start" => repeat.zero? ? 0 : random.rand(repeat), "flaws" => []}.then { |piece| piece.merge("flaws" => flaws.fetch(index, []).map { |_, from| {"from" => from * 3 / 4, "to" => from * 3 / 4 + 40} }) }
-    }}
+    raw = {
+      "id" => "c",
+      "use" => "face",
+      "width" => 1400,
+      "vertical_repeat" => repeat,
+      "square_off" => 50,
+      "pieces" =>
+        Array.new(pieces) do |index|
+          {
+            "id" => "p#{index}",
+            "length" => (each * (80 + random.rand(40)) / 100).to_i,
+            "pattern_start" => repeat.zero? ? 0 : random.rand(repeat),
+            "flaws" => []
+          }.then do |piece|
+            piece.merge(
+              "flaws" => flaws.fetch(index, []).map { |_, from| {"from" => from * 3 / 4, "to" => from * 3 / 4 + 40} }
+            )
+          end
+        end
+    }
     problems = R::Problems.new
     [R::Cloth.build(R::Cloth::FIELDS.read(raw, R::Units::MM, problems), problems), cuts]
   end
 
   # Start in the repeat, and length. At the hem: six windows, each in both phases of a half-drop.
   def kinds(placing, random)
-    return Array.new(12) { [{nil => nil, :line => 0}.fetch(placing) { random.rand(REPEAT) }, 1500 + random.rand(1500)] } unless placing == :hem
+    unless placing == :hem
+      return (
+        Array.new(12) { [{nil => nil, :line => 0}.fetch(placing) { random.rand(REPEAT) }, 1500 + random.rand(1500)] }
+      )
+    end
 
     line = random.rand(REPEAT)
-    Array.new(6) { 1500 + random.rand(1500) }.flat_map { |length| [0, REPEAT / 2].map { |phase| [(line + phase - length) % REPEAT, length] } }
+    Array
+      .new(6) { 1500 + random.rand(1500) }
+      .flat_map { |length| [0, REPEAT / 2].map { |phase| [(line + phase - length) % REPEAT, length] } }
   end
 
   # The proofs of two cases beside an exact solver on the same; only where the test gems are there.
@@ -116,7 +180,13 @@ module Bench
       task = C::PlanTask.new(cloth, cuts)
       start = clock
       found = model.new(task).least(time_limit: 60)
-      puts format("the proof of a %s case: %.2f s; an exact solver on the same case: %.2f s%s", placing ? "patterned" : "plain", own, clock - start, told(found && task.length(found), plan.length_used))
+      puts format(
+        "the proof of a %s case: %.2f s; an exact solver on the same case: %.2f s%s",
+        placing ? "patterned" : "plain",
+        own,
+        clock - start,
+        told(found && task.length(found), plan.length_used)
+      )
     end
   rescue LoadError
     puts "no solver here: bundle install with the test group"
@@ -136,7 +206,11 @@ module Bench
     gems = %w[bundler/setup zeitwerk i18n json bigdecimal json_schemer].map { |name| "-r#{name}" }
     bare = process("ruby", *gems, "-e", "1")
     whole = process(File.join(root, "bin/earnest-fold"), "reckon", document)
-    puts format("the command line on one document: %.2f s, %.2f s more than loading its gems (wanted: at most 0.6 more)", whole, whole - bare)
+    puts format(
+      "the command line on one document: %.2f s, %.2f s more than loading its gems (wanted: at most 0.6 more)",
+      whole,
+      whole - bare
+    )
   end
 
   # @return [Float] seconds of a whole process, the median of some runs
@@ -148,7 +222,8 @@ module Bench
     })
   end
 
-  # Whole requests through Puma, with 200 jobs of 25 treatments in the database: each screen beside the bare page, taken in
+  # Whole requests through Puma, with 200 jobs of 25 treatments in the database: each screen beside the bare page,
+  # taken in
   # turn, over twenty of the jobs; then eight people changing a figure at once.
   JOBS, WINDOWS, OPEN, DIARY = 200, 25, 20, 60
   PIECE = -> { @piece ||= EarnestFold::Store.workroom.shelf.all.first.id }
@@ -184,14 +259,21 @@ module Bench
 
   def report(medians)
     bare = medians.fetch("bare page")
-    medians.each { |name, time| puts format("%-14s %6.2f ms   %.1f times the bare page (wanted: at most 5)", name, time, time / bare) }
+    medians.each do |name, time|
+      puts format("%-14s %6.2f ms   %.1f times the bare page (wanted: at most 5)", name, time, time / bare)
+    end
   end
 
   # Each of eight changes the drop of a treatment of their own, again and again.
   def rush(address, jobs)
     times = jobs.first(8).map { |job| Thread.new { changes(address, job) } }.flat_map(&:value).sort
     middle, late = median(times), times[(times.size * 0.95).floor]
-    puts format("a change that reckons anew, 8 at once: median %.1f ms, p95 %.1f ms: %.1f times (wanted: at most 3)", middle, late, late / middle)
+    puts format(
+      "a change that reckons anew, 8 at once: median %.1f ms, p95 %.1f ms: %.1f times (wanted: at most 3)",
+      middle,
+      late,
+      late / middle
+    )
   end
 
   def changes(address, job)
@@ -200,11 +282,26 @@ module Bench
     page = http.get(path)
     cookie, token = page["set-cookie"].split(";").first, page.body[/X-CSRF-Token":"([^"]+)"/, 1]
     version = Integer(page.body[/name="version" value="(\d+)"/, 1], 10)
-    Array.new(40) { |round| change(http, path, cookie, token, "version" => version + round, "unit" => "cm", "drop.readings.left" => (220 + round).to_s) }.drop(5)
+    Array
+      .new(40) do |round|
+        change(
+          http,
+          path,
+          cookie,
+          token,
+          "version" => version + round,
+          "unit" => "cm",
+          "drop.readings.left" => (220 + round).to_s
+        )
+      end
+      .drop(5)
   end
 
   def change(http, path, cookie, token, headers = {}, **fields)
-    request = Net::HTTP::Post.new(path, {"Cookie" => cookie, "X-CSRF-Token" => token, "HX-Request" => "true"}.merge(headers))
+    request = Net::HTTP::Post.new(
+      path,
+      {"Cookie" => cookie, "X-CSRF-Token" => token, "HX-Request" => "true"}.merge(headers)
+    )
     request.set_form_data(fields)
     start = clock
     answer = http.request(request)
@@ -215,9 +312,16 @@ module Bench
   def weights(http, job)
     path = "#{treatment(job)}/measure"
     page = http.get(path).body
-    files = page.scan(/(?:href|src)="(\/[\w.\/-]+\?\h{12})"/).flatten + http.get("/app.css").body.scan(%r{/fonts/[\w.?-]+})
-    puts format("a station's first load: %.1f kB on the wire (wanted: at most 160)", ([path] + files).sum { |address| weight(http, address) } / 1024.0)
-    puts format("the answer to an edit: %.1f kB on the wire (wanted: at most 25)", weight(http, path, "HX-Request" => "true") / 1024.0)
+    files =
+      page.scan(/(?:href|src)="(\/[\w.\/-]+\?\h{12})"/).flatten + http.get("/app.css").body.scan(%r{/fonts/[\w.?-]+})
+    puts format(
+      "a station's first load: %.1f kB on the wire (wanted: at most 160)",
+      ([path] + files).sum { |address| weight(http, address) } / 1024.0
+    )
+    puts format(
+      "the answer to an edit: %.1f kB on the wire (wanted: at most 25)",
+      weight(http, path, "HX-Request" => "true") / 1024.0
+    )
   end
 
   def weight(http, address, headers = {})
@@ -229,33 +333,66 @@ module Bench
   # An edit as the page's journal sends it: one field, with what was seen in it, one after the other.
   def edits(http, jobs, bare)
     times = jobs.flat_map { |job| edited(http, job) }.drop(10)
-    puts format("an edit's answer: %.2f ms, %.1f times the bare page (wanted: at most 4)", median(times), median(times) / bare)
+    puts format(
+      "an edit's answer: %.2f ms, %.1f times the bare page (wanted: at most 4)",
+      median(times),
+      median(times) / bare
+    )
   end
 
   def edited(http, job)
     path = "#{treatment(job)}/measure"
     page = http.get(path)
     cookie, token = page["set-cookie"].split(";").first, page.body[/X-CSRF-Token":"([^"]+)"/, 1]
-    seen, version = page.body[/name="return_left" value="([^"]*)"/, 1], Integer(page.body[/name="version" value="(\d+)"/, 1], 10)
+    seen, version =
+      page.body[/name="return_left" value="([^"]*)"/, 1], Integer(page.body[/name="version" value="(\d+)"/, 1], 10)
     Array.new(20) do |round|
       typed = (7 + round / 10.0).to_s
-      edit = {"unit" => "cm", "version" => (version + round).to_s, "return_left" => typed, "saw[return_left]" => seen, "once" => SecureRandom.uuid}
+      edit = {
+        "unit" => "cm",
+        "version" => (version + round).to_s,
+        "return_left" => typed,
+        "saw[return_left]" => seen,
+        "once" => SecureRandom.uuid
+      }
       change(http, path, cookie, token, {"X-Journal" => "1"}, **edit).tap { seen = typed }
     end
   end
 
   # The order of work of a job of twelve treatments on paper.
   def papers(http)
-    specs = EarnestFold::Store.workroom.jobs.list(page: 2).first(1).flat_map { |line| EarnestFold::Store.workroom.jobs.find(line.id).treatments.map(&:spec) }.first(12)
-    id = EarnestFold::Store.workroom.jobs.bring_in(title: "Paper", unit: "cm", extras: {}, cloths: {}, windows: specs.each_with_index.map { |spec, index| ["Room", "Window #{index}", [spec]] })
-    puts format("the order of work of 12 treatments as PDF: %.2f s (wanted: under 2); memory of the process: %.0f MB (wanted: under 300)", fetch(http, "/jobs/#{id}/work-order.pdf") / 1000, memory)
+    specs =
+      EarnestFold::Store
+        .workroom
+        .jobs
+        .list(page: 2)
+        .first(1)
+        .flat_map { |line| EarnestFold::Store.workroom.jobs.find(line.id).treatments.map(&:spec) }
+        .first(12)
+    id = EarnestFold::Store.workroom.jobs.bring_in(
+      title: "Paper",
+      unit: "cm",
+      extras: {},
+      cloths: {},
+      windows: specs.each_with_index.map { |spec, index| ["Room", "Window #{index}", [spec]] }
+    )
+    puts format(
+      "the order of work of 12 treatments as PDF: %.2f s (wanted: under 2); memory of the process: %.0f MB " \
+        "(wanted: under 300)",
+      fetch(http, "/jobs/#{id}/work-order.pdf") / 1000,
+      memory
+    )
   end
 
   # @return [Float] the most that the process has held, in MB
   def memory = File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024.0
 
   def largest_drawing(http, job)
-    screens(job).values.flat_map { |path| http.get(path).body.scan(%r{<svg viewBox="0 0 [79].*?</svg>}m) }.map(&:bytesize).max
+    screens(job)
+      .values
+      .flat_map { |path| http.get(path).body.scan(%r{<svg viewBox="0 0 [79].*?</svg>}m) }
+      .map(&:bytesize)
+      .max
   end
 
   def with_application
@@ -274,10 +411,15 @@ module Bench
 
   # Copies of the demo house's treatments, in turn, until there are as many as wanted.
   def furnish(workroom)
-    specs = workroom.jobs.list.flat_map { |line| workroom.jobs.find(line.id).treatments.reject(&:alteration?).map(&:spec) }
+    specs = workroom.jobs.list.flat_map do |line|
+      workroom.jobs.find(line.id).treatments.reject(&:alteration?).map(&:spec)
+    end
     books(workroom, specs)
     JOBS.times do |index|
-      windows = Array.new(WINDOWS) { |number| ["Room #{number / 5}", "Window #{number}", [specs[(index + number) % specs.size]]] }
+      windows =
+        Array.new(WINDOWS) do |number|
+          ["Room #{number / 5}", "Window #{number}", [specs[(index + number) % specs.size]]]
+        end
       pair = (index >= JOBS - OPEN) ? {"alterations" => EarnestFold::Store::DemoHouse::Rooms::VESTRY.first(1)} : {}
       workroom.jobs.bring_in(title: "Job #{index}", unit: "cm", extras: pair, cloths: {}, windows: windows)
     end
@@ -286,9 +428,21 @@ module Bench
   # Jobs of three windows each in the diary, and a customer's pair in each of the jobs that are looked at.
   def books(workroom, specs)
     DIARY.times do |index|
-      id = workroom.jobs.bring_in(title: "Promised #{index}", unit: "cm", extras: {}, cloths: {}, windows: Array.new(3) { |number| ["Room", "Window #{number}", [specs[(index + number) % specs.size]]] })
+      id = workroom.jobs.bring_in(
+        title: "Promised #{index}",
+        unit: "cm",
+        extras: {},
+        cloths: {},
+        windows: Array.new(3) { |number| ["Room", "Window #{number}", [specs[(index + number) % specs.size]]] }
+      )
       workroom.jobs.set_dates(id, {"promised" => (Date.today + index).iso8601}, version: workroom.jobs.find(id).version)
-      workroom.bench.say(workroom.jobs.find(id).treatments.first.id, "lay_out_cuts", "", "corrected", value: (10 + index).to_s)
+      workroom.bench.say(
+        workroom.jobs.find(id).treatments.first.id,
+        "lay_out_cuts",
+        "",
+        "corrected",
+        value: (10 + index).to_s
+      )
     end
   end
 
@@ -296,17 +450,40 @@ module Bench
   def diary
     random = Random.new(1)
     d = R::Diary
-    jobs = Array.new(DIARY) { |job| d::JobOfDiary.new(id: job, promised: Date.new(2026, 3, 2) + random.rand(90), tasks: Array.new(16) { |step| stretch(random, job, step) }) }
+    jobs =
+      Array.new(DIARY) do |job|
+        d::JobOfDiary.new(
+          id: job,
+          promised: Date.new(2026, 3, 2) + random.rand(90),
+          tasks: Array.new(16) { |step| stretch(random, job, step) }
+        )
+      end
     times = Array.new(9) {
       start = clock
       d::Plan.new(jobs, d::USUAL.with(people: 2), Date.new(2026, 3, 2))
       clock - start
     }
-    puts format("a diary of %d jobs with %d stretches of work laid out: %.2f s (wanted: under 0.3)", jobs.size, jobs.sum { |job| job.tasks.size }, median(times))
+    puts format(
+      "a diary of %d jobs with %d stretches of work laid out: %.2f s (wanted: under 0.3)",
+      jobs.size,
+      jobs.sum { |job| job.tasks.size },
+      median(times)
+    )
   end
 
   def stretch(random, job, step)
-    R::Diary::Task.new(key: "#{job}-#{step}", work: job, code: "s", bench: %i[table press machine hands][random.rand(4)], minutes: 10 + random.rand(120), needs: step.zero? ? [] : ["#{job}-#{step - 1}"], days_after: 0, not_before: nil, at_minute: 0, waits_for: nil)
+    R::Diary::Task.new(
+      key: "#{job}-#{step}",
+      work: job,
+      code: "s",
+      bench: %i[table press machine hands][random.rand(4)],
+      minutes: 10 + random.rand(120),
+      needs: step.zero? ? [] : ["#{job}-#{step - 1}"],
+      days_after: 0,
+      not_before: nil,
+      at_minute: 0,
+      waits_for: nil
+    )
   end
 
   def altered(job) = "/jobs/#{job.id}/treatments/#{job.treatments.find(&:alteration?).id}"
@@ -315,8 +492,32 @@ module Bench
 
   def screens(job)
     stations = %w[measure heading cloth compare cutting changes].to_h { |name| [name, "#{treatment(job)}/#{name}"] }
-    {"bare page" => "/keys", "jobs" => "/jobs", "job" => "/jobs/#{job.id}", **stations, "table" => "/jobs/#{job.id}/table/#{job.treatments.first.spec["face"]}", "making" => "#{treatment(job)}/making", "bench step" => "#{treatment(job)}/bench", "hanging" => "#{treatment(job)}/hanging", "shelf" => "/shelf", "piece" => "/shelf/#{PIECE.call}", "read-back" => "/jobs/#{job.id}/read-back", "cloths" => "/cloths", "house rules" => "/house-rules", "schools" => "/house-rules/schools",
-     "alter" => "#{altered(job)}/alter", "came in" => "#{altered(job)}/came-in", "account" => "/jobs/#{job.id}/account", "diary" => "/diary", "logbook" => "/logbook", "log of work" => "#{treatment(job)}/log", "books" => "/house-rules/books", "find" => "/find?q=bay", "archive" => "/jobs/archive", "people" => "/people"}
+    {
+      "bare page" => "/keys",
+      "jobs" => "/jobs",
+      "job" => "/jobs/#{job.id}",
+      **stations,
+      "table" => "/jobs/#{job.id}/table/#{job.treatments.first.spec["face"]}",
+      "making" => "#{treatment(job)}/making",
+      "bench step" => "#{treatment(job)}/bench",
+      "hanging" => "#{treatment(job)}/hanging",
+      "shelf" => "/shelf",
+      "piece" => "/shelf/#{PIECE.call}",
+      "read-back" => "/jobs/#{job.id}/read-back",
+      "cloths" => "/cloths",
+      "house rules" => "/house-rules",
+      "schools" => "/house-rules/schools",
+      "alter" => "#{altered(job)}/alter",
+      "came in" => "#{altered(job)}/came-in",
+      "account" => "/jobs/#{job.id}/account",
+      "diary" => "/diary",
+      "logbook" => "/logbook",
+      "log of work" => "#{treatment(job)}/log",
+      "books" => "/house-rules/books",
+      "find" => "/find?q=bay",
+      "archive" => "/jobs/archive",
+      "people" => "/people"
+    }
   end
 
   def serve
@@ -324,7 +525,13 @@ module Bench
     require "puma/server"
     ENV["RACK_ENV"] = "production"
     EarnestFold::LOADER.eager_load
-    puma = Puma::Server.new(EarnestFold::Web::App.new, nil, min_threads: 2, max_threads: 5, log_writer: Puma::LogWriter.null)
+    puma = Puma::Server.new(
+      EarnestFold::Web::App.new,
+      nil,
+      min_threads: 2,
+      max_threads: 5,
+      log_writer: Puma::LogWriter.null
+    )
     listener = puma.add_tcp_listener("127.0.0.1", 0)
     puma.run
     yield URI("http://127.0.0.1:#{listener.addr[1]}")
@@ -334,7 +541,9 @@ module Bench
 end
 
 begin
-  (ARGV.empty? ? Bench::PARTS : ARGV).each { |part| Bench::PARTS.include?(part) ? Bench.public_send(part) : abort("bin/bench knows #{Bench::PARTS.join(", ")}.") }
+  (ARGV.empty? ? Bench::PARTS : ARGV).each do |part|
+    Bench::PARTS.include?(part) ? Bench.public_send(part) : abort("bin/bench knows #{Bench::PARTS.join(", ")}.")
+  end
 rescue LocalPostgres::Trouble, EarnestFold::Store::Unreachable => trouble
   abort trouble.message
 end

@@ -14,15 +14,30 @@ module FiguresPageFiles
 
   # @return [Hash{String => String}] file names below docs/ and what belongs in them
   def contents
-    page = EarnestFold::Documents::FiguresPage.new(EXAMPLES.transform_values { |name| File.read(File.join(ROOT, "test/golden/#{name}.fold.json")) })
-    page.drawings.to_h { |name, svg| ["figures/#{name}", styled(svg)] }.merge("how-the-figures-come-about.md" => page.text)
+    page = EarnestFold::Documents::FiguresPage.new(
+      EXAMPLES.transform_values { |name| File.read(File.join(ROOT, "test/golden/#{name}.fold.json")) }
+    )
+    page
+      .drawings
+      .to_h { |name, svg| ["figures/#{name}", styled(svg)] }
+      .merge("how-the-figures-come-about.md" => page.text)
   end
 
   # A drawing in a file of its own carries the drawings' styles with it.
   def styled(svg)
     styles = File.read(File.join(ROOT, "assets/app.css")).split("@media").first
     colours = styles.scan(COLOURS).to_h
-    rules = styles.lines.grep(/\A  \.drawing /).map { |line| line.strip.gsub(/var\(--color-([a-z-]+)\)/) { colours.fetch($1) }.gsub("var(--font-sans)", "sans-serif").delete_prefix(".drawing ") }
+    rules =
+      styles
+        .lines
+        .grep(/\A  \.drawing /)
+        .map do |line|
+          line
+            .strip
+            .gsub(/var\(--color-([a-z-]+)\)/) { colours.fetch($1) }
+            .gsub("var(--font-sans)", "sans-serif")
+            .delete_prefix(".drawing ")
+        end
     svg.sub(/(<svg[^>]*>)/) { "#{$1}<style>text{font-family:sans-serif}#{rules.grep(/\A\./).join}</style>" }
   end
 

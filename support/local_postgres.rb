@@ -7,7 +7,8 @@ require "open3"
 require "securerandom"
 require "socket"
 
-# A PostgreSQL server of this checkout's own: data under var/, loopback only, own port, own password. It leaves every other
+# A PostgreSQL server of this checkout's own: data under var/, loopback only, own port, own password. It leaves
+# every other
 # server on the machine alone, and stops only what it started.
 class LocalPostgres
   # Says in one line what is wrong and what to do.
@@ -37,7 +38,9 @@ class LocalPostgres
     @port = free_port
     options = {"listen_addresses" => "127.0.0.1", "port" => @port, "unix_socket_directories" => ""}.merge(@settings)
     command = options.map { |name, value| "-c #{name}=#{value}" }.join(" ")
-    run("pg_ctl", "-w", "-t", "60", "-D", data, "-l", log, "-o", command, "start") { raise Trouble, "PostgreSQL did not start: #{last_of_log}" }
+    run("pg_ctl", "-w", "-t", "60", "-D", data, "-l", log, "-o", command, "start") do
+      raise Trouble, "PostgreSQL did not start: #{last_of_log}"
+    end
     @started = true
     self
   end
@@ -61,7 +64,17 @@ class LocalPostgres
     FileUtils.mkdir_p(home)
     File.write(password_file, SecureRandom.hex(24), perm: 0o600) unless File.exist?(password_file)
     FileUtils.chown(owner, nil, [home, password_file]) if root?
-    run("initdb", "-D", data, "-U", USER, "--auth=scram-sha-256", "--pwfile=#{password_file}", "--encoding=UTF8", "--locale=C.UTF-8") do |output|
+    run(
+      "initdb",
+      "-D",
+      data,
+      "-U",
+      USER,
+      "--auth=scram-sha-256",
+      "--pwfile=#{password_file}",
+      "--encoding=UTF8",
+      "--locale=C.UTF-8"
+    ) do |output|
       raise Trouble, "PostgreSQL's data could not be made in #{data}: #{output.lines.last&.strip}"
     end
   end
@@ -69,7 +82,16 @@ class LocalPostgres
   def make_database(database)
     environment = {"PGPASSWORD" => password}
     where = ["-h", "127.0.0.1", "-p", port.to_s, "-U", USER]
-    found, = Open3.capture2e(environment, program("psql"), *where, "-d", "postgres", "-Atc", "select 1 from pg_database where datname = '#{database}'")
+    found, =
+      Open3.capture2e(
+        environment,
+        program("psql"),
+        *where,
+        "-d",
+        "postgres",
+        "-Atc",
+        "select 1 from pg_database where datname = '#{database}'"
+      )
     return if found.strip == "1"
 
     output, status = Open3.capture2e(environment, program("createdb"), *where, database)
@@ -100,14 +122,29 @@ class LocalPostgres
       true
     rescue SystemCallError
       false
-    end || raise(Trouble, "No port from #{FIRST_PORT} to #{FIRST_PORT + 199} is free for PostgreSQL: stop something that listens there.")
+    end ||
+      raise(
+        Trouble,
+        "No port from #{FIRST_PORT} to #{FIRST_PORT + 199} is free for PostgreSQL: stop something that listens there."
+      )
   end
 
-  # Under var/, or beside other programs' data where PostgreSQL's user can't get into the checkout; what tests leave may go
+  # Under var/, or beside other programs' data where PostgreSQL's user can't get into the checkout; what tests
+  # leave may go
   # with the next tidying up.
   def home
-    @home ||= [File.join(ROOT, "var", "postgres-#{@name}"), File.join((@name == "app") ? "/var/lib" : "/var/tmp", "earnest-fold-#{Digest::SHA256.hexdigest(ROOT)[0, 12]}-#{@name}")]
-      .find { |folder| usable?(folder) } || raise(Trouble, "The folder #{File.join(ROOT, "var")} belongs to someone else: start as that user, or remove it.")
+    @home ||=
+      [
+        File.join(ROOT, "var", "postgres-#{@name}"),
+        File.join(
+          (@name == "app") ? "/var/lib" : "/var/tmp",
+          "earnest-fold-#{Digest::SHA256.hexdigest(ROOT)[0, 12]}-#{@name}"
+        )
+      ].find { |folder| usable?(folder) } ||
+      raise(
+        Trouble,
+        "The folder #{File.join(ROOT, "var")} belongs to someone else: start as that user, or remove it."
+      )
   end
 
   def usable?(folder)

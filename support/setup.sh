@@ -18,7 +18,9 @@ installed() { [ "$(dpkg-query -W -f='${db:Status-Status}' "$1" 2>/dev/null)" = i
 present() {
   case "$1" in
     ruby) command -v ruby >/dev/null && ruby -e 'exit RUBY_VERSION >= "3.1"' ;;
-    ruby-dev) command -v ruby >/dev/null && ruby -rrbconfig -e 'exit File.exist?(File.join(RbConfig::CONFIG["rubyhdrdir"], "ruby.h"))' ;;
+    ruby-dev)
+      command -v ruby >/dev/null &&
+        ruby -rrbconfig -e 'exit File.exist?(File.join(RbConfig::CONFIG["rubyhdrdir"], "ruby.h"))' ;;
     bundler) command -v bundle >/dev/null ;;
     postgresql) compgen -G '/usr/lib/postgresql/*/bin/initdb' >/dev/null ;;
     *) installed "$1" ;;
@@ -38,16 +40,20 @@ for package in "${packages[@]}"; do present "$package" || missing+=("$package");
 if [ ${#missing[@]} -gt 0 ]; then
   by_hand="Install it by hand, then start again: apt-get install ${missing[*]}"
   command -v apt-get >/dev/null || fail "Missing: ${missing[*]}, and there is no apt-get here. $by_hand"
-  [ "$(id -u)" = 0 ] || command -v sudo >/dev/null || fail "Missing: ${missing[*]}, and installing needs root or sudo. $by_hand"
+  [ "$(id -u)" = 0 ] || command -v sudo >/dev/null ||
+    fail "Missing: ${missing[*]}, and installing needs root or sudo. $by_hand"
   say "Installing ${missing[*]} (once, a minute or two) …"
   # Debian would make and start a server of its own; this application brings one up under var/ instead.
   if [[ " ${missing[*]} " == *" postgresql "* ]] && ! installed postgresql-common; then
     as_root mkdir -p /etc/postgresql-common/createcluster.d
     echo "create_main_cluster = false" | as_root tee /etc/postgresql-common/createcluster.d/earnest-fold.conf >/dev/null
   fi
-  mkdir -p var 2>/dev/null || fail "The folder $root can't be written to by $(id -un): clone it as this user, or give the folder to them."
+  mkdir -p var 2>/dev/null ||
+    fail "The folder $root can't be written to by $(id -un): clone it as this user, or give the folder to them."
   log="$root/var/setup.log"
-  { as_root apt-get update -q && as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -q --no-install-recommends "${missing[@]}"; } \
+  { as_root apt-get update -q &&
+    as_root env DEBIAN_FRONTEND=noninteractive \
+      apt-get install -y -q --no-install-recommends "${missing[@]}"; } \
     >"$log" 2>&1 </dev/null || fail "The packages could not be installed (the end of var/setup.log says why). $by_hand"
 fi
 
@@ -55,11 +61,13 @@ fi
 export BUNDLE_FROZEN=true BUNDLE_SILENCE_ROOT_WARNING=true
 if ! bundle check >/dev/null 2>&1; then
   say "Installing gems into vendor/bundle (once, two or three minutes) …"
-  bundle install --quiet --jobs 4 >&2 || fail "The gems could not be installed: the lines above say why. Mend that, then start again."
+  bundle install --quiet --jobs 4 >&2 ||
+    fail "The gems could not be installed: the lines above say why. Mend that, then start again."
 fi
 
 # The tests build the styles again, to see that what is committed is current.
 if [ "$purpose" = test ] && command -v npm >/dev/null && [ ! -x node_modules/.bin/tailwindcss ]; then
-  npm ci --no-audit --no-fund --ignore-scripts --silent >&2 || say "The styles' builder could not be installed; that one test is skipped."
+  npm ci --no-audit --no-fund --ignore-scripts --silent >&2 ||
+    say "The styles' builder could not be installed; that one test is skipped."
 fi
 ruby support/assets.rb >&2

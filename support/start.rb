@@ -53,7 +53,9 @@ begin
   EarnestFold::Store.connect(ENV["DATABASE_URL"])
   EarnestFold::Store.migrate
   EarnestFold::Store.workroom.once.forget_old
-  EarnestFold::Store::DemoHouse.new(EarnestFold::Store.workroom).load(reset: ARGV.include?("--reset-demo")) unless ARGV.include?("--no-demo")
+  unless ARGV.include?("--no-demo")
+    EarnestFold::Store::DemoHouse.new(EarnestFold::Store.workroom).load(reset: ARGV.include?("--reset-demo"))
+  end
 
   require "puma"
   require "puma/configuration"
@@ -71,7 +73,11 @@ begin
   events = Puma::Events.new
   events.after_booted { puts "Earnest Fold is open at http://127.0.0.1:#{number}/  (Ctrl-C closes it)" }
   ENV["REQUEST_LOG"] ||= File.join(ROOT, "var", "requests.log")
-  Puma::Launcher.new(configuration, events: events, log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)).run
+  Puma::Launcher.new(
+    configuration,
+    events: events,
+    log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)
+  ).run
 rescue LocalPostgres::Trouble => trouble
   warn trouble.message
   status = 1

@@ -1,14 +1,20 @@
 # frozen_string_literal: true
 
-# Runs the tests in processes of their own, one more than there are processors (browsers are waited for), each with a database of
+# Runs the tests in processes of their own, one more than there are processors (browsers are waited for), each with
+# a database of
 # its own. See bin/test.
 require "etc"
 require_relative "local_postgres"
 
 ROOT = File.expand_path("..", __dir__)
 PARTS = {
-  "core" => %w[test/reckoning test/laws test/golden], "store" => %w[test/store], "web" => %w[test/web test/drawings test/words],
-  "cli" => %w[test/command_line test/documents], "system" => %w[test/system], "project" => %w[test/project], "sweep" => %w[test/sweep]
+  "core" => %w[test/reckoning test/laws test/golden],
+  "store" => %w[test/store],
+  "web" => %w[test/web test/drawings test/words],
+  "cli" => %w[test/command_line test/documents],
+  "system" => %w[test/system],
+  "project" => %w[test/project],
+  "sweep" => %w[test/sweep]
 }.freeze
 NO_DATABASE = PARTS.values_at("core", "cli").flatten
 
@@ -27,10 +33,19 @@ def weight(file) = File.size(file) * WEIGHTS.fetch(file.delete_prefix(File.join(
 
 # Shared out, the heaviest first, each to whoever has least.
 def shared(files, number)
-  files.sort_by { |file| [-weight(file), file] }.each_with_object(Array.new(number) { [] }) { |file, shares| shares.min_by { |share| share.sum { |one| weight(one) } } << file }
+  files
+    .sort_by { |file| [-weight(file), file] }
+    .each_with_object(Array.new(number) { [] }) do |file, shares|
+      shares.min_by { |share| share.sum { |one| weight(one) } } << file
+    end
 end
 
-files = (ARGV.empty? ? PARTS.keys : ARGV).flat_map { |argument| files_of(argument) }.map { |file| File.expand_path(file) }.uniq.sort
+files =
+  (ARGV.empty? ? PARTS.keys : ARGV)
+    .flat_map { |argument| files_of(argument) }
+    .map { |file| File.expand_path(file) }
+    .uniq
+    .sort
 abort "There is no test in #{ARGV.join(" ")}." if files.empty?
 needs_database = files.any? { |file| NO_DATABASE.none? { |folder| file.start_with?(File.join(ROOT, folder, "")) } }
 
@@ -38,13 +53,23 @@ begin
   # Every document there is where the sweep alone is asked for; a few of them in a run of everything.
   environment = {"RACK_ENV" => "test", "SESSION_SECRET" => nil, "SWEEP" => (ARGV == ["sweep"]) ? "whole" : ENV["SWEEP"]}
   server = LocalPostgres.new("test", settings: LocalPostgres::FORGETFUL).start if needs_database && !ENV["DATABASE_URL"]
-  command = ["ruby", "-W1", "-Ilib", "-Itest", "-e", "ARGV.each { |file| require file }; ARGV.replace(ENV.fetch('TESTOPTS', '').split)"]
+  command = [
+    "ruby",
+    "-W1",
+    "-Ilib",
+    "-Itest",
+    "-e",
+    "ARGV.each { |file| require file }; ARGV.replace(ENV.fetch('TESTOPTS', '').split)"
+  ]
   number = server ? Etc.nprocessors + 1 : 1
   # Of the whole sweep each takes some documents; else each takes some files.
   shares = (environment["SWEEP"] == "whole") ? Array.new(number) { files } : shared(files, number).reject(&:empty?)
   runners = shares.each_with_index.map do |own, share|
     place = environment.merge("SWEEP_SHARE" => (environment["SWEEP"] == "whole") ? "#{share}/#{number}" : "0/1")
-    place["DATABASE_URL"] = ENV["DATABASE_URL"] || server.url("earnest_fold_test#{"_#{share}" if share.positive?}") if needs_database
+    if needs_database
+      place["DATABASE_URL"] = ENV["DATABASE_URL"] ||
+        server.url("earnest_fold_test#{"_#{share}" if share.positive?}")
+    end
     spawn(place, *command, *own, chdir: ROOT)
   end
   trap("INT") { nil }

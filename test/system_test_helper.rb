@@ -28,7 +28,13 @@ class SystemTest < EarnestFoldTest
   end
 
   def teardown
-    complaints = page.driver.browser.logs.get(:browser).reject { |entry| entry.message.match?(/status of (4\d\d|5\d\d)|net::ERR_/) }
+    complaints =
+      page
+        .driver
+        .browser
+        .logs
+        .get(:browser)
+        .reject { |entry| entry.message.match?(/status of (4\d\d|5\d\d)|net::ERR_/) }
     Capybara.reset_sessions!
     assert_empty complaints.map(&:message)
   end
@@ -46,7 +52,7 @@ class SystemTest < EarnestFoldTest
   # Everything that was typed and said here is taken.
   def assert_settled = assert_selector("#journal[data-waiting='0']", visible: :all)
 
-  def figure(name) = find("[data-shows=#{name}]", match: :first).find("b").text.gsub(/\s+/, " ")
+  def figure(name) = find("[data-shows=#{name}]", match: :first).find("b").text
 
   def assert_figure(name, wanted) = assert_selector("[data-shows=#{name}] b", text: wanted, match: :first)
 
@@ -63,7 +69,12 @@ class SystemTest < EarnestFoldTest
   # What the accessibility rules find on this page.
   def findings
     run = Axe::API::Run.new
-    Axe::Core.new(page).call(run).results.violations.map { |violation| "#{violation.id}: #{violation.nodes.map(&:html).first(3).join(" | ")}" }
+    Axe::Core
+      .new(page)
+      .call(run)
+      .results
+      .violations
+      .map { |violation| "#{violation.id}: #{violation.nodes.map(&:html).first(3).join(" | ")}" }
   end
 
   def assert_accessible = assert_empty(findings)

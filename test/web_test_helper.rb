@@ -38,12 +38,20 @@ class WebTest < StoreTest
   # Fields with what was seen in them, as the page's own form sends them.
   def seeing(address, **fields)
     get address
-    saw = fields.to_h { |name, _| [name, CGI.unescapeHTML(last_response.body[/name="saw\[#{name}\]" value="([^"]*)"/, 1].to_s)] }
+    saw = fields.to_h do |name, _|
+      [name, CGI.unescapeHTML(last_response.body[/name="saw\[#{name}\]" value="([^"]*)"/, 1].to_s)]
+    end
     fields.merge("saw" => saw)
   end
 
   def save(job, name, headers: {}, **fields)
-    send_form(station(job, name), :headers => headers, "version" => job.treatments.first.version.to_s, "unit" => job.unit, **fields)
+    send_form(
+      station(job, name),
+      :headers => headers,
+      "version" => job.treatments.first.version.to_s,
+      "unit" => job.unit,
+      **fields
+    )
   end
 
   # The step that stands at a place in the order of work, by its name.
@@ -53,5 +61,5 @@ class WebTest < StoreTest
     Rack::Utils.parse_query(CGI.unescapeHTML(asked))
   end
 
-  def text = last_response.body.gsub(/<[^>]+>/, " ").then { |plain| CGI.unescapeHTML(plain) }.squeeze(" \n")
+  def text = last_response.body.gsub(/<[^>]+>/, " ").then { |plain| CGI.unescapeHTML(plain) }.gsub(/\s+/, " ")
 end

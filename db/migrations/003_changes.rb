@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Each change of a treatment, so that it can be looked up and taken back. `undoable` is how many can still be taken back: the
+# Each change of a treatment, so that it can be looked up and taken back. `undoable` is how many can still be taken
+# back: the
 # desk asks for it with every page.
 Sequel.migration do
   change do

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# The words by which jobs and windows are found, in small letters: comparing without regard to case, row by row, takes ten times
+# The words by which jobs and windows are found, in small letters: comparing without regard to case, row by row,
+# takes ten times
 # as long.
 Sequel.migration do
   up do

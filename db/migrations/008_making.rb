@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# What was said at the bench: steps done, what was measured, clocks started and stopped. Lines are only ever added: a correction
+# What was said at the bench: steps done, what was measured, clocks started and stopped. Lines are only ever added:
+# a correction
 # stands beside what it corrects.
 Sequel.migration do
   change do

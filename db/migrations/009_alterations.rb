@@ -1,8 +1,11 @@
 # frozen_string_literal: true
 
-# Somebody else's curtains. An alteration is kept as a treatment is (its spec has a `kind`): changed, taken back and said at the bench
-# alike. What came with earlier documents and lay with the job becomes such rows. What was noted of the curtains when they came in is
-# only added to; photographs lie in the database as they were encoded anew. At the bench a measure says at which edge it was taken.
+# Somebody else's curtains. An alteration is kept as a treatment is (its spec has a `kind`): changed, taken back
+# and said at the bench
+# alike. What came with earlier documents and lay with the job becomes such rows. What was noted of the curtains
+# when they came in is
+# only added to; photographs lie in the database as they were encoded anew. At the bench a measure says at which
+# edge it was taken.
 Sequel.migration do
   up do
     alter_table(:bench_entries) { add_column :place, String, null: false, default: "" }
@@ -38,16 +41,33 @@ Sequel.migration do
       index [:workroom_id, :treatment_id, :id]
     end
 
-    from(:jobs).where(Sequel.lit("extras->'alterations' IS NOT NULL")).select(:workroom_id, :id, Sequel.cast(:extras, String).as(:kept)).all.each do |row|
-      workroom, job, kept = row[:workroom_id], row[:id], Sequel.parse_json(row[:kept])
-      position = from(:windows).where(workroom_id: workroom, job_id: job).max(:position).to_i
-      kept.delete("alterations").each do |alteration|
-        position += 1
-        window = from(:windows).returning.insert(workroom_id: workroom, job_id: job, position: position, name: alteration["id"].to_s[0, 80]).first[:id]
-        from(:treatments).insert(workroom_id: workroom, window_id: window, position: 1, spec: Sequel.lit("?::jsonb", Sequel.object_to_json(alteration)))
+    from(:jobs)
+      .where(Sequel.lit("extras->'alterations' IS NOT NULL"))
+      .select(:workroom_id, :id, Sequel.cast(:extras, String).as(:kept))
+      .all
+      .each do |row|
+        workroom, job, kept = row[:workroom_id], row[:id], Sequel.parse_json(row[:kept])
+        position = from(:windows).where(workroom_id: workroom, job_id: job).max(:position).to_i
+        kept
+          .delete("alterations")
+          .each do |alteration|
+            position += 1
+            window =
+              from(:windows)
+                .returning
+                .insert(workroom_id: workroom, job_id: job, position: position, name: alteration["id"].to_s[0, 80])
+                .first[
+                :id
+              ]
+            from(:treatments).insert(
+              workroom_id: workroom,
+              window_id: window,
+              position: 1,
+              spec: Sequel.lit("?::jsonb", Sequel.object_to_json(alteration))
+            )
+          end
+        from(:jobs).where(id: job).update(extras: Sequel.lit("?::jsonb", Sequel.object_to_json(kept)))
       end
-      from(:jobs).where(id: job).update(extras: Sequel.lit("?::jsonb", Sequel.object_to_json(kept)))
-    end
   end
 
   down do

@@ -3,7 +3,8 @@
 require "sequel"
 
 module EarnestFold
-  # What is kept, in PostgreSQL. Rows go in, plain records come out; every query goes through a {Workroom}. No error of the
+  # What is kept, in PostgreSQL. Rows go in, plain records come out; every query goes through a {Workroom}. No
+  # error of the
   # database library leaves this room: it becomes one of the few below.
   module Store
     Error = Class.new(EarnestFold::Error)
@@ -39,7 +40,9 @@ module EarnestFold
       @db.wrap_json_primitives = false
       @db
     rescue Sequel::DatabaseConnectionError => error
-      raise Unreachable, "The database at #{url.sub(/:[^:@]*@/, ":…@")} refuses the connection (#{error.message.lines.first.strip}). Check DATABASE_URL, or leave it out to use the application's own."
+      raise Unreachable,
+        "The database at #{url.sub(/:[^:@]*@/, ":…@")} refuses the connection " \
+          "(#{error.message.lines.first.strip}). Check DATABASE_URL, or leave it out to use the application's own."
     rescue Sequel::Error => error
       raise Unreachable, "DATABASE_URL can't be used (#{error.message.lines.first.strip}). #{ADDRESS}"
     end
@@ -73,7 +76,10 @@ module EarnestFold
 
     # @api private
     def first_workroom
-      row = guard { db[:workrooms].order(:id).first || db[:workrooms].returning.insert(name: "Saltmarsh Lane Curtains").first }
+      row =
+        guard do
+          db[:workrooms].order(:id).first || db[:workrooms].returning.insert(name: "Saltmarsh Lane Curtains").first
+        end
       Workroom.new(row[:id])
     end
 

@@ -3,7 +3,8 @@
 require "i18n"
 
 module EarnestFold
-  # The words for people, from the locale file, and figures as people write them. Everything that speaks (screens, drawings,
+  # The words for people, from the locale file, and figures as people write them. Everything that speaks (screens,
+  # drawings,
   # documents) asks here, so that each thing is said once.
   module Words
     R = Reckoning
@@ -160,7 +161,8 @@ module EarnestFold
     def problem(problem, unit = R::Units::CM)
       data = problem.data.compact.transform_values { |value| value.is_a?(Array) ? value.join(", ") : value }
       key = "problems.#{problem.code}"
-      key = "problems.#{problem.code}_#{(%i[over least under most] & data.keys).join("_")}" if problem.code == :out_of_range
+      key = "problems.#{problem.code}_#{(%i[over least under most] & data.keys).join("_")}" if problem.code ==
+        :out_of_range
       say(key, unit: unit, **data)
     end
 
@@ -177,7 +179,8 @@ module EarnestFold
 
     # @param path [String]
     # @return [Boolean] whether there is a field of that name
-    def field?(path) = say?("fields.#{path.tr(".", "_")}") || path.match?(/\A(wall\.\w+\.\w+|drop\.readings\.\d{1,2})\z/)
+    def field?(path) =
+      say?("fields.#{path.tr(".", "_")}") || path.match?(/\A(wall\.\w+\.\w+|drop\.readings\.\d{1,2})\z/)
 
     # @param path [String] of a field of a treatment
     # @return [String]
@@ -186,7 +189,11 @@ module EarnestFold
       return say(key) if say?(key)
 
       wall, feature, figure = path.split(".")
-      (wall == "wall") ? "#{say("wall.#{feature}")}: #{say("wall_fields.#{figure}")}" : say("fields.another_reading", number: path[/\d+\z/])
+      if wall == "wall"
+        "#{say("wall.#{feature}")}: #{say("wall_fields.#{figure}")}"
+      else
+        say("fields.another_reading", number: path[/\d+\z/])
+      end
     end
 
     # @param problem [Reckoning::Problem]
@@ -204,7 +211,8 @@ module EarnestFold
 
     # @param name [Symbol] of a line on a curtain that is altered
     # @return [String]
-    def alter_line(name) = name.start_with?("piece_") ? say("alter.lines.piece", number: name[/\d+/]) : say("alter.lines.#{name}")
+    def alter_line(name) =
+      name.start_with?("piece_") ? say("alter.lines.piece", number: name[/\d+/]) : say("alter.lines.#{name}")
 
     # @param cut [Reckoning::Cutting::Cut]
     # @return [String] "Left, width 2 · B"
@@ -213,7 +221,8 @@ module EarnestFold
     # @param curtain [String] "left", or "left, right" for a width that is slit for both
     # @param number [Integer] from the leading edge
     # @return [String] "Left, width 2"
-    def cut_of(curtain, number) = say("cuts.name", hand: curtain.split(", ").map { |one| hand(one) }.join(" + "), number: number)
+    def cut_of(curtain, number) =
+      say("cuts.name", hand: curtain.split(", ").map { |one| hand(one) }.join(" + "), number: number)
 
     # @param leftover [Reckoning::Cutting::Leftover]
     # @return [String] what it still makes: "2 tiebacks, 14 patches"
@@ -221,7 +230,11 @@ module EarnestFold
       return say("leftovers.cloth") if leftover.along > R::Cutting::Uses::LONG
 
       made = R::Cutting::Uses.of(leftover)
-      made.empty? ? say("leftovers.nothing") : made.map { |kind, count| say("leftovers.makes.#{kind}", count: count) }.join(", ")
+      if made.empty?
+        say("leftovers.nothing")
+      else
+        made.map { |kind, count| say("leftovers.makes.#{kind}", count: count) }.join(", ")
+      end
     end
 
     def line_key(line)
@@ -230,7 +243,8 @@ module EarnestFold
       [:hem, :lining_hem].include?(line.name) ? "working.#{line.name}_#{line.data[:kind]}" : "working.#{line.name}"
     end
 
-    def sign(token) = {"↑" => "rounded up", "↓" => "rounded down", "↕" => "to the nearest", "→" => "→"}.fetch(token, token)
+    def sign(token) =
+      {"↑" => "rounded up", "↓" => "rounded down", "↕" => "to the nearest", "→" => "→"}.fetch(token, token)
 
     def value_in(value, unit)
       case value

@@ -14,7 +14,11 @@ class CommandLineTest < EarnestFoldTest
     assert_empty errors
     assert_equal JOBS.size, output.lines.size
     JOBS.zip(output.lines).each do |file, line|
-      assert_empty Comparison.new.differences(JSON.parse(File.read(file.sub(".fold.", ".expected."))), JSON.parse(line)), file
+      assert_empty Comparison.new.differences(
+        JSON.parse(File.read(file.sub(".fold.", ".expected."))),
+        JSON.parse(line)
+      ),
+        file
     end
   end
 
@@ -35,7 +39,8 @@ class CommandLineTest < EarnestFoldTest
     assert_equal [2, ""], [status.exitstatus, output]
     found = JSON.parse(errors)["errors"].to_h { |error| error.values_at("at", "message") }
     assert_equal "must be more than 0", found["/windows/0/treatments/0/heading/fullness"]
-    assert_equal %w[/cloths/0/width /windows/0/treatments/0/drop/readings /windows/0/treatments/0/heading/fullness], found.keys.sort
+    assert_equal %w[/cloths/0/width /windows/0/treatments/0/drop/readings /windows/0/treatments/0/heading/fullness],
+      found.keys.sort
   end
 
   def test_what_is_no_json_or_not_there_has_the_same_form
@@ -62,8 +67,20 @@ class CommandLineTest < EarnestFoldTest
   def test_choices_stand_side_by_side
     output, = run_with("choices", JOBS[1])
     choices = JSON.parse(output)["treatments"]["bay-pair"]["choices"]
-    widths = choices.select { |choice| choice["kind"] == "widths" }.to_h { |choice| [choice["name"], choice.values_at("length_to_order", "cost")] }
-    assert_equal({2 => [12_200, "414.80"], 2.5 => [15_100, "513.40"], 3 => [18_300, "622.20"], 3.5 => [20_900, "710.60"], 4 => [23_700, "805.80"]}, widths)
+    widths =
+      choices
+        .select { |choice| choice["kind"] == "widths" }
+        .to_h { |choice| [choice["name"], choice.values_at("length_to_order", "cost")] }
+    assert_equal(
+      {
+        2 => [12_200, "414.80"],
+        2.5 => [15_100, "513.40"],
+        3 => [18_300, "622.20"],
+        3.5 => [20_900, "710.60"],
+        4 => [23_700, "805.80"]
+      },
+      widths
+    )
     assert_includes choices.map { |choice| choice["kind"] }, "sideways"
     assert_operator choices.count { |choice| choice["kind"] == "heading" }, :>=, 8
   end
@@ -71,7 +88,9 @@ class CommandLineTest < EarnestFoldTest
   def test_the_schema_is_the_published_one_and_current
     output, = run_with("schema")
     assert_equal File.read(root("schema/job.v1.json")), output
-    assert_equal JSON.parse(output), JSON.parse(JSON.generate(EarnestFold::Documents::Schema.to_h)), "run: bundle exec ruby support/schema.rb"
+    assert_equal JSON.parse(output),
+      JSON.parse(JSON.generate(EarnestFold::Documents::Schema.to_h)),
+      "run: bundle exec ruby support/schema.rb"
   end
 
   def test_misuse_shows_what_there_is

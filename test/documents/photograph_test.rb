@@ -2,12 +2,18 @@
 
 require "test_helper"
 
-# A photograph is read and encoded anew: upright, no larger than it need be, with nothing the camera wrote into it; what isn't one is refused.
+# A photograph is read and encoded anew: upright, no larger than it need be, with nothing the camera wrote into it;
+# what isn't one is refused.
 class PhotographTest < EarnestFoldTest
   P = EarnestFold::Documents::Photograph
 
   def test_a_large_one_becomes_small_and_forgets_where_it_was_taken
-    taken = Vips::Image.black(2400, 1200, bands: 3).copy(interpretation: :srgb).mutate { |image| image.set_type!(GObject::GSTR_TYPE, "exif-ifd3-GPSLatitude", "52/1 10/1 0/1") }.jpegsave_buffer
+    taken =
+      Vips::Image
+        .black(2400, 1200, bands: 3)
+        .copy(interpretation: :srgb)
+        .mutate { |image| image.set_type!(GObject::GSTR_TYPE, "exif-ifd3-GPSLatitude", "52/1 10/1 0/1") }
+        .jpegsave_buffer
     made = P.encode(taken)
     assert_equal [1600, 800], [made.width, made.height]
     again = Vips::Image.new_from_buffer(made.bytes, "")
@@ -17,18 +23,34 @@ class PhotographTest < EarnestFoldTest
 
   # Taken with the camera on its side: the tag that says so goes, so the picture is turned.
   def test_it_stands_upright
-    lying = Vips::Image.black(300, 200, bands: 3).copy(interpretation: :srgb).mutate { |image| image.set_type!(GObject::GINT_TYPE, "orientation", 6) }.jpegsave_buffer
+    lying =
+      Vips::Image
+        .black(300, 200, bands: 3)
+        .copy(interpretation: :srgb)
+        .mutate { |image| image.set_type!(GObject::GINT_TYPE, "orientation", 6) }
+        .jpegsave_buffer
     assert_equal [200, 300], P.encode(lying).then { |made| [made.width, made.height] }
   end
 
   def test_a_png_with_clear_places_comes_out_on_white
     clear = Vips::Image.black(20, 10, bands: 4).copy(interpretation: :srgb).pngsave_buffer
-    assert_equal [255.0], Vips::Image.new_from_buffer(P.encode(clear).bytes, "").avg.then { |mean| [mean.round(0).to_f] }
+    assert_equal [255.0],
+      Vips::Image.new_from_buffer(P.encode(clear).bytes, "").avg.then { |mean| [mean.round(0).to_f] }
   end
 
   def test_what_is_no_photograph_is_refused
     whole = Vips::Image.black(200, 200, bands: 3).copy(interpretation: :srgb).jpegsave_buffer
-    ["", "a letter", "GIF89a", "<svg/>", whole[0, whole.size / 2], "\xFF\xD8\xFF".b + "nothing more", "\x89PNG\r\n\x1A\n".b].each { |bytes| assert_raises(P::NotOne, bytes[0, 8].inspect) { P.encode(bytes) } }
+    [
+      "",
+      "a letter",
+      "GIF89a",
+      "<svg/>",
+      whole[0, whole.size / 2],
+      "\xFF\xD8\xFF".b + "nothing more",
+      "\x89PNG\r\n\x1A\n".b
+    ].each do |bytes|
+      assert_raises(P::NotOne, bytes[0, 8].inspect) { P.encode(bytes) }
+    end
     assert_raises(P::NotOne) { P.encode("\xFF\xD8\xFF".b + "x" * P::LARGEST) }
   end
 end

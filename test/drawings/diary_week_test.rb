@@ -4,7 +4,8 @@ require "test_helper"
 
 EarnestFold::LOADER.eager_load
 
-# A week of benches to scale: a block is as wide as it is long, and what is done at the same time never covers each other.
+# A week of benches to scale: a block is as wide as it is long, and what is done at the same time never covers each
+# other.
 class DiaryWeekTest < EarnestFoldTest
   R = EarnestFold::Reckoning
   W = EarnestFold::Drawings::DiaryWeek
@@ -25,14 +26,24 @@ class DiaryWeekTest < EarnestFoldTest
   def test_a_name_is_escaped_and_cut_between_words
     svg = W.new([MONDAY], R::Diary::USUAL, [block(0, 450).with(words: "<Bay & door>")]).to_s
     assert_includes svg, "&lt;Bay &amp; door&gt;"
-    narrow = W.new([MONDAY, MONDAY + 1, MONDAY + 2, MONDAY + 3, MONDAY + 4], R::Diary::USUAL, [block(0, 120).with(words: "River bay, lounge")]).to_s
+    narrow = W.new(
+      [MONDAY, MONDAY + 1, MONDAY + 2, MONDAY + 3, MONDAY + 4],
+      R::Diary::USUAL,
+      [block(0, 120).with(words: "River bay, lounge")]
+    ).to_s
     assert_equal ["River", "bay,"], narrow.scan(%r{class="block-words"[^>]*>([^<]+)<}).flatten
   end
 
   private
 
-  def block(from, to) = W::Block.new(date: MONDAY, from: from, to: to, bench: :table, job: 1, words: "", says: "", href: nil, late: false)
+  def block(from, to) =
+    W::Block.new(date: MONDAY, from: from, to: to, bench: :table, job: 1, words: "", says: "", href: nil, late: false)
 
   # @return [Array<Array(Float, Float, Float)>] x, y and width
-  def blocks(given) = W.new([MONDAY], R::Diary::USUAL, given).to_s.scan(/<rect x="([\d.]+)" y="([\d.]+)" width="([\d.]+)"[^>]*class="block"/).map { |numbers| numbers.map(&:to_f) }
+  def blocks(given) =
+    W
+      .new([MONDAY], R::Diary::USUAL, given)
+      .to_s
+      .scan(/<rect x="([\d.]+)" y="([\d.]+)" width="([\d.]+)"[^>]*class="block"/)
+      .map { |numbers| numbers.map(&:to_f) }
 end

@@ -72,18 +72,31 @@ class DrawingsTest < EarnestFoldTest
 
   # Beside the longest piece another is drawn as much shorter as it is.
   def test_a_piece_on_the_shelf_is_drawn_to_the_longest
-    pieces = [R::Length.cm(5000), R::Length.cm(1250)].map { |length| R::Cutting::ShelfPiece.read({"delivered" => "#{length.mm.to_i} mm"}, "A", [], R::Problems.new) }
-    wide = pieces.map { |piece| W::PieceBar.new(piece, pieces.first.length, "#ffffff").to_s }.map { |svg| svg[/<rect[^>]*class="piece-left"/][/ width="([\d.]+)"/, 1].to_f }
+    pieces =
+      [R::Length.cm(5000), R::Length.cm(1250)].map do |length|
+        R::Cutting::ShelfPiece.read({"delivered" => "#{length.mm.to_i} mm"}, "A", [], R::Problems.new)
+      end
+    wide =
+      pieces
+        .map { |piece| W::PieceBar.new(piece, pieces.first.length, "#ffffff").to_s }
+        .map { |svg| svg[/<rect[^>]*class="piece-left"/][/ width="([\d.]+)"/, 1].to_f }
     assert_in_delta 4, wide.first / wide.last, 0.05
   end
 
   private
 
   def drawings(job)
-    bolts = job.cloths.reject { |made| made.endless.placed.empty? }.map { |made| W::Bolt.endless(made, job.job.unit, colour: "#ffffff").to_s }
+    bolts =
+      job
+        .cloths
+        .reject { |made| made.endless.placed.empty? }
+        .map { |made| W::Bolt.endless(made, job.job.unit, colour: "#ffffff").to_s }
     bolts + job.treatments.flat_map do |made|
       made.curtains.flat_map do |curtain|
-        [W::FlatCurtain.new(made, curtain, job.job.unit, colour: "#ffffff", lining: true).to_s, W::HeadingMarks.new(made.treatment.heading, curtain, job.job.unit, colour: "#ffffff").to_s]
+        [
+          W::FlatCurtain.new(made, curtain, job.job.unit, colour: "#ffffff", lining: true).to_s,
+          W::HeadingMarks.new(made.treatment.heading, curtain, job.job.unit, colour: "#ffffff").to_s
+        ]
       end
     end
   end

@@ -12,7 +12,9 @@ class DocumentLawsTest < EarnestFoldTest
     each_job do |document, seed|
       tame(document)
       used = [1.4, 2, 2.7].map { |ratio| lengths(with_fullness(document, ratio)) }
-      used.each_cons(2) { |less, more| less.each { |id, length| assert_operator more[id], :>=, length, "seed #{seed}, #{id}" } }
+      used.each_cons(2) do |less, more|
+        less.each { |id, length| assert_operator more[id], :>=, length, "seed #{seed}, #{id}" }
+      end
     end
   end
 
@@ -47,7 +49,10 @@ class DocumentLawsTest < EarnestFoldTest
     each_treatment do |made, seed|
       making = made.treatment.making
       kept = made.treatment.sideways? ? 1 : made.treatment.face.after_shrinking
-      assert_operator made.cut_drop * kept, :>=, made.finished_drop + made.drop_cut.top + making.hem.taken, "seed #{seed}"
+      assert_operator made.cut_drop * kept,
+        :>=,
+        made.finished_drop + made.drop_cut.top + making.hem.taken,
+        "seed #{seed}"
       assert_operator made.cut_length, :>=, made.cut_drop
     end
   end
@@ -58,7 +63,12 @@ class DocumentLawsTest < EarnestFoldTest
       next if treatment.sideways? || treatment.making.widths
 
       made.curtains.each do |curtain|
-        wanted = treatment.heading.dictates? ? curtain.flat_needed : curtain.flat_needed * (1 - treatment.making.accept_short_percent / 100)
+        wanted =
+          if treatment.heading.dictates?
+            curtain.flat_needed
+          else
+            curtain.flat_needed * (1 - treatment.making.accept_short_percent / 100)
+          end
         assert_operator treatment.width_rule.flat(curtain.widths), :>=, wanted, "seed #{seed}"
         less = curtain.widths - treatment.making.step
         assert_operator treatment.width_rule.flat(less), :<, wanted, "seed #{seed}" if less.positive?
@@ -68,8 +78,13 @@ class DocumentLawsTest < EarnestFoldTest
 
   def test_half_widths_lose_no_cloth
     (1..9).each do |halves|
-      shares = Array.new(halves) { |index| R::WidthsToCut::Share.new(hand: index.to_s, leads: index.even? ? :left : :right, count: 1/2r, across: false) }
-      cloth = R::Cloth.new(**R::Cloth::FIELDS.read({"id" => "c", "use" => "face", "width" => 1400}, R::Units::MM, R::Problems.new))
+      shares =
+        Array.new(halves) do |index|
+          R::WidthsToCut::Share.new(hand: index.to_s, leads: index.even? ? :left : :right, count: 1 / 2r, across: false)
+        end
+      cloth = R::Cloth.new(
+        **R::Cloth::FIELDS.read({"id" => "c", "use" => "face", "width" => 1400}, R::Units::MM, R::Problems.new)
+      )
       assert_equal (halves/2r).ceil, R::WidthsToCut.new(cloth, false, shares).list.size
       assert_equal halves, R::WidthsToCut.new(cloth, false, shares).list.sum { |cut| cut.curtain.split(", ").size }
     end
@@ -88,9 +103,12 @@ class DocumentLawsTest < EarnestFoldTest
         made.endless.placed.each_cons(2) { |one, two| assert_operator two.from, :>=, one.to, "seed #{seed}" }
         made.endless.placed.each do |placed|
           assert_operator placed.from, :>=, made.cloth.square_off
-          assert_equal R::Length::ZERO, (placed.from - placed.cut.start) % made.cloth.vertical_repeat, "seed #{seed}" if placed.cut.start
+          if placed.cut.start
+            assert_equal R::Length::ZERO, (placed.from - placed.cut.start) % made.cloth.vertical_repeat, "seed #{seed}"
+          end
         end
-        assert_equal made.endless.placed.map { |placed| placed.cut.hash }.sort, demand(document, made.cloth).map(&:hash).sort
+        assert_equal made.endless.placed.map { |placed| placed.cut.hash }.sort,
+          demand(document, made.cloth).map(&:hash).sort
         assert_operator made.length_to_order, :>=, made.length_needed
       end
     end
@@ -122,14 +140,19 @@ class DocumentLawsTest < EarnestFoldTest
 
   def reckoned(document) = R::JobReckoning.new(read(document))
 
-  def figures(document) = EarnestFold::Documents::ReckoningFormat.new(reckoned(document)).to_h["treatments"].transform_values { |made| made.except("working", "checks") }
+  def figures(document) =
+    EarnestFold::Documents::ReckoningFormat.new(reckoned(document)).to_h["treatments"].transform_values do |made|
+      made.except("working", "checks")
+    end
 
   def demand(document, cloth) = R::Cutting::Demand.of(reckoned(document).treatments, cloth)
 
-  def lengths(document) = reckoned(document).treatments.to_h { |made| [made.id, made.curtains.sum(R::Length::ZERO, &:flat_width)] }
+  def lengths(document) =
+    reckoned(document).treatments.to_h { |made| [made.id, made.curtains.sum(R::Length::ZERO, &:flat_width)] }
 
   # Widths given by hand don't follow the fullness.
-  def tame(document) = document["windows"].each { |window| window["treatments"].each { |made| made["making"]["widths"] = nil } }
+  def tame(document) =
+    document["windows"].each { |window| window["treatments"].each { |made| made["making"]["widths"] = nil } }
 
   def with_fullness(document, ratio)
     copy = Marshal.load(Marshal.dump(document))
@@ -137,7 +160,8 @@ class DocumentLawsTest < EarnestFoldTest
     copy
   end
 
-  COUNTS = %w[version pleats panels carriers edge skips buckram_folds ratio percent_total percent_added split fullness rating mass shrink_percent accept_short_percent widths].freeze
+  COUNTS = %w[version pleats panels carriers edge skips buckram_folds ratio percent_total percent_added split fullness
+    rating mass shrink_percent accept_short_percent widths].freeze
 
   # Every length written in inches, exactly: as a fraction of 127ths of 5.
   def in_inches(node, key = nil)

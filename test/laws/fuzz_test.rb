@@ -17,12 +17,15 @@ class FuzzTest < EarnestFoldTest
   def test_spoilt_worked_jobs_too
     files = Dir[root("test/golden/*.fold.json")]
     files.each_with_index do |file, index|
-      40.times { |seed| refused?(RandomJobs.new(seed + 1000 * index).spoilt(JSON.parse(File.read(file))), "#{file} #{seed}") }
+      40.times do |seed|
+        refused?(RandomJobs.new(seed + 1000 * index).spoilt(JSON.parse(File.read(file))), "#{file} #{seed}")
+      end
     end
   end
 
   def test_text_that_is_no_document
-    ["", "[", "nul", "\xff\xfe", "{\"a\":1}x", "[" * 5000, "{\"format\":1e999999999}", "\u0000", "123", "\"x\"", "null", "[1]"].each do |text|
+    ["", "[", "nul", "\xff\xfe", "{\"a\":1}x", "[" * 5000, "{\"format\":1e999999999}", "\u0000", "123", "\"x\"", "null",
+      "[1]"].each do |text|
       error = assert_raises(Invalid, text[0, 20]) { EarnestFold::Documents::JobFormat.read(text) }
       refute_empty error.problems
     end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# A second way to reckon small documents: slow, plain, on bare numbers in millimetres, written from the rules and not from the
+# A second way to reckon small documents: slow, plain, on bare numbers in millimetres, written from the rules and
+# not from the
 # core. Where it stops at something, it steps and tries instead of dividing.
 class PlainReckoner
   PI = Rational("3.14159265358979")
@@ -28,11 +29,16 @@ class PlainReckoner
   end
 
   def taken(allowance)
-    {"double" => r(allowance["depth"]) * 2, "single" => r(allowance["depth"]) + r(allowance["turn_under"] || 0), "none" => 0}.fetch(allowance["kind"])
+    {
+      "double" => r(allowance["depth"]) * 2,
+      "single" => r(allowance["depth"]) + r(allowance["turn_under"] || 0),
+      "none" => 0
+    }.fetch(allowance["kind"])
   end
 
   def spans(t)
-    length, left, right, overlap, ease = r(t["support"]["length"]), *%w[return_left return_right overlap ease].map { |key| r(t[key]) }
+    length, left, right, overlap, ease =
+      r(t["support"]["length"]), *%w[return_left return_right overlap ease].map { |key| r(t[key]) }
     case t["opening"]["kind"]
     when "pair"
       split = r(t["opening"]["split"])
@@ -42,7 +48,10 @@ class PlainReckoner
     when "one_way_right" then [{hand: "single", leads: :left, f: length + left + right + ease, r: right, o: left}]
     when "dress_pair"
       cover = r(t["opening"]["cover"])
-      [{hand: "left", leads: :right, f: cover + left + ease, r: left, o: 0}, {hand: "right", leads: :left, f: cover + right + ease, r: right, o: 0}]
+      [
+        {hand: "left", leads: :right, f: cover + left + ease, r: left, o: 0},
+        {hand: "right", leads: :left, f: cover + right + ease, r: right, o: 0}
+      ]
     else panels(t["opening"]["panels"], length, left, right, ease)
     end
   end
@@ -52,7 +61,13 @@ class PlainReckoner
       turn = 0
       turn = left if number == 1
       turn = right if number == count
-      {hand: "panel #{number}", leads: (number == count) ? :left : :right, f: length / count + turn + ease, r: turn, o: 0}
+      {
+        hand: "panel #{number}",
+        leads: (number == count) ? :left : :right,
+        f: length / count + turn + ease,
+        r: turn,
+        o: 0
+      }
     end
   end
 
@@ -164,7 +179,13 @@ class PlainReckoner
     return 0 if made <= span[:f] || hanging <= 0
     return h["pleats"] if h["pleats"]
 
-    (2..250).min_by { |n| [outside(hanging / (n - 1), h["space"]) + outside((made - span[:f]) / n, h["take_up"]), (hanging / (n - 1) - r(h["space"]["target"])).abs, -n] }
+    (2..250).min_by do |n|
+      [
+        outside(hanging / (n - 1), h["space"]) + outside((made - span[:f]) / n, h["take_up"]),
+        (hanging / (n - 1) - r(h["space"]["target"])).abs,
+        -n
+      ]
+    end
   end
 
   def outside(value, range)
@@ -179,7 +200,13 @@ class PlainReckoner
       next 1 if lining["run"] == "railroad"
 
       target = curtain[:flat_width] - 2 * r(lining["inset"])
-      least(cloth, r(lining["seam"] || t["making"]["seam"]), r(lining["side_turn"]), target * (1 - r(lining["accept_short_percent"]) / 100), step)
+      least(
+        cloth,
+        r(lining["seam"] || t["making"]["seam"]),
+        r(lining["side_turn"]),
+        target * (1 - r(lining["accept_short_percent"]) / 100),
+        step
+      )
     end
   end
 
@@ -188,8 +215,12 @@ class PlainReckoner
     return curtains.size if t["run"] == "railroad"
 
     shifts = shifts?(t, face)
-    halves = curtains.select { |curtain| curtain[:widths] % 1 != 0 }.map { |curtain| [phase(t, curtain, curtain[:widths].floor, shifts), curtain[:leads]] }
-    curtains.sum { |curtain| curtain[:widths].floor } + halves.group_by(&:first).values.sum { |same| together(face, same.map(&:last)) }
+    halves =
+      curtains
+        .select { |curtain| curtain[:widths] % 1 != 0 }
+        .map { |curtain| [phase(t, curtain, curtain[:widths].floor, shifts), curtain[:leads]] }
+    curtains.sum { |curtain| curtain[:widths].floor } +
+      halves.group_by(&:first).values.sum { |same| together(face, same.map(&:last)) }
   end
 
   def together(face, leads)
@@ -201,7 +232,9 @@ class PlainReckoner
     return false unless face["match"] == "half_drop"
     return true unless across(face)
 
-    ((r(face["width"]) - 2 * edge(face, r(t["making"]["seam"]))) / across(face)).floor.then { |count| count.zero? || count.odd? }
+    ((r(face["width"]) - 2 * edge(face, r(t["making"]["seam"]))) / across(face)).floor.then do |count|
+      count.zero? || count.odd?
+    end
   end
 
   def phase(t, curtain, index, shifts)

@@ -25,10 +25,13 @@ class SecondWayTest < EarnestFoldTest
     200.times do |seed|
       document = RandomJobs.new(seed).document
       job = read(document) or next
-      out = EarnestFold::Documents::ReckoningFormat.new(EarnestFold::Reckoning::JobReckoning.new(job)).to_h["treatments"]
+      out =
+        EarnestFold::Documents::ReckoningFormat.new(EarnestFold::Reckoning::JobReckoning.new(job)).to_h["treatments"]
       PlainReckoner.new(document).results.each do |id, exact|
         assert_equal exact["cut_drop"].round(3).to_f, out[id]["cut_drop"].to_f
-        exact["curtains"].zip(out[id]["curtains"]) { |curtain, shown| assert_equal curtain[:flat_width].round(3).to_f, shown["flat_width"].to_f }
+        exact["curtains"].zip(out[id]["curtains"]) do |curtain, shown|
+          assert_equal curtain[:flat_width].round(3).to_f, shown["flat_width"].to_f
+        end
       end
     end
   end
@@ -42,12 +45,26 @@ class SecondWayTest < EarnestFoldTest
   end
 
   def figures(made)
-    {"finished_drop" => made.finished_drop.mm, "cut_drop" => made.cut_drop.mm, "curtains" => made.curtains.map { |curtain| curtain_figures(curtain) },
-     "widths_total" => made.widths_total, "lining_widths" => made.lining&.counts}
+    {
+      "finished_drop" => made.finished_drop.mm,
+      "cut_drop" => made.cut_drop.mm,
+      "curtains" => made.curtains.map { |curtain| curtain_figures(curtain) },
+      "widths_total" => made.widths_total,
+      "lining_widths" => made.lining&.counts
+    }
   end
 
   def curtain_figures(curtain)
-    {hand: curtain.hand, leads: curtain.leads, f: curtain.finished_width.mm, r: curtain.span.return_flat.mm, o: curtain.span.lead_flat.mm,
-     flat_needed: curtain.flat_needed.mm, widths: curtain.widths, flat_width: curtain.flat_width.mm, pleats: curtain.heading[:pleats]}
+    {
+      hand: curtain.hand,
+      leads: curtain.leads,
+      f: curtain.finished_width.mm,
+      r: curtain.span.return_flat.mm,
+      o: curtain.span.lead_flat.mm,
+      flat_needed: curtain.flat_needed.mm,
+      widths: curtain.widths,
+      flat_width: curtain.flat_width.mm,
+      pleats: curtain.heading[:pleats]
+    }
   end
 end

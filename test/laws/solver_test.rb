@@ -50,19 +50,41 @@ class SolverTest < EarnestFoldTest
 
   def example(random, repeat, kinds: 4, more: 0)
     kinds = Array.new(kinds) { [repeat.zero? ? nil : random.rand(repeat), 700 + random.rand(900)] }
-    cuts = Array.new(10 + more + random.rand(5)) { |index| kinds[index % kinds.size].then { |start, length| cut("t#{index % kinds.size}", start, length, index) } }
+    cuts =
+      Array.new(10 + more + random.rand(5)) do |index|
+        kinds[index % kinds.size].then { |start, length| cut("t#{index % kinds.size}", start, length, index) }
+      end
     pieces = Array.new(3) { |index| piece(random, index, cuts.sum { |one| one.length.mm.to_i } / 2) }
     problems = R::Problems.new
-    raw = {"id" => "c", "use" => "face", "width" => 1400, "vertical_repeat" => repeat, "square_off" => 20, "pieces" => pieces}
+    raw = {
+      "id" => "c",
+      "use" => "face",
+      "width" => 1400,
+      "vertical_repeat" => repeat,
+      "square_off" => 20,
+      "pieces" => pieces
+    }
     [R::Cloth.build(R::Cloth::FIELDS.read(raw, R::Units::MM, problems), problems), cuts]
   end
 
   def piece(random, index, length)
     flaw = random.rand(length - 100)
-    {"id" => "p#{index}", "length" => length, "pattern_start" => random.rand(300), "flaws" => index.zero? ? [] : [{"from" => flaw, "to" => flaw + 30}]}
+    {
+      "id" => "p#{index}",
+      "length" => length,
+      "pattern_start" => random.rand(300),
+      "flaws" => index.zero? ? [] : [{"from" => flaw, "to" => flaw + 30}]
+    }
   end
 
   def cut(treatment, start, length, number)
-    C::Cut.new(treatment: treatment, curtain: "left", number: number, phase: nil, start: start && R::Length.mm(start), length: R::Length.mm(length))
+    C::Cut.new(
+      treatment: treatment,
+      curtain: "left",
+      number: number,
+      phase: nil,
+      start: start && R::Length.mm(start),
+      length: R::Length.mm(length)
+    )
   end
 end

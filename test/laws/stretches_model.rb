@@ -23,9 +23,19 @@ class WholeNumbers
   def least(time_limit: nil)
     starts = [0]
     @columns.each { |_, _, entries| starts << starts.last + entries.size }
-    solved = Highs.mip(sense: :minimize, col_cost: @columns.map(&:first), col_lower: [0] * @columns.size, col_upper: @columns.map { |_, most, _| most }, row_lower: @rows.map(&:first), row_upper: @rows.map(&:last),
-      a_format: :colwise, a_start: starts[0..-2], a_index: @columns.flat_map { |_, _, entries| entries.keys }, a_value: @columns.flat_map { |_, _, entries| entries.values }, integrality: [:integer] * @columns.size)
-      .solve(time_limit: time_limit)
+    solved = Highs.mip(
+      sense: :minimize,
+      col_cost: @columns.map(&:first),
+      col_lower: [0] * @columns.size,
+      col_upper: @columns.map { |_, most, _| most },
+      row_lower: @rows.map(&:first),
+      row_upper: @rows.map(&:last),
+      a_format: :colwise,
+      a_start: starts[0..-2],
+      a_index: @columns.flat_map { |_, _, entries| entries.keys },
+      a_value: @columns.flat_map { |_, _, entries| entries.values },
+      integrality: [:integer] * @columns.size
+    ).solve(time_limit: time_limit)
     (solved.fetch(:status) == :optimal) ? solved.fetch(:obj_value).round : nil
   end
 end
@@ -49,7 +59,8 @@ class PiecesModel
   end
 end
 
-# Plain cloth: how many of each kind lie on each stretch; a piece is paid for up to its last stretch, and on that for what lies
+# Plain cloth: how many of each kind lie on each stretch; a piece is paid for up to its last stretch, and on that
+# for what lies
 # there.
 class StretchesModel < PiecesModel
   private
@@ -58,7 +69,9 @@ class StretchesModel < PiecesModel
 
   def piece(stretches)
     last_once = @model.row(0, 1)
-    rows = stretches.map { |stretch| [@model.row(-WholeNumbers::ENDLESS, 0), @model.row(-WholeNumbers::ENDLESS, 0), stretch] }
+    rows = stretches.map do |stretch|
+      [@model.row(-WholeNumbers::ENDLESS, 0), @model.row(-WholeNumbers::ENDLESS, 0), stretch]
+    end
     rows.each_with_index do |(paid, free, stretch), index|
       earlier = rows.first(index).to_h { |_, before, one| [before, -one.room] }
       @model.column(stretch.from, 1, {last_once => 1, paid => -stretch.room}.merge(earlier))

@@ -17,7 +17,10 @@ class SumsTest < EarnestFoldTest
         next if shown.match?(/rounded|nearest|→/) || shown.empty?
 
         told += 1
-        assert_in_delta evaluated(shown), read(W.figure(line.value, unit)), slack(line, unit), "seed #{seed}, #{line.name}, #{unit.name}: #{shown} = #{W.figure(line.value, unit)}"
+        assert_in_delta evaluated(shown),
+          read(W.figure(line.value, unit)),
+          slack(line, unit),
+          "seed #{seed}, #{line.name}, #{unit.name}: #{shown} = #{W.figure(line.value, unit)}"
       end
     end
     assert_operator told, :>, 2000
@@ -42,12 +45,16 @@ class SumsTest < EarnestFoldTest
   end
 
   # Half a step of what it leads to, and what the thousandths of long sums can make.
-  def slack(line, unit) = (line.value.is_a?(R::Length) ? Float(unit.step / unit.size) / 2 : 0.0005) + 0.0006 * (1 + read_factors(line)) + 1e-9
+  def slack(line, unit) =
+    (line.value.is_a?(R::Length) ? Float(unit.step / unit.size) / 2 : 0.0005) + 0.0006 * (1 + read_factors(line)) + 1e-9
 
   def read_factors(line) = line.expression.grep(Numeric).map { |number| Float(number.abs) }.max.to_f
 
   def evaluated(shown)
-    plain = shown.gsub(/(\d+) (\d+)\/(\d+)/) { "(#{$1}+#{$2}.0/#{$3})" }.gsub(%r{(?<![\d.])(\d+)/(\d+)}) { "(#{$1}.0/#{$2})" }
+    plain =
+      shown
+        .gsub(%r{(\d+) (\d+)/(\d+)}) { "(#{$1}+#{$2}.0/#{$3})" }
+        .gsub(%r{(?<![\d.])(\d+)/(\d+)}) { "(#{$1}.0/#{$2})" }
     # What stands here was written by the application: figures and signs alone.
     raise ArgumentError, plain unless plain.match?(%r{\A[\d.()+×÷−/ -]*\z})
 

@@ -7,19 +7,44 @@ require "ripper"
 class RoomsTest < EarnestFoldTest
   # Words is a small room of its own: what every outer room says to people.
   MAY_NAME = {
-    "reckoning" => [], "words" => %w[reckoning], "drawings" => %w[reckoning words], "documents" => %w[drawings reckoning words],
-    "standins" => %w[reckoning], "store" => %w[reckoning], "web" => %w[documents drawings store standins reckoning words],
+    "reckoning" => [],
+    "words" => %w[reckoning],
+    "drawings" => %w[reckoning words],
+    "documents" => %w[drawings reckoning words],
+    "standins" => %w[reckoning],
+    "store" => %w[reckoning],
+    "web" => %w[documents drawings store standins reckoning words],
     "command_line" => %w[documents reckoning words]
   }.freeze
-  ROOMS = {"Reckoning" => "reckoning", "Words" => "words", "Drawings" => "drawings", "Documents" => "documents", "Standins" => "standins",
-           "Store" => "store", "Web" => "web", "CommandLine" => "command_line"}.freeze
+  ROOMS = {
+    "Reckoning" => "reckoning",
+    "Words" => "words",
+    "Drawings" => "drawings",
+    "Documents" => "documents",
+    "Standins" => "standins",
+    "Store" => "store",
+    "Web" => "web",
+    "CommandLine" => "command_line"
+  }.freeze
   # Outside things, and the rooms that may know them.
-  STRANGERS = {"Sinatra" => %w[web], "Sequel" => %w[store], "Rack" => %w[web], "ERB" => %w[web], "ENV" => %w[web], "Time" => %w[web store], "Float" => %w[documents drawings reckoning],
-               "Random" => [], "JSON" => %w[documents command_line], "I18n" => %w[words]}.freeze
+  STRANGERS = {
+    "Sinatra" => %w[web],
+    "Sequel" => %w[store],
+    "Rack" => %w[web],
+    "ERB" => %w[web],
+    "ENV" => %w[web],
+    "Time" => %w[web store],
+    "Float" => %w[documents drawings reckoning],
+    "Random" => [],
+    "JSON" => %w[documents command_line],
+    "I18n" => %w[words]
+  }.freeze
 
   def test_no_arrow_runs_the_wrong_way
     wrong = files.flat_map do |file|
-      (constants(file) & ROOMS.keys).map { |name| ROOMS[name] }.reject { |room| room == room_of(file) || MAY_NAME.fetch(room_of(file)).include?(room) }
+      (constants(file) & ROOMS.keys)
+        .map { |name| ROOMS[name] }
+        .reject { |room| room == room_of(file) || MAY_NAME.fetch(room_of(file)).include?(room) }
         .map { |room| "#{file} names #{room}" }
     end
     assert_empty wrong
@@ -27,19 +52,35 @@ class RoomsTest < EarnestFoldTest
 
   def test_outside_things_stay_in_their_rooms
     wrong = files.flat_map do |file|
-      (constants(file) & STRANGERS.keys).reject { |name| STRANGERS[name].include?(room_of(file)) }.map { |name| "#{file} names #{name}" }
+      (constants(file) & STRANGERS.keys)
+        .reject { |name| STRANGERS[name].include?(room_of(file)) }
+        .map { |name| "#{file} names #{name}" }
     end
     assert_empty wrong
   end
 
   def test_the_core_has_no_floats
-    floats = files.select { |file| room_of(file) == "reckoning" }.select { |file| Ripper.lex(File.read(root("lib/earnest_fold", file))).any? { |_, kind, text| kind == :on_float || (kind == :on_ident && text == "to_f") } }
+    floats =
+      files
+        .select { |file| room_of(file) == "reckoning" }
+        .select do |file|
+          Ripper
+            .lex(File.read(root("lib/earnest_fold", file)))
+            .any? { |_, kind, text| kind == :on_float || (kind == :on_ident && text == "to_f") }
+        end
     assert_empty floats
   end
 
   def test_the_core_loads_without_gems
     script = "require 'earnest_fold/reckoning'; exit EarnestFold::Reckoning::Headings.names.size >= 10"
-    assert system({"RUBYOPT" => nil, "BUNDLE_GEMFILE" => nil}, "ruby", "--disable-gems", "-I#{root("lib")}", "-e", script)
+    assert system(
+      {"RUBYOPT" => nil, "BUNDLE_GEMFILE" => nil},
+      "ruby",
+      "--disable-gems",
+      "-I#{root("lib")}",
+      "-e",
+      script
+    )
   end
 
   def test_every_core_value_is_frozen
@@ -57,9 +98,16 @@ class RoomsTest < EarnestFoldTest
 
   def constants(file)
     tokens = Ripper.lex(File.read(root("lib/earnest_fold", file)))
-    tokens.each_with_index.filter_map { |(_, kind, text), index| text if kind == :on_const && !definition?(tokens, index) }.uniq
+    tokens
+      .each_with_index
+      .filter_map { |(_, kind, text), index| text if kind == :on_const && !definition?(tokens, index) }
+      .uniq
   end
 
   # A module's own name is no reference.
-  def definition?(tokens, index) = tokens[0...index].reverse.find { |_, kind, _| kind != :on_sp }.then { |token| token && %w[module class].include?(token[2]) }
+  def definition?(tokens, index) =
+    tokens[0...index]
+      .reverse
+      .find { |_, kind, _| kind != :on_sp }
+      .then { |token| token && %w[module class].include?(token[2]) }
 end

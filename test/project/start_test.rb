@@ -39,7 +39,18 @@ class StartTest < EarnestFoldTest
   def test_it_starts_serves_and_stops
     port = free_port
     # Without any locale, as on a bare machine.
-    Open3.popen2e({"LC_ALL" => nil, "LANG" => nil, "PORT" => port, "DATABASE_URL" => ENV.fetch("DATABASE_URL"), "REQUEST_LOG" => File::NULL, "RACK_ENV" => "production"}, *command, "--no-demo") do |_, output, thread|
+    Open3.popen2e(
+      {
+        "LC_ALL" => nil,
+        "LANG" => nil,
+        "PORT" => port,
+        "DATABASE_URL" => ENV.fetch("DATABASE_URL"),
+        "REQUEST_LOG" => File::NULL,
+        "RACK_ENV" => "production"
+      },
+      *command,
+      "--no-demo"
+    ) do |_, output, thread|
       line = Timeout.timeout(30) { output.gets }
       assert_match(%r{http://127\.0\.0\.1:#{port}/}, line)
       assert_equal "303", Net::HTTP.get_response(URI("http://127.0.0.1:#{port}/")).code
@@ -54,7 +65,8 @@ class StartTest < EarnestFoldTest
   # Past the installing, which every other test stands on.
   def command = ["ruby", root("support/start.rb")]
 
-  def start(environment, *arguments) = Open3.capture2e({"RACK_ENV" => "production"}.merge(environment), *command, *arguments)
+  def start(environment, *arguments) =
+    Open3.capture2e({"RACK_ENV" => "production"}.merge(environment), *command, *arguments)
 
   def free_port = TCPServer.new("127.0.0.1", 0).then { |server| server.addr[1].to_s.tap { server.close } }
 end

@@ -14,21 +14,44 @@ class TreeTest < EarnestFoldTest
   def test_the_styles_come_out_the_same_when_built_again
     skip "no styles builder here" unless File.exist?(root("node_modules/.bin/tailwindcss"))
 
-    built = IO.popen([root("node_modules/.bin/tailwindcss"), "-i", "assets/app.css", "--minify"], chdir: root, err: File::NULL, &:read)
+    built = IO.popen(
+      [root("node_modules/.bin/tailwindcss"), "-i", "assets/app.css", "--minify"],
+      chdir: root,
+      err: File::NULL,
+      &:read
+    )
     shipped = File.read(root("public/app.css"))
-    shipped.scan(%r{/(fonts/[\w-]+\.woff2)\?(\h{12})}).each { |font, print| assert_equal Digest::SHA256.file(root("public", font)).hexdigest[0, 12], print }
-    assert shipped.gsub(%r{(\.woff2)\?\h{12}}, '\1').strip == built.strip, "public/app.css is not what assets/app.css builds to"
+    shipped
+      .scan(%r{/(fonts/[\w-]+\.woff2)\?(\h{12})})
+      .each { |font, print| assert_equal Digest::SHA256.file(root("public", font)).hexdigest[0, 12], print }
+    assert shipped.gsub(/(\.woff2)\?\h{12}/, '\1').strip == built.strip,
+      "public/app.css is not what assets/app.css builds to"
   end
 
   def test_pages_and_styles_fetch_nothing_from_outside
-    outside = (Dir[root("lib/**/*.erb")] + Dir[root("public/*.{css,js}")]).select { |file| File.read(file).match?(%r{(src|href|url\()=?["'(]*https?://}) }
+    outside =
+      (Dir[root("lib/**/*.erb")] + Dir[root("public/*.{css,js}")]).select do |file|
+        File.read(file).match?(%r{(src|href|url\()=?["'(]*https?://})
+      end
     assert_empty outside
   end
 
   def test_the_page_of_the_figures_is_current
     FiguresPageFiles.contents.each do |name, text|
-      assert File.read(root("docs", name)) == text, "docs/#{name} is older than the rules: bundle exec ruby support/figures_page.rb"
+      assert File.read(root("docs", name)) == text,
+        "docs/#{name} is older than the rules: bundle exec ruby support/figures_page.rb"
     end
+  end
+
+  # The linter holds the Ruby to it.
+  def test_a_line_holds_one_thought_in_views_styles_and_scripts_too
+    files = Dir[root("lib/**/*.erb"), root("assets/*.css"), root("public/*.js"), root("bin/*"), root("support/*.sh")]
+    wide = files.flat_map do |file|
+      File.readlines(file, chomp: true).each_with_index.filter_map do |line, index|
+        "#{file}:#{index + 1}" if line.length > 120
+      end
+    end
+    assert_empty wide
   end
 
   def test_every_check_and_heading_has_its_words

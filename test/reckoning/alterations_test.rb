@@ -7,12 +7,27 @@ class AlterationsTest < EarnestFoldTest
   include DocumentsHelper
 
   def test_shortened_at_the_hem_to_the_last_millimetre
-    fits = alter("shorten_at_hem", "existing_length" => 172, "wanted_length" => 150, "existing_hem" => double(3), "let_down" => true, "hem" => double(14))
+    fits = alter(
+      "shorten_at_hem",
+      "existing_length" => 172,
+      "wanted_length" => 150,
+      "existing_hem" => double(3),
+      "let_down" => true,
+      "hem" => double(14)
+    )
     assert_equal [1780, 0], lengths(fits, :cut_line, :remnant)
     assert_empty fits.checks
-    short = alter("shorten_at_hem", "existing_length" => 172, "wanted_length" => 150, "existing_hem" => double(3), "let_down" => true, "hem" => double("140.5 mm"))
+    short = alter(
+      "shorten_at_hem",
+      "existing_length" => 172,
+      "wanted_length" => 150,
+      "existing_hem" => double(3),
+      "let_down" => true,
+      "hem" => double("140.5 mm")
+    )
     stop = short.checks.first
-    assert_equal ["hem_short", R::Length.mm(1), R::Length.mm(140)], [stop.code, stop.data[:missing], stop.data[:deepest]]
+    assert_equal ["hem_short", R::Length.mm(1), R::Length.mm(140)],
+      [stop.code, stop.data[:missing], stop.data[:deepest]]
   end
 
   def test_a_wanted_length_longer_than_the_curtain_gives_no_hem_at_all
@@ -21,10 +36,19 @@ class AlterationsTest < EarnestFoldTest
   end
 
   def test_the_made_hem_is_kept_as_long_as_the_tuck_holds_its_seams
-    made = alter("shorten_keep_hem", "existing_length" => 200, "wanted_length" => 197, "existing_hem" => {"kind" => "single", "depth" => 3}, "seam" => "1.5")
+    made = alter(
+      "shorten_keep_hem",
+      "existing_length" => 200,
+      "wanted_length" => 197,
+      "existing_hem" => {"kind" => "single", "depth" => 3},
+      "seam" => "1.5"
+    )
     assert_equal [30, 1940, 15, 0], lengths(made, :remove, :seam_line, :tuck_fold, :strip)
     assert_empty made.checks
-    assert_equal ["tuck_too_small"], codes(alter("shorten_keep_hem", "existing_length" => 200, "wanted_length" => "1971 mm", "seam" => "1.5"))
+    assert_equal ["tuck_too_small"],
+      codes(
+        alter("shorten_keep_hem", "existing_length" => 200, "wanted_length" => "1971 mm", "seam" => "1.5")
+      )
   end
 
   def test_at_the_top_both_stops_can_stand_together
@@ -44,8 +68,22 @@ class AlterationsTest < EarnestFoldTest
   end
 
   def test_a_hem_let_down_serves_no_piece_as_it_was
-    kept = alter("split_panel", "existing_length" => 230, "wanted_length" => 100, "hem" => double(8), "top_allowance" => 14)
-    down = alter("split_panel", "existing_length" => 230, "wanted_length" => 100, "hem" => double(8), "top_allowance" => 14, "existing_hem" => double(4), "let_down" => true)
+    kept = alter(
+      "split_panel",
+      "existing_length" => 230,
+      "wanted_length" => 100,
+      "hem" => double(8),
+      "top_allowance" => 14
+    )
+    down = alter(
+      "split_panel",
+      "existing_length" => 230,
+      "wanted_length" => 100,
+      "hem" => double(8),
+      "top_allowance" => 14,
+      "existing_hem" => double(4),
+      "let_down" => true
+    )
     assert_equal [2, 1], [kept.figures[:pieces], down.figures[:pieces]]
   end
 
@@ -72,7 +110,10 @@ class AlterationsTest < EarnestFoldTest
 
   def test_nothing_to_hang_is_refused
     problems = R::Problems.new
-    fields = R::Alterations.fetch("lengthen").fields.read({"existing_length" => 10, "wanted_length" => 5, "stand_up" => -5}, R::Units::CM, problems)
+    fields = R::Alterations
+      .fetch("lengthen")
+      .fields
+      .read({"existing_length" => 10, "wanted_length" => 5, "stand_up" => -5}, R::Units::CM, problems)
     assert_nil R::Alterations.fetch("lengthen").build(fields, problems)
     assert_equal [["/wanted_length", :nothing_hangs]], problems.to_a.map { |problem| [problem.at, problem.code] }
   end
@@ -81,7 +122,10 @@ class AlterationsTest < EarnestFoldTest
 
   def alter(kind, fields)
     problems = R::Problems.new
-    made = R::Alterations.fetch(kind).build(R::Alterations.fetch(kind).fields.read(fields, R::Units::CM, problems), problems)
+    made = R::Alterations.fetch(kind).build(
+      R::Alterations.fetch(kind).fields.read(fields, R::Units::CM, problems),
+      problems
+    )
     assert_empty problems.to_a
     made
   end
@@ -94,13 +138,35 @@ class AlterationsTest < EarnestFoldTest
 
   # Pieces of 100 cm with a double hem of 8 and a top of 14: the first takes 116, the last 114, any between 130.
   def split(length)
-    figures = alter("split_panel", "existing_length" => length, "wanted_length" => 100, "hem" => double(8), "top_allowance" => 14).figures
+    figures = alter(
+      "split_panel",
+      "existing_length" => length,
+      "wanted_length" => 100,
+      "hem" => double(8),
+      "top_allowance" => 14
+    ).figures
     [figures[:pieces], figures[:left_over].mm.to_i]
   end
 
-  def lengthen(wanted) = alter("lengthen", "existing_length" => 198, "wanted_length" => wanted, "existing_hem" => double(8), "let_down" => true, "seam" => "1.5")
+  def lengthen(wanted) =
+    alter(
+      "lengthen",
+      "existing_length" => 198,
+      "wanted_length" => wanted,
+      "existing_hem" => double(8),
+      "let_down" => true,
+      "seam" => "1.5"
+    )
 
-  def flat_cloth(wanted) = {"cloth_width" => 200, "cloth_length" => 340, "finished_width" => 240, "fullness" => "1.4", "wanted_length" => wanted, "top_allowance" => 9}
+  def flat_cloth(wanted) =
+    {
+      "cloth_width" => 200,
+      "cloth_length" => 340,
+      "finished_width" => 240,
+      "fullness" => "1.4",
+      "wanted_length" => wanted,
+      "top_allowance" => 9
+    }
 
   def flat(wanted) = alter("from_flat_cloth", flat_cloth(wanted)).figures[:ways].map(&:fits)
 end

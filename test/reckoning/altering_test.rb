@@ -3,7 +3,8 @@
 require "documents_helper"
 require "prop_check"
 
-# What is drawn, folded, sewn and cut on somebody's own curtain, the order it is done in, and what experience says of it.
+# What is drawn, folded, sewn and cut on somebody's own curtain, the order it is done in, and what experience says
+# of it.
 class AlteringTest < EarnestFoldTest
   include DocumentsHelper
 
@@ -16,19 +17,33 @@ class AlteringTest < EarnestFoldTest
       made = altered(kind.example.merge("id" => "a"))
       extent = made.alteration.extent(made.curtain)
       refute_empty made.lines
-      made.lines.each { |line| assert line.at.between?(R::Length::ZERO, [extent, made.alteration.length_at_last].max), line.name }
+      made.lines.each do |line|
+        assert line.at.between?(R::Length::ZERO, [extent, made.alteration.length_at_last].max), line.name
+      end
       assert_whole(made)
     end
   end
 
   # Every millimetre of a curtain that is shortened is kept, turned, or comes off.
   def test_nothing_of_the_cloth_is_lost
-    PropCheck.forall(G.choose(800..4000), G.choose(300..3500), G.choose(0..120), G.choose(0..30)) do |existing, wanted, hem, seam|
+    PropCheck.forall(
+      G.choose(800..4000),
+      G.choose(300..3500),
+      G.choose(0..120),
+      G.choose(0..30)
+    ) do |existing, wanted, hem, seam|
       next if wanted + hem * 2 > existing
 
       at_hem = alter("shorten_at_hem", existing, wanted, "hem" => {"kind" => "double", "depth" => hem})
-      assert_equal R::Length.mm(existing), at_hem.alteration.length_at_last + at_hem.alteration.hem.taken + at_hem.left_over
-      kept = alter("shorten_keep_hem", existing, wanted, "existing_hem" => {"kind" => "single", "depth" => 30}, "seam" => seam)
+      assert_equal R::Length.mm(existing),
+        at_hem.alteration.length_at_last + at_hem.alteration.hem.taken + at_hem.left_over
+      kept = alter(
+        "shorten_keep_hem",
+        existing,
+        wanted,
+        "existing_hem" => {"kind" => "single", "depth" => 30},
+        "seam" => seam
+      )
       next if existing - wanted < seam * 2 || wanted <= 30
 
       assert_equal R::Length.mm(existing - wanted), kept.left_over + R::Length.mm(seam * 2)
@@ -39,9 +54,23 @@ class AlteringTest < EarnestFoldTest
 
   # Cut by its own lines, a panel gives the pieces it was said to give.
   def test_a_panel_is_cut_where_its_pieces_end
-    PropCheck.forall(G.choose(1500..9000), G.choose(300..1500), G.choose(0..100), G.choose(10..150), G.boolean) do |existing, wanted, hem, top, let_down|
-      made = altered("id" => "a", "kind" => "split_panel", "existing_length" => "#{existing} mm", "wanted_length" => "#{wanted} mm", "existing_hem" => {"kind" => "double", "depth" => "40 mm"}, "hem" => {"kind" => "double", "depth" => "#{hem} mm"},
-        "top_allowance" => "#{top} mm", "let_down" => let_down)
+    PropCheck.forall(
+      G.choose(1500..9000),
+      G.choose(300..1500),
+      G.choose(0..100),
+      G.choose(10..150),
+      G.boolean
+    ) do |existing, wanted, hem, top, let_down|
+      made = altered(
+        "id" => "a",
+        "kind" => "split_panel",
+        "existing_length" => "#{existing} mm",
+        "wanted_length" => "#{wanted} mm",
+        "existing_hem" => {"kind" => "double", "depth" => "40 mm"},
+        "hem" => {"kind" => "double", "depth" => "#{hem} mm"},
+        "top_allowance" => "#{top} mm",
+        "let_down" => let_down
+      )
       figures = made.alteration.figures
       next if figures[:pieces] < 2
 
@@ -54,27 +83,79 @@ class AlteringTest < EarnestFoldTest
   end
 
   def test_the_motif_goes_where_the_cloth_goes
-    at_top = altered("id" => "a", "kind" => "shorten_at_top", "existing_length" => 244, "wanted_length" => 176, "remove" => 41, "seam" => 2)
+    at_top = altered(
+      "id" => "a",
+      "kind" => "shorten_at_top",
+      "existing_length" => 244,
+      "wanted_length" => 176,
+      "remove" => 41,
+      "seam" => 2
+    )
     assert_equal R::Length.cm(109), at_top.alteration.motif_after(R::Length.cm(150), at_top.curtain)
     assert_equal R::Length.cm(5), at_top.alteration.motif_after(R::Length.cm(5), at_top.curtain)
     assert_nil at_top.alteration.motif_after(R::Length.cm(30), at_top.curtain)
-    flat = altered("id" => "a", "kind" => "from_flat_cloth", "cloth_width" => 200, "cloth_length" => 340, "finished_width" => 240, "fullness" => 1.4, "wanted_length" => 188, "top_allowance" => 9)
+    flat = altered(
+      "id" => "a",
+      "kind" => "from_flat_cloth",
+      "cloth_width" => 200,
+      "cloth_length" => 340,
+      "finished_width" => 240,
+      "fullness" => 1.4,
+      "wanted_length" => 188,
+      "top_allowance" => 9
+    )
     assert_equal R::Length.cm(88), flat.alteration.motif_after(R::Length.cm(100), flat.curtain)
   end
 
   def test_what_cannot_be_meant_is_told_before_anything_else
-    assert_equal ["longer_than_curtain"], stops(alter("shorten_at_hem", 1000, 1200, "hem" => {"kind" => "double", "depth" => 80}))
-    assert_equal ["longer_than_curtain"], stops(alter("shorten_keep_hem", 1000, 1200, "existing_hem" => {"kind" => "double", "depth" => 80}))
-    assert_equal ["hem_deeper_than_cloth"], stops(alter("shorten_at_hem", 1000, 300, "hem" => {"kind" => "double", "depth" => 400}))
-    assert_equal ["shorter_than_curtain"], stops(alter("lengthen", 1000, 900, "existing_hem" => {"kind" => "double", "depth" => 80}))
-    assert_equal ["tuck_too_small"], stops(alter("shorten_keep_hem", 1000, 980, "existing_hem" => {"kind" => "double", "depth" => 80}, "seam" => 15))
+    assert_equal ["longer_than_curtain"],
+      stops(alter("shorten_at_hem", 1000, 1200, "hem" => {"kind" => "double", "depth" => 80}))
+    assert_equal ["longer_than_curtain"],
+      stops(alter("shorten_keep_hem", 1000, 1200, "existing_hem" => {"kind" => "double", "depth" => 80}))
+    assert_equal ["hem_deeper_than_cloth"],
+      stops(alter("shorten_at_hem", 1000, 300, "hem" => {"kind" => "double", "depth" => 400}))
+    assert_equal ["shorter_than_curtain"],
+      stops(alter("lengthen", 1000, 900, "existing_hem" => {"kind" => "double", "depth" => 80}))
+    assert_equal ["tuck_too_small"],
+      stops(
+        alter(
+          "shorten_keep_hem",
+          1000,
+          980,
+          "existing_hem" => {"kind" => "double", "depth" => 80},
+          "seam" => 15
+        )
+      )
   end
 
   def test_a_plain_panel_takes_any_heading
-    figures = altered("id" => "a", "kind" => "new_heading", "existing_length" => 230, "wanted_length" => 214, "panel_width" => 260, "finished_width" => 120, "heading" => {"kind" => "pleater_hook", "fullness" => 2, "pocket_pitch" => 2, "skips" => [3, 3, 3], "edge" => 3, "top_turn" => 2}).alteration.figures
+    figures = altered(
+      "id" => "a",
+      "kind" => "new_heading",
+      "existing_length" => 230,
+      "wanted_length" => 214,
+      "panel_width" => 260,
+      "finished_width" => 120,
+      "heading" => {
+        "kind" => "pleater_hook",
+        "fullness" => 2,
+        "pocket_pitch" => 2,
+        "skips" => [3, 3, 3],
+        "edge" => 3,
+        "top_turn" => 2
+      }
+    ).alteration.figures
     assert_equal [R::Length.cm(216), R::Length.cm(14), 13 / 6r], figures.values_at(:cut_line, :remnant, :fullness)
     assert_equal [130, 8], figures[:heading].values_at(:pockets, :hooks)
-    flat = altered("id" => "a", "kind" => "new_heading", "existing_length" => 230, "wanted_length" => 214, "panel_width" => 100, "finished_width" => 120, "heading" => {"kind" => "pleater_hook", "fullness" => 2, "pocket_pitch" => 2, "skips" => [3], "edge" => 3})
+    flat = altered(
+      "id" => "a",
+      "kind" => "new_heading",
+      "existing_length" => 230,
+      "wanted_length" => 214,
+      "panel_width" => 100,
+      "finished_width" => 120,
+      "heading" => {"kind" => "pleater_hook", "fullness" => 2, "pocket_pitch" => 2, "skips" => [3], "edge" => 3}
+    )
     assert_equal %w[no_pleats heading_misses_width], stops(flat)
   end
 
@@ -97,7 +178,8 @@ class AlteringTest < EarnestFoldTest
   def test_the_steps_figures_are_the_alterations
     steps = W::Order.new(altered({"id" => "a"}.merge(R::ShortenKeepHem::EXAMPLE, PAIR))).steps.group_by(&:code)
     assert_equal R::Length.cm(187), steps["mark_lines"].first.main
-    assert_equal [R::Length.cm(38), R::Length.cm(19), R::Length.cm(190)], steps["sew_tuck"].first.figures.values_at(:remove, :tuck_fold, :length_now)
+    assert_equal [R::Length.cm(38), R::Length.cm(19), R::Length.cm(190)],
+      steps["sew_tuck"].first.figures.values_at(:remove, :tuck_fold, :length_now)
     assert_equal R::Length.cm(35), steps["cut_strip"].first.main
     assert_equal %w[leading return], steps["check_length"].first.check.places
     assert_equal R::Length.cm(190), steps["check_length"].first.check.planned
@@ -109,7 +191,8 @@ class AlteringTest < EarnestFoldTest
     "two_unknowns" => [R::ShortenAtHem::EXAMPLE.merge("printed" => true), R::ShortenAtHem::EXAMPLE],
     "keep_made_hem" => [R::ShortenKeepHem::EXAMPLE, R::Lengthen::EXAMPLE],
     "one_makes_two" => [R::ShortenAtHem::EXAMPLE.merge("existing_length" => "400 cm"), R::ShortenAtHem::EXAMPLE],
-    "cut_right_layer" => [R::ShortenAtTop::EXAMPLE, R::ShortenAtHem::EXAMPLE], "pair_before_sewing" => [R::ShortenAtHem::EXAMPLE.merge(PAIR), R::ShortenAtHem::EXAMPLE],
+    "cut_right_layer" => [R::ShortenAtTop::EXAMPLE, R::ShortenAtHem::EXAMPLE],
+    "pair_before_sewing" => [R::ShortenAtHem::EXAMPLE.merge(PAIR), R::ShortenAtHem::EXAMPLE],
     "hem_fold_check" => [R::ShortenAtHem::EXAMPLE, R::ShortenKeepHem::EXAMPLE]
   }.freeze
 
@@ -132,7 +215,8 @@ class AlteringTest < EarnestFoldTest
   def test_an_alteration_is_priced_both_ways
     made = altered({"id" => "a"}.merge(R::ShortenAtHem::EXAMPLE))
     priced = R::Account::Priced.new(minutes: 90r, by_time: R::Money.of(54), by_width: R::Money.of(46))
-    remark = R::Judgement.of_alteration(made, station: "account", priced: priced).find { |one| one.code == "price_by_time" }
+    remark =
+      R::Judgement.of_alteration(made, station: "account", priced: priced).find { |one| one.code == "price_by_time" }
     assert_equal({minutes: 90, by_time: "54.00", by_width: "46.00"}, remark.data)
     refute_includes R::Judgement.of_alteration(made, station: "account").map(&:code), "price_by_time"
   end
@@ -143,16 +227,24 @@ class AlteringTest < EarnestFoldTest
   end
 
   def test_a_rule_speaks_at_a_step_that_there_is
-    R::Judgement::Rules.select { |rule| rule.const_defined?(:ALTERING_STEP) }.each { |rule| assert_includes W::AlteringKinds.names, rule::ALTERING_STEP }
+    R::Judgement::Rules
+      .select { |rule| rule.const_defined?(:ALTERING_STEP) }
+      .each { |rule| assert_includes W::AlteringKinds.names, rule::ALTERING_STEP }
   end
 
   private
 
   def altered(raw) = read(document("alterations" => [raw])).alterations.first
 
-  def alter(kind, existing, wanted, more) = altered({"id" => "a", "kind" => kind, "existing_length" => "#{existing} mm", "wanted_length" => "#{wanted} mm"}.merge(in_mm(more)))
+  def alter(kind, existing, wanted, more) =
+    altered(
+      {"id" => "a", "kind" => kind, "existing_length" => "#{existing} mm", "wanted_length" => "#{wanted} mm"}.merge(
+        in_mm(more)
+      )
+    )
 
-  def in_mm(more) = more.transform_values { |value| value.is_a?(Hash) ? value.merge("depth" => "#{value["depth"]} mm") : "#{value} mm" }
+  def in_mm(more) =
+    more.transform_values { |value| value.is_a?(Hash) ? value.merge("depth" => "#{value["depth"]} mm") : "#{value} mm" }
 
   def stops(made) = made.stops.map(&:code)
 
@@ -164,9 +256,13 @@ class AlteringTest < EarnestFoldTest
     codes = steps.map(&:code)
     steps.each do |step|
       kind = W::AlteringKinds.fetch(step.code)
-      (kind.needs(R::HouseRules::USUAL) & codes).each { |need| assert_operator codes.rindex(need), :<, codes.index(step.code), "#{step.code} before #{need}" }
+      (kind.needs(R::HouseRules::USUAL) & codes).each do |need|
+        assert_operator codes.rindex(need), :<, codes.index(step.code), "#{step.code} before #{need}"
+      end
       refute_match(/%\{/, EarnestFold::Words.say("work_steps.#{step.code}.do", unit: R::Units::CM, **step.figures))
-      step.figures.each_key { |name| assert EarnestFold::Words.say?("work_figures.#{name}") || EarnestFold::Words.alter_line(name), name }
+      step.figures.each_key do |name|
+        assert EarnestFold::Words.say?("work_figures.#{name}") || EarnestFold::Words.alter_line(name), name
+      end
       assert_operator step.minutes, :>, 0
       assert_includes R::Diary::BENCHES, step.bench
     end

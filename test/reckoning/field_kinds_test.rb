@@ -9,17 +9,58 @@ class FieldKindsTest < EarnestFoldTest
   K = DocumentsHelper::R::FieldKinds
   # kind => {given => read value, or the code of the problem}
   CASES = {
-    K::LengthKind.new(least: :over_zero) => {1 => 10r, "1/2 in" => 127/10r, 0 => :not_over_zero, "x" => :not_a_length, nil => :not_a_length, 10_001 => :too_long, [] => :not_a_length},
+    K::LengthKind.new(least: :over_zero) => {
+      1 => 10r,
+      "1/2 in" => 127 / 10r,
+      0 => :not_over_zero,
+      "x" => :not_a_length,
+      nil => :not_a_length,
+      10_001 => :too_long,
+      [] => :not_a_length
+    },
     K::LengthKind.new(least: :zero) => {0 => 0r, -1 => :below_zero, "100 m" => 100_000r, "100.001 m" => :too_long},
     K::LengthKind.new(least: :any) => {-1 => -10r, "-101 m" => :too_long},
-    K::NumberKind.between(least: 0, under: 50) => {0 => 0r, "49.99" => 4999/100r, 50 => :out_of_range, -1 => :out_of_range, "x" => :not_a_number, true => :not_a_number},
+    K::NumberKind.between(least: 0, under: 50) => {
+      0 => 0r,
+      "49.99" => 4999 / 100r,
+      50 => :out_of_range,
+      -1 => :out_of_range,
+      "x" => :not_a_number,
+      true => :not_a_number
+    },
     K::CountKind.new(least: 2, most: 9) => {2 => 2, "9" => 9, 1 => :too_few, 10 => :too_many, "2.5" => :not_a_count},
-    K::WidthsKind.new => {"2.5" => 5/2r, 3 => 3r, 0 => :not_half_widths, "1.3" => :not_half_widths, 1001 => :too_many},
+    K::WidthsKind.new => {
+      "2.5" => 5 / 2r,
+      3 => 3r,
+      0 => :not_half_widths,
+      "1.3" => :not_half_widths,
+      1001 => :too_many
+    },
     K::ChoiceKind.new(words: %w[a b]) => {"a" => "a", "c" => :not_a_choice, 1 => :not_a_choice},
     K::FlagKind.new => {true => true, false => false, "yes" => :not_yes_or_no, nil => :not_yes_or_no},
-    K::TextKind.new(least: 1, most: 3) => {"abc" => "abc", "" => :empty, "  " => :empty, "abcd" => :too_much_text, 1 => :not_text, "\u0000" => :not_text, "\xff" => :not_text},
-    K::PriceKind.new => {"38.50" => 77/2r, "38,5" => 77/2r, "-1" => :not_a_price, 38 => :not_a_price, "1e5" => :not_a_price},
-    K::CountListKind.new => {[3, 3] => [3, 3], [] => :empty_list, [0] => :too_few, "3" => :not_a_list, [1] * 101 => :too_many}
+    K::TextKind.new(least: 1, most: 3) => {
+      "abc" => "abc",
+      "" => :empty,
+      "  " => :empty,
+      "abcd" => :too_much_text,
+      1 => :not_text,
+      "\u0000" => :not_text,
+      "\xff" => :not_text
+    },
+    K::PriceKind.new => {
+      "38.50" => 77 / 2r,
+      "38,5" => 77 / 2r,
+      "-1" => :not_a_price,
+      38 => :not_a_price,
+      "1e5" => :not_a_price
+    },
+    K::CountListKind.new => {
+      [3, 3] => [3, 3],
+      [] => :empty_list,
+      [0] => :too_few,
+      "3" => :not_a_list,
+      [1] * 101 => :too_many
+    }
   }.freeze
 
   CASES.each_with_index do |(kind, cases), index|
@@ -39,14 +80,20 @@ class FieldKindsTest < EarnestFoldTest
       problems = R::Problems.new
       assert_equal 9/4r, K::FullnessKind.new.read(given, R::Units::CM, problems).ratio
     end
-    {{} => :not_fullness, {"ratio" => 1, "percent_total" => 100} => :not_fullness, {"percent_added" => -100} => :out_of_range}.each do |given, code|
+    {
+      {} => :not_fullness,
+      {"ratio" => 1, "percent_total" => 100} => :not_fullness,
+      {"percent_added" => -100} => :out_of_range
+    }.each do |given, code|
       problems = R::Problems.new
       assert_nil K::FullnessKind.new.read(given, R::Units::CM, problems)
       assert_equal [code], problems.to_a.map(&:code)
     end
   end
 
-  def test_a_float_is_a_programmers_mistake = assert_raises(TypeError) { K::LengthKind.new(least: :any).read(1.5, R::Units::CM, R::Problems.new) }
+  def test_a_float_is_a_programmers_mistake =
+    assert_raises(TypeError) { K::LengthKind.new(least: :any).read(1.5, R::Units::CM, R::Problems.new) }
 
-  def test_a_pointer_escapes_its_steps = assert_equal "/a~1b/c~0d/0", R::Problems.new.within("a/b").within("c~d").within(0).at
+  def test_a_pointer_escapes_its_steps =
+    assert_equal "/a~1b/c~0d/0", R::Problems.new.within("a/b").within("c~d").within(0).at
 end

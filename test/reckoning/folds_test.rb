@@ -41,26 +41,51 @@ class FoldsTest < EarnestFoldTest
 
   def test_a_stack_is_never_wider_than_the_curtain
     made = treatment(treatment: {"making" => {"widths" => 6}})
-    R::StackBack.of(made.treatment, made.curtains, R::HouseRules::USUAL.with(fold_unlined: R::Length.cm(20))).places.zip(made.curtains).each do |(from, to), curtain|
-      assert_operator to - from, :<=, curtain.finished_width
-    end
+    R::StackBack
+      .of(made.treatment, made.curtains, R::HouseRules::USUAL.with(fold_unlined: R::Length.cm(20)))
+      .places
+      .zip(made.curtains)
+      .each { |(from, to), curtain| assert_operator to - from, :<=, curtain.finished_width }
   end
 
   # The glass from 20 to 160 cm, the stacks at both ends: what they cover is taken off.
   def test_the_glass_left_clear
     made = treatment
     stacks = R::StackBack.of(made.treatment, made.curtains, R::HouseRules::USUAL)
-    glass = R::Feature.new(from_left: R::Length.cm(20), width: R::Length.cm(140), down: R::Length::ZERO, height: R::Length::ZERO, stands_off: nil)
-    covered = stacks.places.sum(R::Length::ZERO) { |from, to| [[to, glass.to_right].min - [from, glass.from_left].max, R::Length::ZERO].max }
+    glass = R::Feature.new(
+      from_left: R::Length.cm(20),
+      width: R::Length.cm(140),
+      down: R::Length::ZERO,
+      height: R::Length::ZERO,
+      stands_off: nil
+    )
+    covered =
+      stacks
+        .places
+        .sum(R::Length::ZERO) do |from, to|
+          [[to, glass.to_right].min - [from, glass.from_left].max, R::Length::ZERO].max
+        end
     assert_equal R::Length.cm(140) - covered, stacks.glass_clear(glass)
     assert_nil stacks.glass_clear(nil)
   end
 
   def test_the_pattern_is_level_where_it_was_placed
-    one, other = [{"pattern" => {"place" => "hem", "point" => 12}}, {"pattern" => {"place" => "hem", "point" => 12}, "drop" => {"readings" => [188]}}].map { |changes| treatment(treatment: changes, cloth: {"vertical_repeat" => 64}) }
+    one, other =
+      [
+        {"pattern" => {"place" => "hem", "point" => 12}},
+        {"pattern" => {"place" => "hem", "point" => 12}, "drop" => {"readings" => [188]}}
+      ].map { |changes| treatment(treatment: changes, cloth: {"vertical_repeat" => 64}) }
     assert_equal R::Length.cm(12), R::Level.of(one).hem
     assert_equal :hem, R::Level.fold([one, other])
-    assert_nil R::Level.fold([one, treatment(treatment: {"pattern" => {"place" => "top", "point" => 3}}, cloth: {"vertical_repeat" => 64})])
+    assert_nil R::Level.fold(
+                 [
+                   one,
+                   treatment(
+                     treatment: {"pattern" => {"place" => "top", "point" => 3}},
+                     cloth: {"vertical_repeat" => 64}
+                   )
+                 ]
+               )
     assert_nil R::Level.of(treatment)
   end
 

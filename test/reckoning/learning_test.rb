@@ -21,8 +21,14 @@ class LearningTest < EarnestFoldTest
   end
 
   def test_a_step_teaches_each_of_its_standards
-    timed = (1..3).map { |job| M::Learning::Timed.new(job: job, times: {set_up: 1, hem_by_hand: 2r}, planned: 32r, real: 48r) }
-    assert_equal({set_up: 6r, hem_by_hand: 21r}, M::Learning.of(timed, M::StandardTimes::USUAL).to_h { |one| [one.name, one.learnt] })
+    timed =
+      (1..3).map do |job|
+        M::Learning::Timed.new(job: job, times: {set_up: 1, hem_by_hand: 2r}, planned: 32r, real: 48r)
+      end
+    assert_equal(
+      {set_up: 6r, hem_by_hand: 21r},
+      M::Learning.of(timed, M::StandardTimes::USUAL).to_h { |one| [one.name, one.learnt] }
+    )
   end
 
   def test_the_median_lies_in_the_middle
@@ -35,5 +41,11 @@ class LearningTest < EarnestFoldTest
 
   private
 
-  def learn(*steps) = M::Learning.of(steps.map { |job, planned, real| M::Learning::Timed.new(job: job, times: {press: 2r}, planned: planned, real: real) }, M::StandardTimes::USUAL)
+  def learn(*steps) =
+    M::Learning.of(
+      steps.map do |job, planned, real|
+        M::Learning::Timed.new(job: job, times: {press: 2r}, planned: planned, real: real)
+      end,
+      M::StandardTimes::USUAL
+    )
 end

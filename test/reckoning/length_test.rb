@@ -9,11 +9,41 @@ class LengthTest < EarnestFoldTest
   G = PropCheck::Generators
 
   READ = {
-    "236" => 2360, "236.5" => 2365, "236,5" => 2365, " 236 cm " => 2360, "2,36 m" => 2360, "2.36m" => 2360, "1524 mm" => 1524, "93 1/2 in" => Rational(23749, 10),
-    "93½ in" => Rational(23749, 10), "93-1/2\"" => Rational(23749, 10), "7' 9 1/2\"" => Rational(23749, 10), "7 ft 9½" => Rational(23749, 10), "7′ 9½″" => Rational(23749, 10),
-    "7 ft 9 1/2 in" => Rational(23749, 10), "5 feet 7 inches" => Rational(17018, 10), "½" => 5, "-1 1/4 in" => Rational(-127, 4), "−1.5" => -15, "- 2 cm" => -20, "+3" => 30,
-    ".5" => 5, "1/64 in" => Rational(127, 320), "2 m 36 cm" => 2360, "6'" => Rational(18288, 10), "12.7e0" => nil, "" => nil, "cm" => nil, "1/0" => nil, "3 ft 2 m" => nil,
-    "1 2 3" => nil, "twelve" => nil, "1.2.3" => nil, "--3" => nil, "9" * 50 => nil, "93 1/2/3" => nil
+    "236" => 2360,
+    "236.5" => 2365,
+    "236,5" => 2365,
+    " 236 cm " => 2360,
+    "2,36 m" => 2360,
+    "2.36m" => 2360,
+    "1524 mm" => 1524,
+    "93 1/2 in" => Rational(23_749, 10),
+    "93½ in" => Rational(23_749, 10),
+    "93-1/2\"" => Rational(23_749, 10),
+    "7' 9 1/2\"" => Rational(23_749, 10),
+    "7 ft 9½" => Rational(23_749, 10),
+    "7′ 9½″" => Rational(23_749, 10),
+    "7 ft 9 1/2 in" => Rational(23_749, 10),
+    "5 feet 7 inches" => Rational(17_018, 10),
+    "½" => 5,
+    "-1 1/4 in" => Rational(-127, 4),
+    "−1.5" => -15,
+    "- 2 cm" => -20,
+    "+3" => 30,
+    ".5" => 5,
+    "1/64 in" => Rational(127, 320),
+    "2 m 36 cm" => 2360,
+    "6'" => Rational(18_288, 10),
+    "12.7e0" => nil,
+    "" => nil,
+    "cm" => nil,
+    "1/0" => nil,
+    "3 ft 2 m" => nil,
+    "1 2 3" => nil,
+    "twelve" => nil,
+    "1.2.3" => nil,
+    "--3" => nil,
+    "9" * 50 => nil,
+    "93 1/2/3" => nil
   }.freeze
 
   def test_reads_what_people_write
@@ -21,8 +51,17 @@ class LengthTest < EarnestFoldTest
   end
 
   def test_writes_each_unit
-    {[2365, R::Units::CM] => "236.5", [2365, R::Units::MM] => "2365", [Rational(23749, 10), R::Units::IN] => "93 1/2", [Rational(127, 20), R::Units::IN] => "1/4", [0, R::Units::IN] => "0",
-     [-5, R::Units::CM] => "−0.5", [Rational(27724, 10), R::Units::CM] => "277.2", [Rational(5, 10), R::Units::CM] => "0.1", [Rational(127, 10), R::Units::IN_EIGHTHS] => "1/2"}.each do |(mm, unit), text|
+    {
+      [2365, R::Units::CM] => "236.5",
+      [2365, R::Units::MM] => "2365",
+      [Rational(23_749, 10), R::Units::IN] => "93 1/2",
+      [Rational(127, 20), R::Units::IN] => "1/4",
+      [0, R::Units::IN] => "0",
+      [-5, R::Units::CM] => "−0.5",
+      [Rational(27_724, 10), R::Units::CM] => "277.2",
+      [Rational(5, 10), R::Units::CM] => "0.1",
+      [Rational(127, 10), R::Units::IN_EIGHTHS] => "1/2"
+    }.each do |(mm, unit), text|
       assert_equal text, R::LengthWriter.write(R::Length.mm(mm), unit)
     end
   end
@@ -52,7 +91,10 @@ class LengthTest < EarnestFoldTest
 
   def test_wrong_arithmetic_is_a_type_error
     length = R::Length.mm(10)
-    [-> { length + 1 }, -> { length - 1.5 }, -> { length * 1.5 }, -> { R::Length.mm(0.1) }, -> { length * length }, -> { R::Length.mm("3") }, -> { length % 2 }].each { |wrong| assert_raises(TypeError, &wrong) }
+    [-> { length + 1 }, -> { length - 1.5 }, -> { length * 1.5 }, -> { R::Length.mm(0.1) }, -> { length * length },
+      -> { R::Length.mm("3") }, -> { length % 2 }].each do |wrong|
+      assert_raises(TypeError, &wrong)
+    end
     assert_nil length <=> 10
     assert_raises(ArgumentError) { length < 10 }
   end

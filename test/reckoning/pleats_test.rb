@@ -9,7 +9,12 @@ class PleatsTest < EarnestFoldTest
   def test_the_best_count_is_the_best_of_all
     random = Random.new(7)
     600.times do
-      best = R::BestPleats.new(between: mm(100 + random.rand(4000)), extra: mm(1 + random.rand(6000)), space: range(random), take_up: range(random))
+      best = R::BestPleats.new(
+        between: mm(100 + random.rand(4000)),
+        extra: mm(1 + random.rand(6000)),
+        space: range(random),
+        take_up: range(random)
+      )
       assert_equal (2..400).min_by { |count| best.rank(count) }, best.count, best.inspect
     end
   end
@@ -21,7 +26,13 @@ class PleatsTest < EarnestFoldTest
       pleats, take_up, space, lead = 3 + random.rand(5), 80 + random.rand(90), 70 + random.rand(60), random.rand(60)
       whole = lead + pleats * take_up + (pleats - 1) * space
       seams = Array.new(1 + random.rand(2)) { random.rand(whole) }.sort
-      search = R::HiddenSeams.new(pleats: pleats, take_up: mm(take_up), space: mm(space), lead: mm(lead), tolerance: mm(15))
+      search = R::HiddenSeams.new(
+        pleats: pleats,
+        take_up: mm(take_up),
+        space: mm(space),
+        lead: mm(lead),
+        tolerance: mm(15)
+      )
       wanted = plain_search(pleats, take_up, space, lead, seams)
       folds = search.take_ups(seams.map { |seam| mm(seam) })
       assert_equal mm(pleats * take_up), folds.sum(R::Length::ZERO)
@@ -29,7 +40,9 @@ class PleatsTest < EarnestFoldTest
 
       hidden += 1
       assert_in_delta wanted, search.largest_difference(seams.map { |seam| mm(seam) }).mm, 0.001
-      assert_operator folds.map { |fold| (fold - mm(take_up)).abs }.max, :<=, search.largest_difference(seams.map { |seam| mm(seam) })
+      assert_operator folds.map { |fold| (fold - mm(take_up)).abs }.max,
+        :<=,
+        search.largest_difference(seams.map { |seam| mm(seam) })
       assert_hidden(folds, space, lead, seams)
     end
     assert_operator hidden, :>, 60
@@ -51,7 +64,8 @@ class PleatsTest < EarnestFoldTest
     R::Range3.new(min: mm(low), target: mm(low + 1 + random.rand(60)), max: mm(low + 61 + random.rand(80)))
   end
 
-  # For every way to put the seams into pleats, halve towards the least difference at which the sums can still be reached.
+  # For every way to put the seams into pleats, halve towards the least difference at which the sums can still be
+  # reached.
   def plain_search(pleats, take_up, space, lead, seams)
     ways = (1..pleats).to_a.repeated_permutation(seams.size)
     ways.filter_map { |way| least(pleats, take_up, space, lead, seams.zip(way)) }.min

@@ -29,13 +29,38 @@ class RegistryTest < EarnestFoldTest
       values = kind.fields.read(kind.example, R::Units::CM, problems)
       assert_empty problems.to_a
       heading = kind.build(values, problems)
-      span = R::Opening.new(kind: "one_way_left", split: 1/2r, cover: nil, panels: nil)
-        .spans(R::Support.new(kind: "pole", length: R::Length.cm(150), diameter: R::Length.mm(28), projection: nil, carriers: nil, rating: nil, height: nil),
-          R::Ends.new(return_left: R::Length.cm(6), return_right: R::Length::ZERO, overlap: R::Length::ZERO, ease: R::Length::ZERO)).first
+      span = R::Opening
+        .new(kind: "one_way_left", split: 1 / 2r, cover: nil, panels: nil)
+        .spans(
+          R::Support.new(
+            kind: "pole",
+            length: R::Length.cm(150),
+            diameter: R::Length.mm(28),
+            projection: nil,
+            carriers: nil,
+            rating: nil,
+            height: nil
+          ),
+          R::Ends.new(
+            return_left: R::Length.cm(6),
+            return_right: R::Length::ZERO,
+            overlap: R::Length::ZERO,
+            ease: R::Length::ZERO
+          )
+        )
+        .first
       needed = heading.needed(span)
       assert_operator needed, :>, span.finished_width
       task = R::HeadingTask.new(span: span, flat: needed, widths: 1r, seams: [])
-      support = R::Support.new(kind: "pole", length: R::Length.cm(150), diameter: R::Length.mm(28), projection: nil, carriers: nil, rating: nil, height: nil)
+      support = R::Support.new(
+        kind: "pole",
+        length: R::Length.cm(150),
+        diameter: R::Length.mm(28),
+        projection: nil,
+        carriers: nil,
+        rating: nil,
+        height: nil
+      )
       figures = heading.figures(task, support)
       assert_predicate figures, :any?
       assert(heading.working(task, figures).all?(R::Line))

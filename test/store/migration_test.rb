@@ -9,7 +9,12 @@ class MigrationTest < EarnestFoldTest
 
   def setup
     S.db.run("CREATE SCHEMA migrating")
-    @db = Sequel.connect(ENV.fetch("DATABASE_URL"), search_path: %w[migrating], max_connections: 1, keep_reference: false)
+    @db = Sequel.connect(
+      ENV.fetch("DATABASE_URL"),
+      search_path: %w[migrating],
+      max_connections: 1,
+      keep_reference: false
+    )
     @db.extension(:pg_json)
   end
 
@@ -22,7 +27,13 @@ class MigrationTest < EarnestFoldTest
   def test_alterations_become_work_of_their_job
     Sequel::Migrator.run(@db, S::MIGRATIONS, target: LAST_BEFORE)
     room = @db[:workrooms].insert(name: "Before")
-    kept = {"alterations" => [{"id" => "vestry", "kind" => "shorten_at_hem", "existing_length" => "241 cm"}, {"id" => "loft", "kind" => "lengthen"}], "small_parts" => [{"id" => "p", "kind" => "patch"}]}
+    kept = {
+      "alterations" => [
+        {"id" => "vestry", "kind" => "shorten_at_hem", "existing_length" => "241 cm"},
+        {"id" => "loft", "kind" => "lengthen"}
+      ],
+      "small_parts" => [{"id" => "p", "kind" => "patch"}]
+    }
     job = @db[:jobs].insert(workroom_id: room, title: "Chapel", unit: "cm", extras: Sequel.pg_jsonb(kept))
     @db[:windows].insert(workroom_id: room, job_id: job, position: 4, name: "there before")
     Sequel::Migrator.run(@db, S::MIGRATIONS)
@@ -33,14 +44,21 @@ class MigrationTest < EarnestFoldTest
     assert_equal({"small_parts" => kept["small_parts"]}, @db[:jobs].where(id: job).get(:extras).to_h)
   end
 
-  # Ticks, cuts and papers as version 11 left them: each is there after, under its name, and the job is as far as it was.
+  # Ticks, cuts and papers as version 11 left them: each is there after, under its name, and the job is as far as
+  # it was.
   def test_progress_as_version_11_left_it_is_told_by_name
     Sequel::Migrator.run(@db, S::MIGRATIONS, target: 11)
     room = @db[:workrooms].insert(name: "Before")
     cloth = @db[:cloths].insert(workroom_id: room, spec: Sequel.pg_jsonb(CLOTH))
     job = @db[:jobs].insert(workroom_id: room, title: "Office", unit: "cm")
     window = @db[:windows].insert(workroom_id: room, job_id: job, position: 1, name: "Quay")
-    treatment = @db[:treatments].insert(workroom_id: room, window_id: window, position: 1, spec: Sequel.pg_jsonb(TREATMENT.merge("face" => cloth.to_s)))
+    treatment =
+      @db[:treatments].insert(
+        workroom_id: room,
+        window_id: window,
+        position: 1,
+        spec: Sequel.pg_jsonb(TREATMENT.merge("face" => cloth.to_s))
+      )
     ticked(room, treatment)
     cut(room, job, cloth, treatment)
     @db[:papers].insert(workroom_id: room, job_id: job, kind: "invoice", number: 41, content: Sequel.pg_jsonb({}))
@@ -53,22 +71,70 @@ class MigrationTest < EarnestFoldTest
   private
 
   CLOTH = {"name" => "Twill", "use" => "face", "width" => "140 cm", "selvedge" => "1 cm"}.freeze
-  TREATMENT = {"support" => {"kind" => "track", "length" => "180 cm"}, "opening" => {"kind" => "pair"}, "drop" => {"readings" => ["214 cm"]},
-               "heading" => {"kind" => "pencil_pleat", "fullness" => "2", "top_turn" => "4 cm"}, "making" => {"hem" => {"kind" => "double", "depth" => "8 cm"}}}.freeze
+  TREATMENT = {
+    "support" => {"kind" => "track", "length" => "180 cm"},
+    "opening" => {"kind" => "pair"},
+    "drop" => {"readings" => ["214 cm"]},
+    "heading" => {"kind" => "pencil_pleat", "fullness" => "2", "top_turn" => "4 cm"},
+    "making" => {"hem" => {"kind" => "double", "depth" => "8 cm"}}
+  }.freeze
   DONE = [["lay_out_cuts", ""], ["join_widths", "left"], ["join_widths", "right"], ["press_hem", "left"]].freeze
   private_constant :CLOTH, :TREATMENT, :DONE
 
   def ticked(room, treatment)
-    said = DONE.map { |step, curtain| [step, curtain, "done", nil] } + [["press_hem", "right", "done", nil], ["press_hem", "right", "undone", nil], ["mark_drop", "left", "measured", "213.9 cm"], ["caution:blades_needles", "", "done", nil], ["hung", "", "done", nil]]
-    said.each { |step, curtain, kind, value| @db[:bench_entries].insert(workroom_id: room, treatment_id: treatment, step: step, curtain: curtain, kind: kind, value: value) }
+    said =
+      DONE.map { |step, curtain| [step, curtain, "done", nil] } +
+      [
+        ["press_hem", "right", "done", nil],
+        ["press_hem", "right", "undone", nil],
+        ["mark_drop", "left", "measured", "213.9 cm"],
+        ["caution:blades_needles", "", "done", nil],
+        ["hung", "", "done", nil]
+      ]
+    said.each do |step, curtain, kind, value|
+      @db[:bench_entries].insert(
+        workroom_id: room,
+        treatment_id: treatment,
+        step: step,
+        curtain: curtain,
+        kind: kind,
+        value: value
+      )
+    end
   end
 
   def cut(room, job, cloth, treatment)
-    piece = @db[:pieces].insert(workroom_id: room, cloth_id: cloth, label: "P1", spec: Sequel.pg_jsonb({"delivered" => "20 m"}))
-    plan = @db[:plans].insert(workroom_id: room, job_id: job, cloth_id: cloth, proved: true, used: "9240", bound: "9240")
+    piece =
+      @db[:pieces].insert(
+        workroom_id: room,
+        cloth_id: cloth,
+        label: "P1",
+        spec: Sequel.pg_jsonb({"delivered" => "20 m"})
+      )
+    plan =
+      @db[:plans].insert(workroom_id: room, job_id: job, cloth_id: cloth, proved: true, used: "9240", bound: "9240")
     {1 => "cut", 2 => "planned"}.each do |number, state|
-      made = {"treatment" => treatment.to_s, "curtain" => "left", "number" => number, "phase" => nil, "start" => nil, "length" => "2310"}
-      @db[:plan_cuts].insert(workroom_id: room, plan_id: plan, job_id: job, cloth_id: cloth, piece_id: piece, position: number, datum: "0", from: (2310 * (number - 1)).to_s, to: (2310 * number).to_s, cut: Sequel.pg_jsonb(made), state: state)
+      made = {
+        "treatment" => treatment.to_s,
+        "curtain" => "left",
+        "number" => number,
+        "phase" => nil,
+        "start" => nil,
+        "length" => "2310"
+      }
+      @db[:plan_cuts].insert(
+        workroom_id: room,
+        plan_id: plan,
+        job_id: job,
+        cloth_id: cloth,
+        piece_id: piece,
+        position: number,
+        datum: "0",
+        from: (2310 * (number - 1)).to_s,
+        to: (2310 * number).to_s,
+        cut: Sequel.pg_jsonb(made),
+        state: state
+      )
     end
   end
 

@@ -23,7 +23,9 @@ class StoreOnceTest < EarnestFoldTest
   end
 
   def test_what_fails_in_the_middle_is_undone_and_the_next_one_does_it
-    assert_raises(ZeroDivisionError) { @workroom.once.at_first("a-key-here", "p") { @workroom.jobs.create(title: "x", unit: "cm") && 1 / 0 } }
+    assert_raises(ZeroDivisionError) do
+      @workroom.once.at_first("a-key-here", "p") { @workroom.jobs.create(title: "x", unit: "cm") && 1 / 0 }
+    end
 
     assert_equal 0, @workroom.rows(:jobs).count
     assert_nil take("a-key-here", Queue.new)

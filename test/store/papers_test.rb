@@ -16,7 +16,10 @@ class PapersTest < EarnestFoldTest
   def teardown = @workroom.rows(:jobs).where(id: @job).delete
 
   def test_eight_at_once_get_eight_numbers
-    numbers = Array.new(8) { |index| Thread.new { @workroom.papers.write(@job, "invoice", {"index" => index}).number } }.map(&:value)
+    numbers =
+      Array
+        .new(8) { |index| Thread.new { @workroom.papers.write(@job, "invoice", {"index" => index}).number } }
+        .map(&:value)
     assert_equal (1..8).to_a, numbers.sort
     assert_equal 9, @workroom.papers.following["invoice"]
     assert_equal [1, 1], [@workroom.papers.following["quote"], @workroom.papers.write(@job, "quote", {}).number]
@@ -43,7 +46,9 @@ class PapersTest < EarnestFoldTest
 
   def test_a_number_may_begin_a_kind_and_leaves_no_gap_after_that
     @workroom.papers.write(@job, "invoice", {}, number: 1042)
-    [1044, 1041, 1].each { |number| assert_raises(S::OutOfTurn) { @workroom.papers.write(@job, "invoice", {}, number: number) } }
+    [1044, 1041, 1].each do |number|
+      assert_raises(S::OutOfTurn) { @workroom.papers.write(@job, "invoice", {}, number: number) }
+    end
     @workroom.papers.write(@job, "invoice", {}, number: 1043)
     assert_equal 1044, @workroom.papers.write(@job, "invoice", {}).number
   end

@@ -15,7 +15,17 @@ class RememberedTest < StoreTest
 
   def test_many_at_once_get_what_belongs_to_their_key
     kept = S::Remembered.new(5)
-    wrong = Array.new(8) { |seed| Thread.new { Random.new(seed).then { |random| Array.new(500) { random.rand(12) } }.reject { |key| kept.fetch(key) { key * 3 } == key * 3 } } }.flat_map(&:value)
+    wrong =
+      Array
+        .new(8) do |seed|
+          Thread.new do
+            Random
+              .new(seed)
+              .then { |random| Array.new(500) { random.rand(12) } }
+              .reject { |key| kept.fetch(key) { key * 3 } == key * 3 }
+          end
+        end
+        .flat_map(&:value)
     assert_empty wrong
     assert_operator kept.size, :<=, 5
   end

@@ -2,7 +2,8 @@
 
 require "store_test_helper"
 
-# The shelf and the table: nothing is cut twice, nothing is lost, and the lengths add up also when a step dies in the middle.
+# The shelf and the table: nothing is cut twice, nothing is lost, and the lengths add up also when a step dies in
+# the middle.
 class ShelfTest < StoreTest
   R = EarnestFold::Reckoning
   C = R::Cutting
@@ -26,7 +27,9 @@ class ShelfTest < StoreTest
 
   def test_a_name_is_the_only_one
     assert_raises(S::Taken) { receive("A1", "3 m") }
-    assert_raises(S::Taken) { workroom.shelf.receive_all([[@cloth, "A2", {"delivered" => "1 m"}], [@cloth, "A1", {"delivered" => "1 m"}]]) }
+    assert_raises(S::Taken) do
+      workroom.shelf.receive_all([[@cloth, "A2", {"delivered" => "1 m"}], [@cloth, "A1", {"delivered" => "1 m"}]])
+    end
     assert_equal ["A1"], workroom.shelf.all.map(&:label)
     assert_equal "P1", workroom.shelf.next_label
   end
@@ -61,7 +64,13 @@ class ShelfTest < StoreTest
     take(line(0, 250), line(1000, 1250))
     cuts.each { |cut| workroom.plans.tick(table, cut.id, least: LEAST) }
     offcut = workroom.shelf.all.find { |record| record.label == "A1/1" }
-    assert_equal [cm(750), "7", true, [[cm(650), cm(660), "slub"]]], [offcut.piece.left, offcut.piece.batch, offcut.piece.squared, offcut.piece.flaws.map { |flaw| [flaw.from, flaw.to, flaw.what] }]
+    assert_equal [cm(750), "7", true, [[cm(650), cm(660), "slub"]]],
+      [
+        offcut.piece.left,
+        offcut.piece.batch,
+        offcut.piece.squared,
+        offcut.piece.flaws.map { |flaw| [flaw.from, flaw.to, flaw.what] }
+      ]
     assert_equal [@piece, ["came_off"]], [offcut.parent_id, workroom.shelf.history(offcut.id).map(&:kind)]
     assert_adds_up
   end
@@ -70,7 +79,11 @@ class ShelfTest < StoreTest
   def test_cuts_ticked_out_of_order_are_all_made
     take(line(0, 250), line(250, 500), line(500, 750))
     cuts.reverse_each { |cut| assert workroom.plans.tick(table, cut.id, least: LEAST) }
-    assert_equal [cm(750), cm(0)], [workroom.shelf.all.sum(cm(0)) { |record| record.piece.life.sum(:cut) }, workroom.shelf.all.find { |record| record.label == "A1/1" }.piece.left]
+    assert_equal [cm(750), cm(0)],
+      [
+        workroom.shelf.all.sum(cm(0)) { |record| record.piece.life.sum(:cut) },
+        workroom.shelf.all.find { |record| record.label == "A1/1" }.piece.left
+      ]
     assert_adds_up
   end
 
@@ -122,8 +135,13 @@ class ShelfTest < StoreTest
     take(line(40, 290), line(600, 850))
     workroom.plans.tick(table, cuts.first.id, least: LEAST)
     before = state
-    {tick: -> { workroom.plans.tick(table, cuts.last.id, least: LEAST) }, wrong: -> { workroom.plans.wrong(table, cuts.first.id, cm(40), cm(280), least: LEAST, why: "damaged") },
-     put_back: -> { workroom.plans.put_back(table, cuts.first.id, least: LEAST) }, take: -> { take(line(0, 250)) }, release: -> { workroom.plans.release(@job, @cloth) }}.each do |name, step|
+    {
+      tick: -> { workroom.plans.tick(table, cuts.last.id, least: LEAST) },
+      wrong: -> { workroom.plans.wrong(table, cuts.first.id, cm(40), cm(280), least: LEAST, why: "damaged") },
+      put_back: -> { workroom.plans.put_back(table, cuts.first.id, least: LEAST) },
+      take: -> { take(line(0, 250)) },
+      release: -> { workroom.plans.release(@job, @cloth) }
+    }.each do |name, step|
       writes = 0
       writes += 1 while dies_after(writes, before, name, &step)
       assert_operator writes, :>, 2, name
@@ -159,7 +177,8 @@ class ShelfTest < StoreTest
 
   def cm(number) = R::Length.cm(number)
 
-  def receive(label, length, **more) = workroom.shelf.receive(@cloth, label, {"delivered" => length}.merge(more.transform_keys(&:to_s)))
+  def receive(label, length, **more) =
+    workroom.shelf.receive(@cloth, label, {"delivered" => length}.merge(more.transform_keys(&:to_s)))
 
   def line(from, to, number: nil)
     @number = number || (@number || 0) + 1
@@ -169,7 +188,8 @@ class ShelfTest < StoreTest
 
   def facts = {proved: true, used: cm(500), bound: cm(500)}
 
-  def take(*lines) = workroom.plans.take(@job, @cloth, facts, lines, seen: {@piece => workroom.shelf.find(@piece).version})
+  def take(*lines) =
+    workroom.plans.take(@job, @cloth, facts, lines, seen: {@piece => workroom.shelf.find(@piece).version})
 
   def cuts = workroom.plans.of(@job).of(@cloth)
 
@@ -211,7 +231,12 @@ class ShelfTest < StoreTest
     workroom.shelf.all(used_up: true).each do |record|
       assert_predicate record.piece.life, :whole?
       assert_equal record.piece.length, record.piece.life.sums.values.sum(cm(0))
-      record.piece.life.takings.select { |taking| taking.kind == :offcut }.each { |taking| assert_equal taking.length, workroom.shelf.find(taking.key[:offcut_id]).piece.length }
+      record
+        .piece
+        .life
+        .takings
+        .select { |taking| taking.kind == :offcut }
+        .each { |taking| assert_equal taking.length, workroom.shelf.find(taking.key[:offcut_id]).piece.length }
     end
   end
 end

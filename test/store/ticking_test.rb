@@ -14,7 +14,13 @@ class TickingTest < EarnestFoldTest
     @job = @workroom.jobs.create(title: "Race", unit: "cm")
     @piece = @workroom.shelf.receive(@cloth, "Race 1", {"delivered" => "60 m"})
     lines = Array.new(16) { |index| line(index) }
-    @workroom.plans.take(@job, @cloth, {proved: true, used: R::Length.cm(4000), bound: R::Length.cm(4000)}, lines, seen: {@piece => 0})
+    @workroom.plans.take(
+      @job,
+      @cloth,
+      {proved: true, used: R::Length.cm(4000), bound: R::Length.cm(4000)},
+      lines,
+      seen: {@piece => 0}
+    )
   end
 
   def teardown
@@ -24,18 +30,27 @@ class TickingTest < EarnestFoldTest
 
   def test_all_cuts_ticked_at_once_in_any_order_are_made
     ids = cuts.map(&:id).shuffle(random: Random.new(3))
-    told = ids.each_slice(4).map { |some| Thread.new { some.map { |id| @workroom.plans.tick([@job, @cloth], id, least: LEAST) } } }.flat_map(&:value)
+    told =
+      ids
+        .each_slice(4)
+        .map { |some| Thread.new { some.map { |id| @workroom.plans.tick([@job, @cloth], id, least: LEAST) } } }
+        .flat_map(&:value)
     assert_equal [true] * 16, told
     assert_equal ["cut"] * 16, cuts.map(&:state)
     pieces = @workroom.shelf.all(cloths: [@cloth], used_up: true)
     assert_equal R::Length.cm(4000), pieces.sum(R::Length::ZERO) { |record| record.piece.life.sum(:cut) }
     pieces.each { |record| assert_predicate record.piece.life, :whole? }
-    assert_equal R::Length.cm(6000), pieces.sum(R::Length::ZERO) { |record| record.piece.length - record.piece.life.sum(:offcut) }
+    assert_equal R::Length.cm(6000),
+      pieces.sum(R::Length::ZERO) { |record| record.piece.length - record.piece.life.sum(:offcut) }
   end
 
   def test_of_two_who_tick_the_same_cut_one_is_told
     id = cuts.first.id
-    assert_equal [false, false, false, true], Array.new(4) { Thread.new { @workroom.plans.tick([@job, @cloth], id, least: LEAST) } }.map(&:value).sort_by { |done| done ? 1 : 0 }
+    assert_equal [false, false, false, true],
+      Array
+        .new(4) { Thread.new { @workroom.plans.tick([@job, @cloth], id, least: LEAST) } }
+        .map(&:value)
+        .sort_by { |done| done ? 1 : 0 }
   end
 
   private
@@ -43,7 +58,20 @@ class TickingTest < EarnestFoldTest
   def cuts = @workroom.plans.of(@job).of(@cloth)
 
   def line(index)
-    cut = R::Cutting::Cut.new(treatment: "t", curtain: "left", number: index + 1, phase: nil, start: nil, length: R::Length.cm(250))
-    S::Plans::Line.new(piece_id: @piece, datum: R::Length::ZERO, from: R::Length.cm(250 * index), to: R::Length.cm(250 * (index + 1)), cut: cut)
+    cut = R::Cutting::Cut.new(
+      treatment: "t",
+      curtain: "left",
+      number: index + 1,
+      phase: nil,
+      start: nil,
+      length: R::Length.cm(250)
+    )
+    S::Plans::Line.new(
+      piece_id: @piece,
+      datum: R::Length::ZERO,
+      from: R::Length.cm(250 * index),
+      to: R::Length.cm(250 * (index + 1)),
+      cut: cut
+    )
   end
 end

@@ -17,7 +17,9 @@ class UnreachableTest < EarnestFoldTest
 
   # In a process of its own, so that the other tests keep their connection.
   def say_of(url)
-    script = "require 'earnest_fold'; begin; EarnestFold::Store.connect(ARGV[0]); rescue EarnestFold::Store::Unreachable => e; puts e.message; end"
+    script =
+      "require 'earnest_fold'; begin; EarnestFold::Store.connect(ARGV[0]); rescue " \
+        "EarnestFold::Store::Unreachable => e; puts e.message; end"
     IO.popen(["ruby", "-I#{root("lib")}", "-e", script, url], err: File::NULL, &:read)
   end
 end

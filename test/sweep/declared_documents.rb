@@ -2,26 +2,59 @@
 
 require "earnest_fold"
 
-# Job documents made from the fields that the core declares, and from nothing else: a field that is added tomorrow is in them.
+# Job documents made from the fields that the core declares, and from nothing else: a field that is added tomorrow
+# is in them.
 # Each is a name and a document with one treatment or one alteration.
 class DeclaredDocuments
   R = EarnestFold::Reckoning
   K = R::FieldKinds
   # What a length of a name is about, in millimetres; any other is small.
-  SENSIBLE = {"support.length" => 2040, "support.height" => 2400, "support.diameter" => 30, "support.projection" => 120, "drop.readings" => 2140, "opening.cover" => 420,
-              "return_left" => 75, "return_right" => 75, "overlap" => 80, "ease" => 20, "width" => 1370, "length" => 9000, "cloth.vertical_repeat" => 320,
-              "cloth.horizontal_repeat" => 450, "drop.stand_up" => 15, "drop.offset" => -10, "wall.from_left" => 200, "wall.height" => 900, "wall.width" => 800, "wall.down" => 300}.freeze
+  SENSIBLE = {
+    "support.length" => 2040,
+    "support.height" => 2400,
+    "support.diameter" => 30,
+    "support.projection" => 120,
+    "drop.readings" => 2140,
+    "opening.cover" => 420,
+    "return_left" => 75,
+    "return_right" => 75,
+    "overlap" => 80,
+    "ease" => 20,
+    "width" => 1370,
+    "length" => 9000,
+    "cloth.vertical_repeat" => 320,
+    "cloth.horizontal_repeat" => 450,
+    "drop.stand_up" => 15,
+    "drop.offset" => -10,
+    "wall.from_left" => 200,
+    "wall.height" => 900,
+    "wall.width" => 800,
+    "wall.down" => 300
+  }.freeze
   SMALL = 20
   # Edges of what a field takes that other fields would have to follow.
-  RATHER = {"panels" => 3, "carriers" => 200, "rating" => 40, "split" => 0.4, "price" => "38.50", "curtains" => 2, "mass" => 310, "shrink_percent" => 3,
-            "accept_short_percent" => 4, "pleats" => 7, "pleats_per_width" => 4}.freeze
+  RATHER = {
+    "panels" => 3,
+    "carriers" => 200,
+    "rating" => 40,
+    "split" => 0.4,
+    "price" => "38.50",
+    "curtains" => 2,
+    "mass" => 310,
+    "shrink_percent" => 3,
+    "accept_short_percent" => 4,
+    "pleats" => 7,
+    "pleats_per_width" => 4
+  }.freeze
   WORDS = "Ferry & <b>\"inn\"</b> d’été"
 
   # One document of those made, with what it is about, and the refusal that it may be answered with (nil: none).
   Made = Struct.new(:name, :document, :refusal)
 
   # @return [Array<Made>] the whole of them
-  def all = plain + by_heading + by_opening + dress_pair + absent_in_turn + alone_in_turn + linings + cloths + alterations + parts
+  def all =
+    plain + by_heading + by_opening + dress_pair + absent_in_turn + alone_in_turn + linings + cloths + alterations +
+      parts
 
   # @return [Array<Made>] the least and the most of them, for a house of any habits
   def plain_and_full = [made("the least", treatment: least), made("the most", treatment: most, cloths: full_cloths)]
@@ -46,51 +79,107 @@ class DeclaredDocuments
 
   def document(treatment: nil, unit: "cm", cloths: [face], alterations: [], **more)
     windows = treatment ? [{"id" => "w", "room" => WORDS, "treatments" => [{"id" => "t"}.merge(treatment)]}] : []
-    {"format" => "earnest-fold/job", "version" => 1, "title" => "Swept", "unit" => unit, "cloths" => cloths, "windows" => windows,
-     **(alterations.empty? ? {} : {"alterations" => alterations}), **more.transform_keys(&:to_s)}
+    {
+      "format" => "earnest-fold/job",
+      "version" => 1,
+      "title" => "Swept",
+      "unit" => unit,
+      "cloths" => cloths,
+      "windows" => windows,
+      **(alterations.empty? ? {} : {"alterations" => alterations}),
+      **more.transform_keys(&:to_s)
+    }
   end
 
   def full_cloths = [face(:most), lining_cloth(:most), interlining_cloth(:most)]
 
   def plain
-    UNITS.flat_map { |unit| [made("the least, #{unit}", treatment: least, unit: unit), made("the most, #{unit}", treatment: most, unit: unit, cloths: full_cloths)] }
+    UNITS.flat_map do |unit|
+      [
+        made("the least, #{unit}", treatment: least, unit: unit),
+        made("the most, #{unit}", treatment: most, unit: unit, cloths: full_cloths)
+      ]
+    end
   end
 
   def by_heading
     R::Headings.names.product(UNITS, %w[up_the_drop railroad]).flat_map do |kind, unit, run|
-      [made("#{kind} the least, #{run}, #{unit}", treatment: least.merge("heading" => heading(kind, :least), "run" => run), unit: unit),
-        made("#{kind} the most, #{run}, #{unit}", treatment: most.merge("heading" => heading(kind, :most), "run" => run, "opening" => {"kind" => "pair"}), unit: unit, cloths: full_cloths)]
+      [
+        made(
+          "#{kind} the least, #{run}, #{unit}",
+          treatment: least.merge("heading" => heading(kind, :least), "run" => run),
+          unit: unit
+        ),
+        made(
+          "#{kind} the most, #{run}, #{unit}",
+          treatment: most.merge("heading" => heading(kind, :most), "run" => run, "opening" => {"kind" => "pair"}),
+          unit: unit,
+          cloths: full_cloths
+        )
+      ]
     end
   end
 
   # A dress pair's support has a length that nobody has to give.
   def dress_pair
-    R::Headings.names.map { |head| made("a dress pair of #{head}, no length", treatment: least.merge("opening" => opening("dress_pair"), "heading" => heading(head, :least), "support" => {"kind" => "track"})) }
+    R::Headings.names.map do |head|
+      made(
+        "a dress pair of #{head}, no length",
+        treatment: least.merge(
+          "opening" => opening("dress_pair"),
+          "heading" => heading(head, :least),
+          "support" => {"kind" => "track"}
+        )
+      )
+    end
   end
 
   def by_opening
     R::Opening::KINDS.product(R::Headings.names, R::Support::KINDS).map do |kind, head, support|
-      made("#{kind} with #{head} on a #{support}", treatment: least.merge("opening" => opening(kind), "heading" => heading(head, :least), "support" => least["support"].merge("kind" => support, "diameter" => "3 cm")))
+      made(
+        "#{kind} with #{head} on a #{support}",
+        treatment: least.merge(
+          "opening" => opening(kind),
+          "heading" => heading(head, :least),
+          "support" => least["support"].merge("kind" => support, "diameter" => "3 cm")
+        )
+      )
     end
   end
 
   # All there but one, each in its turn.
   def absent_in_turn
-    optional_paths(R::Treatment::FIELDS, most).map { |path| made("all but #{path.join(".")}", treatment: without(most, path), cloths: full_cloths) }
+    optional_paths(R::Treatment::FIELDS, most).map do |path|
+      made("all but #{path.join(".")}", treatment: without(most, path), cloths: full_cloths)
+    end
   end
 
   # Nothing there but one, each in its turn.
   def alone_in_turn
     optional_paths(R::Treatment::FIELDS, most).flat_map do |path|
       values = choices(path) || [most.dig(*path)]
-      values.map { |value| made("nothing but #{path.join(".")} #{value if value.is_a?(String)}", treatment: with(least, path, value), cloths: [face(:least), lining_cloth(:least), interlining_cloth(:least)]) }
+      values.map do |value|
+        made(
+          "nothing but #{path.join(".")} #{value if value.is_a?(String)}",
+          treatment: with(least, path, value),
+          cloths: [face(:least), lining_cloth(:least), interlining_cloth(:least)]
+        )
+      end
     end
   end
 
   def linings
     [:least, :most].product([:least, :most], UNITS, [true, false]).map do |lining, cloth, unit, inter|
-      asked = least.merge("lining" => (lining == :least) ? {"cloth" => "l"} : most["lining"], **(inter ? {"interlining" => {"cloth" => "i"}} : {}))
-      made("lining #{lining} of cloth #{cloth}, #{unit}#{", interlined" if inter}", treatment: asked, unit: unit, cloths: [face(cloth), lining_cloth(cloth), interlining_cloth(cloth)])
+      asked = least.merge(
+        "lining" => (lining == :least) ? {"cloth" => "l"} : most["lining"],
+        **(inter ? {"interlining" => {"cloth" => "i"}} : {})
+      )
+      made(
+        "lining #{lining} of cloth #{cloth}, #{unit}#{", interlined" if inter}",
+        treatment: asked,
+        unit: unit,
+        cloths: [face(cloth), lining_cloth(cloth), interlining_cloth(cloth)]
+      )
     end
   end
 
@@ -102,7 +191,11 @@ class DeclaredDocuments
         own = face(:least).merge(field.key => value)
         own = own.merge("vertical_repeat" => "32 cm") if value == "half_drop"
         own = own.merge("pieces" => (field.key == "pieces") ? value : pieces) if lies
-        made("cloth with #{field.key} #{value if value.is_a?(String)}#{", in pieces" if lies}", treatment: least, cloths: [own])
+        made(
+          "cloth with #{field.key} #{value if value.is_a?(String)}#{", in pieces" if lies}",
+          treatment: least,
+          cloths: [own]
+        )
       end
     end
   end
@@ -110,28 +203,57 @@ class DeclaredDocuments
   def alterations
     R::Alterations.flat_map do |kind|
       base = {"id" => "a", "kind" => kind.kind}.merge(required(kind.fields, kind.example))
-      whole = base.merge(most_of(kind.all_fields, "alteration"), in_format(kind.example), "lined" => true, "printed" => true, "curtains" => 2)
+      whole = base.merge(
+        most_of(kind.all_fields, "alteration"),
+        in_format(kind.example),
+        "lined" => true,
+        "printed" => true,
+        "curtains" => 2
+      )
       optional = kind.all_fields.reject(&:required?).map(&:key)
-      [made("#{kind.kind} the least", alterations: [base], cloths: []), made("#{kind.kind} the most", alterations: [whole], cloths: [], unit: "in"),
+      [
+        made("#{kind.kind} the least", alterations: [base], cloths: []),
+        made("#{kind.kind} the most", alterations: [whole], cloths: [], unit: "in"),
         *optional.map { |key| made("#{kind.kind} all but #{key}", alterations: [whole.except(key)], cloths: []) },
-        *optional.map { |key| made("#{kind.kind} nothing but #{key}", alterations: [base.merge(key => whole[key])], cloths: []) }]
+        *optional.map do |key|
+          made("#{kind.kind} nothing but #{key}", alterations: [base.merge(key => whole[key])], cloths: [])
+        end
+      ]
     end
   end
 
   def parts
     R::SmallParts.flat_map do |kind|
-      [required(kind.fields, kind.example), most_of(kind.fields, "part").merge(in_format(kind.example))].map.with_index do |fields, index|
-        made("#{kind.kind} the #{index.zero? ? "least" : "most"}", treatment: least, small_parts: [{"id" => "p", "kind" => kind.kind, "cloth" => "f"}.merge(fields)])
+      [required(kind.fields, kind.example), most_of(kind.fields, "part").merge(in_format(kind.example))].map
+        .with_index do |fields, index|
+        made(
+          "#{kind.kind} the #{index.zero? ? "least" : "most"}",
+          treatment: least,
+          small_parts: [{"id" => "p", "kind" => kind.kind, "cloth" => "f"}.merge(fields)]
+        )
       end
     end
   end
 
   # The least a person can give.
-  def least = @least ||= record(R::Treatment::FIELDS, "", :least).merge("support" => {"kind" => "track", "length" => "204 cm"}, "heading" => heading("pencil_pleat", :least), "face" => "f", "opening" => {"kind" => "pair"})
+  def least =
+    @least ||= record(R::Treatment::FIELDS, "", :least).merge(
+      "support" => {"kind" => "track", "length" => "204 cm"},
+      "heading" => heading("pencil_pleat", :least),
+      "face" => "f",
+      "opening" => {"kind" => "pair"}
+    )
 
   def most
-    @most ||= record(R::Treatment::FIELDS, "", :most).merge("heading" => heading("hand_pleat", :most), "face" => "f", "opening" => opening("pair"), "run" => "up_the_drop",
-      "lining" => record(R::Lining::FIELDS, "lining", :most).merge("cloth" => "l", "run" => "up_the_drop"), "interlining" => {"cloth" => "i"}, "name" => WORDS)
+    @most ||= record(R::Treatment::FIELDS, "", :most).merge(
+      "heading" => heading("hand_pleat", :most),
+      "face" => "f",
+      "opening" => opening("pair"),
+      "run" => "up_the_drop",
+      "lining" => record(R::Lining::FIELDS, "lining", :most).merge("cloth" => "l", "run" => "up_the_drop"),
+      "interlining" => {"cloth" => "i"},
+      "name" => WORDS
+    )
   end
 
   def heading(kind, amount)
@@ -152,9 +274,17 @@ class DeclaredDocuments
           end]
   }
 
-  def most_of(fields, within) = fields.reject(&:required?).to_h { |field| [field.key, value(field, "#{within}.#{field.key}", :most)] }
+  def most_of(fields, within) =
+    fields.reject(&:required?).to_h { |field| [field.key, value(field, "#{within}.#{field.key}", :most)] }
 
-  def opening(kind) = {"kind" => kind, **{"dress_pair" => {"cover" => "42 cm"}, "panels" => {"panels" => 3}, "pair" => {"split" => 0.4}}.fetch(kind, {})}
+  def opening(kind) =
+    {
+      "kind" => kind,
+      **{"dress_pair" => {"cover" => "42 cm"}, "panels" => {"panels" => 3}, "pair" => {"split" => 0.4}}.fetch(
+        kind,
+        {}
+      )
+    }
 
   def face(amount = :least) = cloth("f", "face", amount)
 
@@ -163,15 +293,29 @@ class DeclaredDocuments
   def interlining_cloth(amount) = cloth("i", "interlining", amount)
 
   def cloth(id, use, amount)
-    own = record(R::Cloth::FIELDS, "cloth", amount).merge("id" => id, "use" => use, "name" => (amount == :most) ? "#{WORDS} #{id}" : "Cloth #{id}")
+    own = record(R::Cloth::FIELDS, "cloth", amount).merge(
+      "id" => id,
+      "use" => use,
+      "name" => (amount == :most) ? "#{WORDS} #{id}" : "Cloth #{id}"
+    )
     own = own.merge("pieces" => pieces.map { |piece| piece.merge("id" => "#{id}-#{piece["id"]}") }) if amount == :most
     own
   end
 
-  def pieces = [{"id" => "P1", "length" => "9 m"}, record(R::Piece::FIELDS, "piece", :most).merge("id" => "P2", "length" => "30 m", "flaws" => [{"from" => "2 m", "to" => "2.1 m"}])]
+  def pieces =
+    [
+      {"id" => "P1", "length" => "9 m"},
+      record(R::Piece::FIELDS, "piece", :most).merge(
+        "id" => "P2",
+        "length" => "30 m",
+        "flaws" => [{"from" => "2 m", "to" => "2.1 m"}]
+      )
+    ]
 
   def record(fields, within, amount)
-    fields.select { |field| field.required? || amount == :most }.to_h { |field| [field.key, value(field, [within, field.key].reject(&:empty?).join("."), amount)] }
+    fields
+      .select { |field| field.required? || amount == :most }
+      .to_h { |field| [field.key, value(field, [within, field.key].reject(&:empty?).join("."), amount)] }
   end
 
   def value(field, path, amount)
@@ -182,7 +326,9 @@ class DeclaredDocuments
     when K::ListKind then if field.key == "pieces"
                             pieces
                           else
-                            Array.new((amount == :most) ? 4 : [kind.least, 1].max) { |index| element(kind.kind, path, index) }
+                            Array.new((amount == :most) ? 4 : [kind.least, 1].max) do |index|
+                              element(kind.kind, path, index)
+                            end
                           end
     when K::ChoiceKind then kind.words.last
     when K::FlagKind then true
@@ -192,9 +338,13 @@ class DeclaredDocuments
     end
   end
 
-  def element(kind, path, index) = kind.is_a?(K::LengthKind) ? "#{SENSIBLE.fetch(path, SMALL) - index * 3} mm" : record(kind.fields, path, :least)
+  def element(kind, path, index) =
+    kind.is_a?(K::LengthKind) ? "#{SENSIBLE.fetch(path, SMALL) - index * 3} mm" : record(kind.fields, path, :least)
 
-  def length(path) = "#{SENSIBLE.fetch(path) { SENSIBLE.fetch(path.split(".").last) { SENSIBLE.fetch("wall.#{path.split(".").last}") { SMALL } } }} mm"
+  def length(path)
+    last = path.split(".").last
+    "#{SENSIBLE.values_at(path, last, "wall.#{last}").compact.first || SMALL} mm"
+  end
 
   def rather(field, kind) = if kind.is_a?(K::WidthsKind)
                               2.5
@@ -215,11 +365,15 @@ class DeclaredDocuments
 
   # @return [Array<String>, nil] the words of a choice
   def choices(path)
-    field = path[..-2].reduce(R::Treatment::FIELDS) { |fields, step| fields.fetch(step.to_sym).kind.fields }.fetch(path.last.to_sym)
+    field =
+      path[..-2]
+        .reduce(R::Treatment::FIELDS) { |fields, step| fields.fetch(step.to_sym).kind.fields }
+        .fetch(path.last.to_sym)
     field.kind.words if field.kind.is_a?(K::ChoiceKind)
   end
 
-  def without(spec, path) = path.one? ? spec.except(path.first) : spec.merge(path.first => without(spec.fetch(path.first), path.drop(1)))
+  def without(spec, path) =
+    path.one? ? spec.except(path.first) : spec.merge(path.first => without(spec.fetch(path.first), path.drop(1)))
 
   # With it set; a record that wasn't there needs what it can't do without.
   def with(spec, path, value)
@@ -228,5 +382,11 @@ class DeclaredDocuments
     spec.merge(path.first => with(spec[path.first] || needed(path.first), path.drop(1), value))
   end
 
-  def needed(key) = {"lining" => {"cloth" => "l"}, "interlining" => {"cloth" => "i"}, "hem" => {"kind" => "double"}, "side" => {"kind" => "double"}}.fetch(key, {})
+  def needed(key) =
+    {
+      "lining" => {"cloth" => "l"},
+      "interlining" => {"cloth" => "i"},
+      "hem" => {"kind" => "double"},
+      "side" => {"kind" => "double"}
+    }.fetch(key, {})
 end

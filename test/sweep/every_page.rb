@@ -9,7 +9,13 @@ class EveryPage
   include Rack::Test::Methods
 
   # What a page may answer beside 200: a step that isn't there yet is no page.
-  LEAST = {"application/pdf" => 1000, "text/csv" => 20, "image/svg+xml" => 200, "application/json" => 100, "text/html" => 500}.freeze
+  LEAST = {
+    "application/pdf" => 1000,
+    "text/csv" => 20,
+    "image/svg+xml" => 200,
+    "application/json" => 100,
+    "text/html" => 500
+  }.freeze
 
   attr_reader :opened, :faults
 
@@ -24,9 +30,15 @@ class EveryPage
     header "Host", "127.0.0.1"
     get "/jobs"
     token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
-    file = Rack::Test::UploadedFile.new(StringIO.new(JSON.generate(document)), "application/json", original_filename: "job.fold.json")
+    file = Rack::Test::UploadedFile.new(
+      StringIO.new(JSON.generate(document)),
+      "application/json",
+      original_filename: "job.fold.json"
+    )
     post "/jobs/import", "file" => file, "authenticity_token" => token
-    return CGI.unescapeHTML(last_response.body[/<main.*/m].to_s.gsub(/<[^>]+>/, " ")).squeeze(" \n")[0, 800] unless last_response.status == 303
+    unless last_response.status == 303
+      return CGI.unescapeHTML(last_response.body[/<main.*/m].to_s.gsub(/<[^>]+>/, " ")).squeeze(" \n")[0, 800]
+    end
 
     open_all(URI(last_response["Location"]).path)
   end
@@ -45,7 +57,8 @@ class EveryPage
     nil
   end
 
-  # One page shown many ways (a cut of a plan, a part of a curtain) is opened a few times; every step at the bench is a page.
+  # One page shown many ways (a cut of a plan, a part of a curtain) is opened a few times; every step at the bench
+  # is a page.
   MOST_ALIKE = 4
 
   def enough?(address)
@@ -63,7 +76,9 @@ class EveryPage
 
     type = answer.content_type.to_s.split(";").first
     faults << "#{address}: nearly empty (#{answer.body.bytesize} bytes)" if answer.body.bytesize < LEAST.fetch(type, 50)
-    faults << "#{address}: no words on paper" if type == "application/pdf" && !PDF::Reader.new(StringIO.new(answer.body)).pages.first.text.match?(/\w{3}/)
+    if type == "application/pdf" && !PDF::Reader.new(StringIO.new(answer.body)).pages.first.text.match?(/\w{3}/)
+      faults << "#{address}: no words on paper"
+    end
     return [] unless type == "text/html"
 
     read(address, answer.body)
@@ -77,19 +92,29 @@ class EveryPage
 
   def why
     error = last_request.env["sinatra.error"] or return ""
-    "#{error.class}: #{error.message[0, 160]} at #{error.backtrace.grep(%r{lib/earnest_fold}).first(2).map { |line| line[%r{lib/earnest_fold/(.+?):in}, 1] }.join(" < ")}"
+    ours = error.backtrace.grep(%r{lib/earnest_fold}).first(2).map { |line| line[%r{lib/earnest_fold/(.+?):in}, 1] }
+    "#{error.class}: #{error.message[0, 160]} at #{ours.join(" < ")}"
   end
 
   # What no page may say: words that were never found, and figures that nobody can mean.
   module Telling
-    WRONG = {/translation missing/i => "a word is missing", /#<\w|\bnil\b|NaN|Infinity/ => "something inside shows", /%\{\w+\}/ => "a place in the words isn't filled",
-             /\b1 (widths|hooks|rings|gliders|curtains|cuts|pleats|eyelets|weights|pieces|steps|minutes|metres)\b/ => "one, told as many", /\(\)/ => "brackets round nothing", /\(s\)/ => "one or many, not said which",
-             /(?<![\d.,⁄\/] )(?<![\d.,])\+ 0(?![\d.,⁄\/])/ => "nothing added"}.freeze
+    WRONG = {
+      /translation missing/i => "a word is missing",
+      /#<\w|\bnil\b|NaN|Infinity/ => "something inside shows",
+      /%\{\w+\}/ => "a place in the words isn't filled",
+      /\b1 (widths|hooks|rings|gliders|curtains|cuts|pleats|eyelets|weights|pieces|steps|minutes|metres)\b/ =>
+        "one, told as many",
+      /\(\)/ => "brackets round nothing",
+      /\(s\)/ => "one or many, not said which",
+      %r{(?<![\d.,⁄/] )(?<![\d.,])\+ 0(?![\d.,⁄/])} => "nothing added"
+    }.freeze
 
     module_function
 
     def faults(words)
-      WRONG.filter_map { |pattern, fault| (at = words.index(pattern)) && "#{fault}: #{words[[at - 50, 0].max, 90].squeeze(" \n").strip.inspect}" }
+      WRONG.filter_map do |pattern, fault|
+        (at = words.index(pattern)) && "#{fault}: #{words[[at - 50, 0].max, 90].squeeze(" \n").strip.inspect}"
+      end
     end
   end
 end

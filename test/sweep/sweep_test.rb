@@ -7,8 +7,10 @@ require "sweep/every_page"
 
 EarnestFold::LOADER.eager_load
 
-# Every document that the declared fields can make is brought in through the web, and every page, paper and file that its job
-# links to is opened. `bin/test sweep` takes them all; a run of everything takes the least, the most, and some of every sort.
+# Every document that the declared fields can make is brought in through the web, and every page, paper and file
+# that its job
+# links to is opened. `bin/test sweep` takes them all; a run of everything takes the least, the most, and some of
+# every sort.
 class SweepTest < StoreTest
   DOCUMENTS = DeclaredDocuments.new.then { |made| (ENV["SWEEP"] == "whole") ? made.all : made.sample }
   # Which of how many processes this is.
@@ -22,7 +24,9 @@ class SweepTest < StoreTest
 
   # A house of other habits makes the same window another way: every habit, with the least and the most.
   DeclaredDocuments.houses.product(DeclaredDocuments.new.plain_and_full).each_with_index do |(rules, made), index|
-    next unless (ENV["SWEEP"] == "whole") ? index % SHARES == SHARE : (rules["lining_school"] && made.name == "the most")
+    unless (ENV["SWEEP"] == "whole") ? index % SHARES == SHARE : (rules["lining_school"] && made.name == "the most")
+      next
+    end
 
     define_method(:"test_house_#{rules.to_a.join("_")}_#{made.name.tr(" ", "_")}") do
       workroom.house.update(version: workroom.house.read.version, rules: rules)

@@ -23,7 +23,9 @@ class AlteringInTheBrowserTest < SystemTest
     assert_accessible
     click_link "the week after"
     before = find(".promises tr", text: "Upper landing").all("td")[1].text
-    row = first(".stretches li", text: "Upper landing", minimum: 0) || (click_link("the week before") && first(".stretches li", text: "Upper landing"))
+    row =
+      first(".stretches li", text: "Upper landing", minimum: 0) ||
+      (click_link("the week before") && first(".stretches li", text: "Upper landing"))
     row.find(".move-it").click
     fill_in "To the day", with: (Date.today + 60).strftime("%m/%d/%Y")
     click_button "Move it"
@@ -40,7 +42,12 @@ class AlteringInTheBrowserTest < SystemTest
   def test_the_new_screens_are_there_for_everyone
     id = workroom.jobs.list.find { |line| line.title == "Ferry chapel" }.id
     own = workroom.jobs.find(id).treatments.first.id
-    ["/logbook", "/house-rules/books", "/jobs/#{id}/treatments/#{own}/log", "/jobs/#{id}/treatments/#{own}/came-in"].each do |path|
+    [
+      "/logbook",
+      "/house-rules/books",
+      "/jobs/#{id}/treatments/#{own}/log",
+      "/jobs/#{id}/treatments/#{own}/came-in"
+    ].each do |path|
       visit path
       assert_empty findings.map { |finding| "#{path} #{finding}" }
     end
@@ -107,13 +114,21 @@ class AlteringInTheBrowserTest < SystemTest
     assert_accessible
   end
 
-  # The lines drawn and compared, the tuck sewn and the length measured in the browser, at both edges; the steps between are said to be
+  # The lines drawn and compared, the tuck sewn and the length measured in the browser, at both edges; the steps
+  # between are said to be
   # done behind its back, as from another tablet.
   def make
     click_link "On to Making"
     click_link "To the bench"
     assert_selector ".table-head", text: "step 1 of 13"
-    {"Draw the lines" => 2, "Compare the pair's lines" => 1, "Sew the tuck" => 2, "Measure the length" => 2}.each { |title, count| step_by_step(title, count) }
+    {
+      "Draw the lines" => 2,
+      "Compare the pair's lines" => 1,
+      "Sew the tuck" => 2,
+      "Measure the length" => 2
+    }.each do |title, count|
+      step_by_step(title, count)
+    end
     visit "/jobs/#{office.id}/treatments/#{altered.id}/making"
     steps_left.each { |step| done(step) }
     visit current_path
@@ -121,7 +136,9 @@ class AlteringInTheBrowserTest < SystemTest
   end
 
   def step_by_step(title, count)
-    steps_left.take_while { |step| EarnestFold::Words.say("work_steps.#{step.code}.title") != title }.each { |step| done(step) }
+    steps_left
+      .take_while { |step| EarnestFold::Words.say("work_steps.#{step.code}.title") != title }
+      .each { |step| done(step) }
     visit "/jobs/#{office.id}/treatments/#{altered.id}/bench"
     count.times do
       assert_selector ".for", text: title
@@ -136,7 +153,12 @@ class AlteringInTheBrowserTest < SystemTest
   # @return [Array<EarnestFold::Reckoning::MakingUp::Step>]
   def steps_left
     log = EarnestFold::Web::BenchLog.new(workroom.bench.entries(altered.id))
-    EarnestFold::Web::JobSheet.new(office, workroom.cloths.all, workroom.house.read).alterations.first.steps.reject { |step| log.done?(step) }
+    EarnestFold::Web::JobSheet
+      .new(office, workroom.cloths.all, workroom.house.read)
+      .alterations
+      .first
+      .steps
+      .reject { |step| log.done?(step) }
   end
 
   def measure

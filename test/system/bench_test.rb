@@ -19,7 +19,9 @@ class BenchInTheBrowserTest < SystemTest
     assert_accessible
     click_on "To the bench"
     all = find(".table-head p").text[/of (\d+)/, 1].to_i
-    assert_operator page.evaluate_script("parseFloat(getComputedStyle(document.querySelector('.huge b')).fontSize)"), :>=, 64
+    assert_operator page.evaluate_script("parseFloat(getComputedStyle(document.querySelector('.huge b')).fontSize)"),
+      :>=,
+      64
     assert_accessible
     (1..all).each do |number|
       assert_selector ".table-head p", text: "step #{number} of #{all}"
@@ -94,6 +96,12 @@ class BenchInTheBrowserTest < SystemTest
 
   def line(down:)
     page.driver.browser.execute_cdp("Network.enable")
-    page.driver.browser.execute_cdp("Network.emulateNetworkConditions", offline: down, latency: 0, downloadThroughput: -1, uploadThroughput: -1)
+    page.driver.browser.execute_cdp(
+      "Network.emulateNetworkConditions",
+      offline: down,
+      latency: 0,
+      downloadThroughput: -1,
+      uploadThroughput: -1
+    )
   end
 end

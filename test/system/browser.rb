@@ -6,9 +6,10 @@ require "tmpdir"
 
 # Headless Chromium as the browser tests and the pictures use it: nothing looked up, nothing downloaded.
 module Browser
-  ARGUMENTS = %w[--headless=new --no-sandbox --disable-gpu --disable-dev-shm-usage --window-size=1280,800 --hide-scrollbars
-    --force-device-scale-factor=1 --force-prefers-reduced-motion --no-first-run --no-default-browser-check --disable-background-networking
-    --disable-component-update --disable-sync --disable-quic --disable-extensions --disable-default-apps --metrics-recording-only].freeze
+  ARGUMENTS = %w[--headless=new --no-sandbox --disable-gpu --disable-dev-shm-usage --window-size=1280,800
+    --hide-scrollbars --force-device-scale-factor=1 --force-prefers-reduced-motion --no-first-run
+    --no-default-browser-check --disable-background-networking --disable-component-update --disable-sync --disable-quic
+    --disable-extensions --disable-default-apps --metrics-recording-only].freeze
   LOOPBACK_ONLY = "--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE 127.0.0.1 , EXCLUDE localhost"
 
   # A page that leaves while it is looked at is looked at again, as one that was renewed is.
@@ -23,7 +24,10 @@ module Browser
     Capybara.register_driver(:chromium) do |app|
       folder = Dir.mktmpdir("earnest-fold-browser")
       at_exit { FileUtils.remove_entry(folder, true) }
-      options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium", args: [*ARGUMENTS, LOOPBACK_ONLY, "--user-data-dir=#{folder}"])
+      options = Selenium::WebDriver::Chrome::Options.new(
+        binary: "/usr/bin/chromium",
+        args: [*ARGUMENTS, LOOPBACK_ONLY, "--user-data-dir=#{folder}"]
+      )
       options.add_option("goog:loggingPrefs", {browser: "ALL"})
       service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
       Driver.new(app, browser: :chrome, options: options, service: service)
@@ -32,6 +36,12 @@ module Browser
 
   # @param session [Capybara::Session]
   def size(session, width, height)
-    session.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: width, height: height, deviceScaleFactor: 1, mobile: width < 600)
+    session.driver.browser.execute_cdp(
+      "Emulation.setDeviceMetricsOverride",
+      width: width,
+      height: height,
+      deviceScaleFactor: 1,
+      mobile: width < 600
+    )
   end
 end

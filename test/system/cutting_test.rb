@@ -73,7 +73,11 @@ class CuttingInTheBrowserTest < SystemTest
   def test_the_shelfs_bars_are_seen_to_scale
     visit "/shelf"
     assert_selector ".piece-bar .piece-left", minimum: 5, visible: :all
-    seen = page.evaluate_script("Array.from(document.querySelectorAll('.pieces tbody tr')).map(function (row) { return [parseFloat(row.querySelector('td b').textContent), row.querySelector('.piece-left').getBoundingClientRect().width]; })")
+    seen = page.evaluate_script(
+      "Array.from(document.querySelectorAll('.pieces tbody tr')).map(function (row) { return " \
+        "[parseFloat(row.querySelector('td b').textContent), " \
+        "row.querySelector('.piece-left').getBoundingClientRect().width]; })"
+    )
     longest = seen.max_by(&:first)
     seen.each { |metres, width| assert_in_delta metres / longest.first, width / longest.last, 0.02 }
   end

@@ -114,7 +114,10 @@ class FirstWindowTest < SystemTest
 
   def assert_figure_text(label, wanted) = assert_selector(".results p", text: /#{label}\s*#{wanted}/)
 
-  def cells(row) = find(".cuts tbody tr:nth-child(#{row})", match: :first).all("td").map { |cell| cell.text.gsub(/(\d)(\d\/)/, '\1 \2') }
+  def cells(row) =
+    find(".cuts tbody tr:nth-child(#{row})", match: :first)
+      .all("td")
+      .map { |cell| cell.text.gsub(%r{(\d)(\d/)}, '\1 \2') }
 
   # Reaches a field as a keyboard does, from one to the next.
   def focus(label)

@@ -9,13 +9,18 @@ class HouseRulesTest < SystemTest
     visit "/jobs"
     fill_in "House or room", with: "Attic rooms"
     click_on "Open the job"
-    {"Gable" => %w[120 150 151.5], "Dormer" => %w[95 140.5 140], "Stair head" => %w[210 228 227.2]}.each do |name, figures|
+    {
+      "Gable" => %w[120 150 151.5],
+      "Dormer" => %w[95 140.5 140],
+      "Stair head" => %w[210 228 227.2]
+    }.each do |name, figures|
       measure(name, *figures)
     end
     click_link "Attic rooms", match: :first
     assert_selector ".window", count: 3
     job = workroom.jobs.find(workroom.jobs.list.find { |line| line.title == "Attic rooms" }.id)
-    assert_equal [["150 cm", "151.5 cm"], ["140.5 cm", "140 cm"], ["228 cm", "227.2 cm"]], job.treatments.map { |made| made.spec.dig("drop", "readings") }
+    assert_equal [["150 cm", "151.5 cm"], ["140.5 cm", "140 cm"], ["228 cm", "227.2 cm"]],
+      job.treatments.map { |made| made.spec.dig("drop", "readings") }
     assert page.evaluate_script("document.documentElement.scrollWidth <= 390"), "the page is wider than the phone"
     assert_accessible
   end
@@ -73,7 +78,11 @@ class HouseRulesTest < SystemTest
       assert_selector ".picture svg[aria-label]", minimum: 2
       assert_selector ".tape a[aria-current]", text: "Heading"
       assert page.has_select?("Heading", selected: kind)
-      refute page.evaluate_script("[...document.querySelectorAll('.picture svg text')].some(t => t.getBBox().x < -1 || t.getBBox().x + t.getBBox().width > t.ownerSVGElement.viewBox.baseVal.width + 1)"), "#{kind}: words run off the drawing"
+      refute page.evaluate_script(
+               "[...document.querySelectorAll('.picture svg text')].some(t => t.getBBox().x < -1 || " \
+                 "t.getBBox().x + t.getBBox().width > t.ownerSVGElement.viewBox.baseVal.width + 1)"
+             ),
+        "#{kind}: words run off the drawing"
     end
   end
 
@@ -93,7 +102,17 @@ class HouseRulesTest < SystemTest
   def test_the_new_views_are_accessible
     lounge = workroom.jobs.find(workroom.jobs.list.find { |line| line.title == "Residents' lounge" }.id)
     treatment = "/jobs/#{lounge.id}/treatments/#{lounge.treatments.first.id}"
-    ["/house-rules", "/house-rules/schools", "/house-rules/sets/#{workroom.house.read.first_set.id}", "/people", "/jobs/archive", "/jobs/#{lounge.id}", "#{treatment}/measure", "#{treatment}/heading", "#{treatment}/cloth?part=room"].each do |path|
+    [
+      "/house-rules",
+      "/house-rules/schools",
+      "/house-rules/sets/#{workroom.house.read.first_set.id}",
+      "/people",
+      "/jobs/archive",
+      "/jobs/#{lounge.id}",
+      "#{treatment}/measure",
+      "#{treatment}/heading",
+      "#{treatment}/cloth?part=room"
+    ].each do |path|
       visit path
       assert_empty findings, path
     end

@@ -5,9 +5,16 @@ require "system/line"
 
 # No keystroke is lost, and nothing is done twice, however fast a hand and however bad the line.
 class JournalTest < SystemTest
-  FIGURES = {"Left return" => ["return_left", "7"], "Usable length" => ["support.length", "191"], "Right return" => ["return_right", "5.5"],
-             "Drop, left" => ["drop.readings.left", "213"], "Drop, middle" => ["drop.readings.middle", "212.5"], "Drop, right" => ["drop.readings.right", "213.5"],
-             "Overlap, in all" => ["overlap", "9"], "Ease, each" => ["ease", "1.5"]}.freeze
+  FIGURES = {
+    "Left return" => %w[return_left 7],
+    "Usable length" => %w[support.length 191],
+    "Right return" => %w[return_right 5.5],
+    "Drop, left" => %w[drop.readings.left 213],
+    "Drop, middle" => %w[drop.readings.middle 212.5],
+    "Drop, right" => %w[drop.readings.right 213.5],
+    "Overlap, in all" => %w[overlap 9],
+    "Ease, each" => %w[ease 1.5]
+  }.freeze
 
   def setup
     super
@@ -169,14 +176,22 @@ class JournalTest < SystemTest
 
   def test_a_store_that_cannot_be_read_is_set_aside
     go "Ticket office", "Measure"
-    page.execute_script(%(localStorage.setItem("earnest-fold-journal:1", "{oops"); localStorage.setItem("earnest-fold-journal:2", '{"key": 1}')))
+    page.execute_script(
+      <<~JS
+        localStorage.setItem("earnest-fold-journal:1", "{oops");
+        localStorage.setItem("earnest-fold-journal:2", '{"key": 1}');
+      JS
+    )
     visit current_path
     type "Overlap, in all", "14"
 
     assert_settled
     assert_selector "#journal", text: "can't be read"
     assert_equal "14 cm", spec["overlap"]
-    assert_equal 2, page.evaluate_script(%(Object.keys(localStorage).filter(function (key) { return key.indexOf("unreadable") > 0; }).length))
+    assert_equal 2,
+      page.evaluate_script(
+        %(Object.keys(localStorage).filter(function (key) { return key.indexOf("unreadable") > 0; }).length)
+      )
   end
 
   def test_a_browser_that_keeps_nothing_still_sends
@@ -214,7 +229,8 @@ class JournalTest < SystemTest
     assert_equal "ladder", office.notes
   end
 
-  # A choice that brings other fields with it shows them, and a field that the answer left out and the page hasn't is asked for.
+  # A choice that brings other fields with it shows them, and a field that the answer left out and the page hasn't
+  # is asked for.
   def test_fields_that_come_with_a_choice_are_there
     go "Ferry chapel", "Alter"
     select "single", from: "Hem as it is", match: :first
@@ -297,19 +313,38 @@ class JournalTest < SystemTest
 
   def slow(latency)
     page.driver.browser.execute_cdp("Network.enable")
-    page.driver.browser.execute_cdp("Network.emulateNetworkConditions", offline: false, latency: latency, downloadThroughput: -1, uploadThroughput: -1)
+    page.driver.browser.execute_cdp(
+      "Network.emulateNetworkConditions",
+      offline: false,
+      latency: latency,
+      downloadThroughput: -1,
+      uploadThroughput: -1
+    )
   end
 
   # As a hand does it: into the field, over what stands there, and on to the next.
   def type_all(random)
     FIGURES.each do |label, (_, figure)|
       field = find_field(label).native
-      page.driver.browser.action.click(field).key_down(:control).send_keys("a").key_up(:control).send_keys(figure).pause(duration: 0.05 + random.rand * 0.45).send_keys(:tab).perform
+      page
+        .driver
+        .browser
+        .action
+        .click(field)
+        .key_down(:control)
+        .send_keys("a")
+        .key_up(:control)
+        .send_keys(figure)
+        .pause(duration: 0.05 + random.rand * 0.45)
+        .send_keys(:tab)
+        .perform
     end
   end
 
   def assert_kept
-    there = FIGURES.values.to_h { |path, _| [path, EarnestFold::Web::Forms::Readings.shown(path, spec, EarnestFold::Reckoning::Units::CM)] }
+    there = FIGURES.values.to_h do |path, _|
+      [path, EarnestFold::Web::Forms::Readings.shown(path, spec, EarnestFold::Reckoning::Units::CM)]
+    end
     assert_equal FIGURES.values.to_h, there
   end
 end

@@ -66,7 +66,12 @@ class KilledTest < SystemTest
   def house = "http://127.0.0.1:#{@port}"
 
   def start
-    environment = {"DATABASE_URL" => ENV.fetch("DATABASE_URL"), "PORT" => @port.to_s, "SESSION_SECRET" => SECRET, "RACK_ENV" => "test"}
+    environment = {
+      "DATABASE_URL" => ENV.fetch("DATABASE_URL"),
+      "PORT" => @port.to_s,
+      "SESSION_SECRET" => SECRET,
+      "RACK_ENV" => "test"
+    }
     @server = spawn(environment, "ruby", "-Ilib", "-e", SERVER, chdir: ROOT, out: File::NULL, err: File::NULL)
     answers?
   end

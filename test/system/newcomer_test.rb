@@ -3,7 +3,8 @@
 require "system_test_helper"
 require "pdf-reader"
 
-# A newcomer's first window, in the real browser: typed with nothing but what must be given, from an empty workroom to the account.
+# A newcomer's first window, in the real browser: typed with nothing but what must be given, from an empty workroom
+# to the account.
 class NewcomerTest < SystemTest
   def setup
     super
@@ -37,7 +38,14 @@ class NewcomerTest < SystemTest
     fill_in "Room", with: "Boat shed"
     click_on "Measure it"
     type "Usable length", "180"
-    {"Drop, left" => "210", "Drop, middle" => "210.5", "Drop, right" => "211", "Drop 4" => "209"}.each { |label, figure| type label, figure }
+    {
+      "Drop, left" => "210",
+      "Drop, middle" => "210.5",
+      "Drop, right" => "211",
+      "Drop 4" => "209"
+    }.each do |label, figure|
+      type label, figure
+    end
     assert_selector ".results", text: "209.0"
     type "Drop 5", "208"
     assert_selector ".results", text: "208.0"

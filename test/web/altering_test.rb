@@ -10,11 +10,15 @@ class AlteringStationsTest < WebTest
   # Each of the worked alterations shows the figures that were worked out by hand.
   def test_the_worked_job_through_the_screens
     expected = JSON.parse(File.read("#{WORKED}.expected.json"))["alterations"]
-    id = workroom.jobs.bring_in(**EarnestFold::Web::Forms::ImportForm.new({tempfile: StringIO.new(File.read("#{WORKED}.fold.json"))}, []).values)
+    id = workroom.jobs.bring_in(
+      **EarnestFold::Web::Forms::ImportForm.new({tempfile: StringIO.new(File.read("#{WORKED}.fold.json"))}, []).values
+    )
     workroom.jobs.find(id).treatments.each do |treatment|
       get "/jobs/#{id}/treatments/#{treatment.id}/alter"
       assert_equal 200, last_response.status
-      figures(expected.fetch(treatment.spec["id"])).each { |figure| assert_match(/(?<![\d.])#{Regexp.escape(figure)}(?![\d.])/, text, treatment.spec["id"]) }
+      figures(expected.fetch(treatment.spec["id"])).each do |figure|
+        assert_match(/(?<![\d.])#{Regexp.escape(figure)}(?![\d.])/, text, treatment.spec["id"])
+      end
     end
   end
 
@@ -22,13 +26,20 @@ class AlteringStationsTest < WebTest
     send_form("/jobs/#{@taken_in = office.id}/alterations", "name" => "Parlour pair", "kind" => "shorten_keep_hem")
     follow_redirect!
     assert_match(/Shortened, the made hem kept/, text)
-    save_altered("measure", "existing_length" => "228", "wanted_length" => "190", "curtains" => "2", "length_from" => "the hook", "length_to" => "the sill")
+    save_altered(
+      "measure",
+      "existing_length" => "228",
+      "wanted_length" => "190",
+      "curtains" => "2",
+      "length_from" => "the hook",
+      "length_to" => "the sill"
+    )
     follow_redirect!
     assert_match(/From the hook to the sill: 190.0 cm, which is 74 13\/16 in\./, text)
     save_altered("alter", "existing_hem.kind" => "single", "existing_hem.depth" => "3", "seam" => "1.5")
     follow_redirect!
-    assert_match(/Seam line, from the top edge 187.0/, text.gsub(/\s+/, " "))
-    assert_match(/Strip cut off 35.0/, text.gsub(/\s+/, " "))
+    assert_match(/Seam line, from the top edge 187.0/, text)
+    assert_match(/Strip cut off 35.0/, text)
   end
 
   def test_without_a_name_nothing_is_taken_in
@@ -42,11 +53,18 @@ class AlteringStationsTest < WebTest
 
   def test_its_lengths_are_read_back_with_the_others
     get "/jobs/#{chapel.id}/read-back"
-    assert_match(%r{Wanted, from the eye of the ring to a finger above the step 164 cm 164\.0 cm 64 9/16 in}, text.gsub(/\s+/, " "))
+    assert_match(
+      %r{Wanted, from the eye of the ring to a finger above the step 164 cm 164\.0 cm 64 9/16 in},
+      text
+    )
   end
 
   def test_each_slip_has_its_own_plain_words
-    {{"wanted_length" => "300"} => /is longer than the curtain/, {"wanted_length" => "-3"} => /more than 0/, {"existing_length" => "three"} => /can't be read as a length/i}.each do |typed, words|
+    {
+      {"wanted_length" => "300"} => /is longer than the curtain/,
+      {"wanted_length" => "-3"} => /more than 0/,
+      {"existing_length" => "three"} => /can't be read as a length/i
+    }.each do |typed, words|
       save_altered("measure", **typed, headers: {"HX-Request" => "true"})
       get station(chapel, "alter") if last_response.status == 200
       assert_match(words, text)
@@ -113,11 +131,20 @@ class AlteringStationsTest < WebTest
   def test_the_bench_of_an_alteration_with_both_edges
     fourth = step_at(4, chapel)
     get "#{station(chapel, "bench")}?#{URI.encode_www_form(fourth)}"
-    assert_match(/Draw the lines · Left/, text.gsub(/\s+/, " "))
+    assert_match(/Draw the lines · Left/, text)
     assert_match(/183.5/, text)
-    send_form(station(chapel, "bench"), **fourth, "said" => "measured", "value-leading" => "183.5", "value-return" => "184.2")
+    send_form(
+      station(chapel, "bench"),
+      **fourth,
+      "said" => "measured",
+      "value-leading" => "183.5",
+      "value-return" => "184.2"
+    )
     follow_redirect!
-    assert_match(%r{183.5 cm / 184.2 cm : 0.7 cm off, allowed is 0.3 cm\. Draw the line again from the kept edge}, text.gsub(/\s+/, " "))
+    assert_match(
+      %r{183.5 cm / 184.2 cm : 0.7 cm off, allowed is 0.3 cm\. Draw the line again from the kept edge},
+      text
+    )
     every_step_can_be_looked_at
   end
 
@@ -150,7 +177,10 @@ class AlteringStationsTest < WebTest
   end
 
   def test_photographs_are_kept_without_what_the_camera_said
-    send_photograph(Vips::Image.black(640, 480, bands: 3).copy(interpretation: :srgb).jpegsave_buffer, "wax on the left one")
+    send_photograph(
+      Vips::Image.black(640, 480, bands: 3).copy(interpretation: :srgb).jpegsave_buffer,
+      "wax on the left one"
+    )
     assert_equal 303, last_response.status
     kept = workroom.came_in.photographs(pair.id)
     assert_equal [[640, 480, "wax on the left one"]], kept.map { |one| [one.width, one.height, one.words] }
@@ -196,7 +226,13 @@ class AlteringStationsTest < WebTest
 
   def save_altered(name, headers: {}, **fields)
     of = last_request_job
-    send_form(station(of, name), :headers => headers, "version" => altered(of).version.to_s, "unit" => of.unit, **fields)
+    send_form(
+      station(of, name),
+      :headers => headers,
+      "version" => altered(of).version.to_s,
+      "unit" => of.unit,
+      **fields
+    )
   end
 
   # The job that was looked at last, or the chapel.
@@ -210,12 +246,20 @@ class AlteringStationsTest < WebTest
 
   # As shown: centimetres to the millimetre; ratios and counts as they are.
   def figures(expected)
-    return expected["ways"].flat_map { |way| [way["cut_line"], way["remnant"]].map { |mm| shown(mm) } + [EarnestFold::Words.number(way["fullness"].to_r, 3)] } if expected["ways"]
+    if expected["ways"]
+      return (
+        expected["ways"].flat_map do |way|
+          [way["cut_line"], way["remnant"]].map { |mm| shown(mm) } +
+            [EarnestFold::Words.number(way["fullness"].to_r, 3)]
+        end
+      )
+    end
 
     expected.map { |name, value| (name == "pieces") ? value.to_s : shown(value) }
   end
 
-  def shown(millimetres) = EarnestFold::Words.length(EarnestFold::Reckoning::Length.mm(millimetres.to_r), EarnestFold::Reckoning::Units::CM)
+  def shown(millimetres) =
+    EarnestFold::Words.length(EarnestFold::Reckoning::Length.mm(millimetres.to_r), EarnestFold::Reckoning::Units::CM)
 
   def every_step_can_be_looked_at
     chapel.treatments.each do |treatment|

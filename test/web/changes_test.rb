@@ -13,7 +13,8 @@ class ChangesTest < WebTest
     assert_match(/Drop, left\s+214 cm\s+215 cm/, text)
     assert_match(/Overlap, in all\s+8 cm\s+10 cm/, text)
     take_back
-    assert_equal ["10 cm", "214 cm"], [office.treatments.first.spec["overlap"], office.treatments.first.spec["drop"]["readings"].first]
+    assert_equal ["10 cm", "214 cm"],
+      [office.treatments.first.spec["overlap"], office.treatments.first.spec["drop"]["readings"].first]
     take_back
     assert_equal before, office.treatments.first.spec
     assert_equal 0, office.treatments.first.undoable
@@ -66,19 +67,37 @@ class ChangesTest < WebTest
   def test_a_change_and_its_record_are_kept_together_or_not_at_all
     treatment = office.treatments.first
     nameless = workroom.as(nil)
-    assert_raises(Sequel::NotNullConstraintViolation) { nameless.transaction { nameless.treatments.update(treatment.id, treatment.spec.merge("overlap" => "99 cm"), version: treatment.version) } }
+    assert_raises(Sequel::NotNullConstraintViolation) do
+      nameless.transaction do
+        nameless.treatments.update(treatment.id, treatment.spec.merge("overlap" => "99 cm"), version: treatment.version)
+      end
+    end
     assert_equal treatment, office.treatments.first
   end
 
   def test_a_question_is_answered_once_and_kept
     get station(office, "measure")
     assert_match(/Is the support up/, text)
-    send_form(station(office, "answer"), "version" => office.treatments.first.version.to_s, "station" => "measure", "code" => "support_fitted", "answer" => "yes, since Monday")
+    send_form(
+      station(office, "answer"),
+      "version" => office.treatments.first.version.to_s,
+      "station" => "measure",
+      "code" => "support_fitted",
+      "answer" => "yes, since Monday"
+    )
     get station(office, "measure")
     refute_match(/Is the support up/, text)
     assert_match(/Support fitted:\s+yes, since Monday/, text)
     before = office.treatments.first
-    ["flame_public", "nonsense", ""].each { |code| send_form(station(office, "answer"), "version" => before.version.to_s, "station" => "measure", "code" => code, "answer" => "x") }
+    ["flame_public", "nonsense", ""].each do |code|
+      send_form(
+        station(office, "answer"),
+        "version" => before.version.to_s,
+        "station" => "measure",
+        "code" => code,
+        "answer" => "x"
+      )
+    end
     assert_equal before, office.treatments.first
   end
 
@@ -90,7 +109,12 @@ class ChangesTest < WebTest
   end
 
   def test_jobs_rooms_and_cloths_are_found
-    {"ticket" => /Ticket office/, "stair" => /Upper landing/, "TICK" => /Towpath ticking/, "100%_" => /Nothing has/}.each do |words, found|
+    {
+      "ticket" => /Ticket office/,
+      "stair" => /Upper landing/,
+      "TICK" => /Towpath ticking/,
+      "100%_" => /Nothing has/
+    }.each do |words, found|
       get "/find", "q" => words
       assert_match found, text
     end
@@ -110,14 +134,27 @@ class ChangesTest < WebTest
   def racing(times, &block)
     left = times
     racing = Module.new do
-      %i[update take_back].each { |name| define_method(name) { |*given, **more| ((left -= 1) >= 0) ? raise(EarnestFold::Store::Stale, "just now") : super(*given, **more) } }
+      %i[update take_back].each do |name|
+        define_method(name) do |*given, **more|
+          ((left -= 1) >= 0) ? raise(EarnestFold::Store::Stale, "just now") : super(*given, **more)
+        end
+      end
     end
     S::Treatments.stub(:new, S::Treatments.new(workroom).extend(racing), &block)
   end
 
   def at_once(what)
-    send_form(station(office, what), "version" => office.treatments.first.version.to_s, "station" => "measure", "code" => "support_fitted", "answer" => "yes", "overlap" => "33", "unit" => "cm")
+    send_form(
+      station(office, what),
+      "version" => office.treatments.first.version.to_s,
+      "station" => "measure",
+      "code" => "support_fitted",
+      "answer" => "yes",
+      "overlap" => "33",
+      "unit" => "cm"
+    )
   end
 
-  def take_back = send_form(station(office, "take-back"), "version" => office.treatments.first.version.to_s, "station" => "measure")
+  def take_back =
+    send_form(station(office, "take-back"), "version" => office.treatments.first.version.to_s, "station" => "measure")
 end

@@ -67,7 +67,11 @@ class DocumentsTest < WebTest
 
   private
 
-  def bring_in(text) = send_form("/jobs/import", "file" => Rack::Test::UploadedFile.new(StringIO.new(text), "application/json", original_filename: "job.fold.json"))
+  def bring_in(text) =
+    send_form(
+      "/jobs/import",
+      "file" => Rack::Test::UploadedFile.new(StringIO.new(text), "application/json", original_filename: "job.fold.json")
+    )
 
   def take_out(job)
     get "/jobs/#{job}/job.fold.json"
@@ -94,16 +98,28 @@ class DocumentsTest < WebTest
 
   def fields_shown
     page = Nokogiri::HTML(last_response.body)
-    inputs = page.css("#station-form input[type!=hidden], #station-form input:not([type])").to_h { |input| [input["name"], input["value"].to_s] }
-    inputs.merge(page.css("#station-form select").to_h { |select| [select["name"], (select.at_css("option[selected]") || select.at_css("option"))["value"]] })
+    inputs =
+      page
+        .css("#station-form input[type!=hidden], #station-form input:not([type])")
+        .to_h { |input| [input["name"], input["value"].to_s] }
+    inputs.merge(
+      page
+        .css("#station-form select")
+        .to_h { |select| [select["name"], (select.at_css("option[selected]") || select.at_css("option"))["value"]] }
+    )
   end
 
   # Ids are the database's own; the figures must be those of the worked job.
   def differences(file, text)
     job = EarnestFold::Documents::JobFormat.read(text)
-    got = JSON.parse(JSON.generate(EarnestFold::Documents::ReckoningFormat.new(EarnestFold::Reckoning::JobReckoning.new(job)).to_h))
+    got = JSON.parse(
+      JSON.generate(EarnestFold::Documents::ReckoningFormat.new(EarnestFold::Reckoning::JobReckoning.new(job)).to_h)
+    )
     expected = JSON.parse(File.read(file.sub(".fold.json", ".expected.json")))
-    Comparison.new.differences([expected["treatments"].values, expected["alterations"]].compact, [got["treatments"].values, got["alterations"]].first(expected["alterations"] ? 2 : 1))
+    Comparison.new.differences(
+      [expected["treatments"].values, expected["alterations"]].compact,
+      [got["treatments"].values, got["alterations"]].first(expected["alterations"] ? 2 : 1)
+    )
   end
 
   def without_ids(text) = text.gsub(/"(id|face|cloth)": "\d+"/, '"\1": "…"')

@@ -14,9 +14,15 @@ class FailuresTest < WebTest
 
   def app = Raising
 
-  def self.leaves(error = EarnestFold::Error) = error.subclasses.empty? ? [error] : error.subclasses.flat_map { |one| leaves(one) }
+  def self.leaves(error = EarnestFold::Error) =
+    error.subclasses.empty? ? [error] : error.subclasses.flat_map { |one| leaves(one) }
 
-  def self.raised(leaf) = (leaf == EarnestFold::Reckoning::Invalid) ? leaf.new([EarnestFold::Reckoning::Problem.new(at: "/x", code: :missing, data: {})]) : leaf.new("one")
+  def self.raised(leaf) =
+    if leaf == EarnestFold::Reckoning::Invalid
+      leaf.new([EarnestFold::Reckoning::Problem.new(at: "/x", code: :missing, data: {})])
+    else
+      leaf.new("one")
+    end
 
   leaves.each do |leaf|
     define_method(:"test_#{leaf.name}_is_answered_by_the_table") do
@@ -31,7 +37,9 @@ class FailuresTest < WebTest
 
   def test_the_tree_is_small_and_every_status_has_words
     assert_operator FailuresTest.leaves.size, :>=, 8
-    (W::Failures::STATUSES.values + W::Failures::PLAIN + [500]).uniq.each { |status| assert EarnestFold::Words.say?("failures.#{status}.title") }
+    (W::Failures::STATUSES.values + W::Failures::PLAIN + [500]).uniq.each do |status|
+      assert EarnestFold::Words.say?("failures.#{status}.title")
+    end
   end
 
   def test_what_nobody_mapped_is_a_500_with_a_number_that_the_log_has

@@ -56,8 +56,17 @@ class HouseTest < WebTest
     send_form("/house-rules/sets", "like" => set("Unlined").id.to_s)
     copy = set("Unlined, 2")
     assert_equal set("Unlined").spec, copy.spec
-    settle_set(copy, "name" => "Attic sheers", "metric.making.seam" => "12 mm", "inches.headings.wave.glider_spacing" => "3 1/4")
-    assert_equal ["12 mm", "3 1/4 in"], [set("Attic sheers").spec.dig("metric", "making", "seam"), set("Attic sheers").spec.dig("inches", "headings", "wave", "glider_spacing")]
+    settle_set(
+      copy,
+      "name" => "Attic sheers",
+      "metric.making.seam" => "12 mm",
+      "inches.headings.wave.glider_spacing" => "3 1/4"
+    )
+    assert_equal ["12 mm", "3 1/4 in"],
+      [
+        set("Attic sheers").spec.dig("metric", "making", "seam"),
+        set("Attic sheers").spec.dig("inches", "headings", "wave", "glider_spacing")
+      ]
     settle_set(set("Attic sheers"), "metric.making.seam" => "wide", "name" => "Hall")
     assert_equal 422, last_response.status
     assert_includes last_response.body, 'value="wide"'
@@ -69,7 +78,18 @@ class HouseTest < WebTest
   end
 
   def test_the_house_decides_its_gaps_and_its_eighths
-    settle_house("rules.layer_gap" => "4", "rules.inch_fraction" => "8", "on_hand.hooks" => "36", "on_hand.tape_length" => "12 m", "on_hand.rings" => "", "on_hand.gliders" => "", "on_hand.weights" => "", "on_hand.buckram_length" => "", "name" => "Saltmarsh Lane Curtains", "unit" => "cm")
+    settle_house(
+      "rules.layer_gap" => "4",
+      "rules.inch_fraction" => "8",
+      "on_hand.hooks" => "36",
+      "on_hand.tape_length" => "12 m",
+      "on_hand.rings" => "",
+      "on_hand.gliders" => "",
+      "on_hand.weights" => "",
+      "on_hand.buckram_length" => "",
+      "name" => "Saltmarsh Lane Curtains",
+      "unit" => "cm"
+    )
     house = workroom.house.read
     assert_equal [EarnestFold::Reckoning::Length.cm(4), 8], [house.rules.layer_gap, house.rules.unit("in").fraction]
     assert_equal({"hooks" => 36, "tape_length" => "12 m"}, house.on_hand.to_h)
@@ -100,10 +120,16 @@ class HouseTest < WebTest
     save(office, "measure", "wall.radiator.width" => "90")
     send_form(station(office, "layer"), "side" => "behind")
     sheer, front = office.windows.first.treatments
-    assert_equal [front.spec["drop"], front.spec["wall"], "sheer behind"], [sheer.spec["drop"], sheer.spec["wall"], sheer.spec["name"]]
+    assert_equal [front.spec["drop"], front.spec["wall"], "sheer behind"],
+      [sheer.spec["drop"], sheer.spec["wall"], sheer.spec["name"]]
     get "/jobs/#{office.id}/treatments/#{front.id}/measure"
     assert_match(/Another layer hangs behind/, text)
-    send_form("/jobs/#{office.id}/treatments/#{sheer.id}/measure", "version" => "0", "unit" => "cm", "support.projection" => "6")
+    send_form(
+      "/jobs/#{office.id}/treatments/#{sheer.id}/measure",
+      "version" => "0",
+      "unit" => "cm",
+      "support.projection" => "6"
+    )
     get "/jobs/#{office.id}/treatments/#{front.id}/measure"
     assert_match(/doesn't clear it/, text)
     send_form("/jobs/#{office.id}/treatments/#{front.id}/move", "move" => "layer-before")
@@ -151,7 +177,9 @@ class HouseTest < WebTest
     get "/house-rules"
     assert_includes last_response.body, %(name="rules.lift_limit" value="12")
     assert_includes last_response.body, %(name="rules.table_length" value="300.0")
-    %w[making_order stitching lining_school cutter cut_on].each { |name| assert_includes last_response.body, %(<select id="rules-#{name}") }
+    %w[making_order stitching lining_school cutter cut_on].each do |name|
+      assert_includes last_response.body, %(<select id="rules-#{name}")
+    end
   end
 
   private
@@ -160,7 +188,8 @@ class HouseTest < WebTest
 
   def take_set(name) = save(office, "cloth", "rules" => set(name).id.to_s)
 
-  def settle_set(set, **fields) = send_form("/house-rules/sets/#{set.id}", "version" => set.version.to_s, "name" => set.name, **fields)
+  def settle_set(set, **fields) =
+    send_form("/house-rules/sets/#{set.id}", "version" => set.version.to_s, "name" => set.name, **fields)
 
   def settle_house(**fields) = send_form("/house-rules", "version" => workroom.house.read.version.to_s, **fields)
 

@@ -4,7 +4,8 @@ require "web_test_helper"
 require "pdf-reader"
 require "stringio"
 
-# Paper for making and hanging, read back: the words, the size of the pages, and the marks of a strip to a fifth of a millimetre.
+# Paper for making and hanging, read back: the words, the size of the pages, and the marks of a strip to a fifth of
+# a millimetre.
 class MakingPapersTest < WebTest
   R = EarnestFold::Reckoning
   # Points of an A4 sheet.
@@ -25,19 +26,40 @@ class MakingPapersTest < WebTest
     assert_match(/Gardensidelight/, words)
   end
 
-  # Each mark's line lies where its running distance says, from the leading edge at the right, and the line to check the printer by
+  # Each mark's line lies where its running distance says, from the leading edge at the right, and the line to
+  # check the printer by
   # is as long as it says.
   def test_a_strip_is_full_size
     pdf = read(station(lounge, "strip.pdf"))
     assert_equal PORTRAIT.reverse, pdf.pages.first.page_object[:MediaBox].last(2).map { |side| side.to_f.round(2) }
-    curtain = EarnestFold::Web::JobSheet.new(lounge, workroom.cloths.all, workroom.house.read).entries.first.reckoning.curtains.first
+    curtain = EarnestFold::Web::JobSheet
+      .new(lounge, workroom.cloths.all, workroom.house.read)
+      .entries
+      .first
+      .reckoning
+      .curtains
+      .first
     heading = lounge_treatment.heading
-    wanted = heading.marks(curtain.task, curtain.heading).flat_map { |mark| [mark.at, mark.to] }.uniq.select { |at| at <= R::Length.mm(250) }.map { |at| at.mm.to_f }.sort
+    wanted =
+      heading
+        .marks(curtain.task, curtain.heading)
+        .flat_map { |mark| [mark.at, mark.to] }
+        .uniq
+        .select { |at| at <= R::Length.mm(250) }
+        .map { |at| at.mm.to_f }
+        .sort
     lines = pdf.pages.first.raw_content.scan(LINE).map { |line| line.map(&:to_f) }
     assert_in_delta 100, lines.first.then { |x1, _, x2, _| x2 - x1 } / 72 * 25.4, 0.01
-    first_band = lines.select { |x1, y, x2, y2| (x1 - x2).abs < 0.001 && (y - y2).abs > 55 }.group_by { |_, y, _, _| y.round(1) }.max_by(&:first).last.map(&:first)
+    first_band =
+      lines
+        .select { |x1, y, x2, y2| (x1 - x2).abs < 0.001 && (y - y2).abs > 55 }
+        .group_by { |_, y, _, _| y.round(1) }
+        .max_by(&:first)
+        .last
+        .map(&:first)
     edge = 12 + 250
-    assert_equal wanted.map { |at| (edge - at).round(1) }.sort, first_band.map { |x| (x / 72 * 25.4).round(1) }.uniq.sort
+    assert_equal wanted.map { |at| (edge - at).round(1) }.sort,
+      first_band.map { |x| (x / 72 * 25.4).round(1) }.uniq.sort
   end
 
   def test_a_strip_tells_the_marks_as_a_table_too
@@ -62,7 +84,26 @@ class MakingPapersTest < WebTest
   def test_every_heading_has_its_strip
     headings = R::Headings.map { |kind| kind.example }
     headings.each do |example|
-      id = workroom.jobs.bring_in(title: "Strip", unit: "cm", extras: {}, cloths: {}, windows: [["Strip", "", [office.treatments.first.spec.merge("heading" => example.transform_values { |value| (value.is_a?(Hash) || value.is_a?(Array) || value.is_a?(Integer)) ? value : value.to_s }, "support" => {"kind" => "pole", "length" => "180 cm", "diameter" => "2.8 cm"})]]])
+      id = workroom.jobs.bring_in(
+        title: "Strip",
+        unit: "cm",
+        extras: {},
+        cloths: {},
+        windows: [
+          [
+            "Strip",
+            "",
+            [
+              office.treatments.first.spec.merge(
+                "heading" => example.transform_values do |value|
+                  (value.is_a?(Hash) || value.is_a?(Array) || value.is_a?(Integer)) ? value : value.to_s
+                end,
+                "support" => {"kind" => "pole", "length" => "180 cm", "diameter" => "2.8 cm"}
+              )
+            ]
+          ]
+        ]
+      )
       get "/jobs/#{id}/strip.pdf"
       assert_equal 200, last_response.status, example["kind"]
     end
@@ -72,7 +113,8 @@ class MakingPapersTest < WebTest
 
   def lounge = job("Residents' lounge")
 
-  def lounge_treatment = EarnestFold::Web::JobSheet.new(lounge, workroom.cloths.all, workroom.house.read).entries.first.reckoning.treatment
+  def lounge_treatment =
+    EarnestFold::Web::JobSheet.new(lounge, workroom.cloths.all, workroom.house.read).entries.first.reckoning.treatment
 
   def read(path)
     get path

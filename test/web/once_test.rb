@@ -27,7 +27,9 @@ class OnceTest < WebTest
   end
 
   def test_an_invoice_clicked_twice_is_one_and_leaves_no_gap
-    2.times { send_form("/jobs/#{office.id}/papers", "kind" => "invoice", "customer" => "A", "number" => "", "once" => KEY) }
+    2.times do
+      send_form("/jobs/#{office.id}/papers", "kind" => "invoice", "customer" => "A", "number" => "", "once" => KEY)
+    end
     send_form("/jobs/#{office.id}/papers", "kind" => "invoice", "customer" => "A", "number" => "", "once" => KEY.succ)
 
     numbers = workroom.papers.of(office.id).select { |paper| paper.kind == "invoice" }.map(&:number)
@@ -51,8 +53,19 @@ class OnceTest < WebTest
 
   def test_every_form_of_every_page_carries_a_key_of_its_own
     job = office
-    pages = ["/jobs", "/jobs/#{job.id}", "/jobs/#{job.id}/account", "/cloths/new", "/shelf", "/shelf/new", "/house-rules", "/house-rules/books", "/people", "/diary",
-      *%w[measure heading cloth cutting making bench hanging].map { |name| station(job, name) }]
+    pages = [
+      "/jobs",
+      "/jobs/#{job.id}",
+      "/jobs/#{job.id}/account",
+      "/cloths/new",
+      "/shelf",
+      "/shelf/new",
+      "/house-rules",
+      "/house-rules/books",
+      "/people",
+      "/diary",
+      *%w[measure heading cloth cutting making bench hanging].map { |name| station(job, name) }
+    ]
     pages.each do |address|
       get address
       forms = last_response.body.scan(%r{<form[^>]*method="post".*?</form>}m)

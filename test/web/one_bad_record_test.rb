@@ -16,20 +16,36 @@ class OneBadRecordTest < WebTest
   def test_a_step_that_fails_harms_its_own_treatment_alone
     kind = M::Kinds["mark_drop"]
     call = kind.method(:call)
-    kind.stub(:call, ->(work) { (work.reckoning.id == @bad.id.to_s) ? raise(NoMethodError, "undefined method for nil") : call.call(work) }) { everything_else_goes_on }
+    kind.stub(
+      :call,
+      ->(work) do
+        (work.reckoning.id == @bad.id.to_s) ? raise(NoMethodError, "undefined method for nil") : call.call(work)
+      end
+    ) do
+      everything_else_goes_on
+    end
   end
 
   def test_a_remark_that_fails_too
     rule = EarnestFold::Reckoning::Judgement::Rules["hem_wears"]
     call = rule.method(:call)
-    rule.stub(:call, ->(seen) { (seen.treatment.id == @bad.id.to_s) ? raise(NoMethodError, "undefined method for nil") : call.call(seen) }) { everything_else_goes_on }
+    rule.stub(
+      :call,
+      ->(seen) do
+        (seen.treatment.id == @bad.id.to_s) ? raise(NoMethodError, "undefined method for nil") : call.call(seen)
+      end
+    ) do
+      everything_else_goes_on
+    end
   end
 
   def test_a_treatment_that_cannot_even_be_read_too
     read = EarnestFold::Documents::TreatmentReader.instance_method(:read)
     bad = @bad.id.to_s
     EarnestFold::Documents::TreatmentReader.class_eval do
-      define_method(:read) { |raw, place| (raw["id"] == bad) ? raise(TypeError, "can't be") : read.bind_call(self, raw, place) }
+      define_method(:read) do |raw, place|
+        (raw["id"] == bad) ? raise(TypeError, "can't be") : read.bind_call(self, raw, place)
+      end
     end
     everything_else_goes_on
   ensure
@@ -39,12 +55,38 @@ class OneBadRecordTest < WebTest
   private
 
   def everything_else_goes_on
-    ["/jobs", "/jobs/#{@job.id}", "/jobs/#{@job.id}/account", "/diary", "/diary.ics", "/logbook", "/logbook.csv", "/jobs/#{@job.id}/read-back", "/jobs/#{@job.id}/job.fold.json"].each { |address| answers(address) }
-    %w[work-order.pdf hanging-sheet.pdf tags.pdf needs.pdf order.pdf needs.csv].each { |paper| answers("/jobs/#{@job.id}/#{paper}") }
-    %w[measure heading cloth cutting making bench hanging].each { |station| answers("/jobs/#{@job.id}/treatments/#{@good.id}/#{station}") }
-    %w[measure heading cloth cutting making hanging].each { |station| answers("/jobs/#{@job.id}/treatments/#{@bad.id}/#{station}") }
-    send_form("/jobs/#{@job.id}/treatments/#{@bad.id}/measure", :headers => {"HX-Request" => "true"}, "unit" => "cm", "ease" => "3", "saw" => {"ease" => @bad.spec["ease"].to_s.delete_suffix(" cm")})
-    assert_equal [200, "3 cm"], [last_response.status, job("Residents' lounge").treatments.first.spec["ease"]], "what is typed of it is kept all the same"
+    [
+      "/jobs",
+      "/jobs/#{@job.id}",
+      "/jobs/#{@job.id}/account",
+      "/diary",
+      "/diary.ics",
+      "/logbook",
+      "/logbook.csv",
+      "/jobs/#{@job.id}/read-back",
+      "/jobs/#{@job.id}/job.fold.json"
+    ].each do |address|
+      answers(address)
+    end
+    %w[work-order.pdf hanging-sheet.pdf tags.pdf needs.pdf order.pdf needs.csv].each do |paper|
+      answers("/jobs/#{@job.id}/#{paper}")
+    end
+    %w[measure heading cloth cutting making bench hanging].each do |station|
+      answers("/jobs/#{@job.id}/treatments/#{@good.id}/#{station}")
+    end
+    %w[measure heading cloth cutting making hanging].each do |station|
+      answers("/jobs/#{@job.id}/treatments/#{@bad.id}/#{station}")
+    end
+    send_form(
+      "/jobs/#{@job.id}/treatments/#{@bad.id}/measure",
+      :headers => {"HX-Request" => "true"},
+      "unit" => "cm",
+      "ease" => "3",
+      "saw" => {"ease" => @bad.spec["ease"].to_s.delete_suffix(" cm")}
+    )
+    assert_equal [200, "3 cm"],
+      [last_response.status, job("Residents' lounge").treatments.first.spec["ease"]],
+      "what is typed of it is kept all the same"
     get "/jobs/#{@job.id}/treatments/#{@good.id}/making"
 
     assert_match(/can't be shown/, text, "it is told in the rail of the others")

@@ -34,7 +34,15 @@ class PagesTest < WebTest
   end
 
   def test_every_faulty_field_of_a_cloth_has_its_line
-    send_form("/cloths", "name" => "", "use" => "face", "width" => "wide", "shrink_percent" => "60", "price" => "cheap", "match" => "half_drop")
+    send_form(
+      "/cloths",
+      "name" => "",
+      "use" => "face",
+      "width" => "wide",
+      "shrink_percent" => "60",
+      "price" => "cheap",
+      "match" => "half_drop"
+    )
     assert_equal 422, last_response.status
     assert_match(/Give the cloth a name/, text)
     assert_match(/an't be read as a length/, text)
@@ -43,7 +51,12 @@ class PagesTest < WebTest
   end
 
   def test_a_cloth_brought_in_from_a_window_is_taken_there
-    made = workroom.jobs.add_window(office.id, room: "Yard", name: "", spec: house_set.applied(S::StartingRules::UNMEASURED, EarnestFold::Reckoning::Units::CM))
+    made = workroom.jobs.add_window(
+      office.id,
+      room: "Yard",
+      name: "",
+      spec: house_set.applied(S::StartingRules::UNMEASURED, EarnestFold::Reckoning::Units::CM)
+    )
     cloth = "/jobs/#{office.id}/treatments/#{made}/cloth"
     get cloth
     assert_includes last_response.body, "/cloths/new?for=#{cloth}"
@@ -55,24 +68,58 @@ class PagesTest < WebTest
       taken = office.treatments.last.spec.dig(*place)
       assert_equal "For the #{use}", workroom.cloths.find(Integer(taken, 10)).spec["name"]
     end
-    send_form("/cloths", "name" => "Nowhere", "use" => "face", "width" => "140", "for" => "https://evil.example/jobs/1/treatments/1/cloth")
+    send_form(
+      "/cloths",
+      "name" => "Nowhere",
+      "use" => "face",
+      "width" => "140",
+      "for" => "https://evil.example/jobs/1/treatments/1/cloth"
+    )
     assert_equal "/cloths", URI(last_response.headers["Location"]).path
   end
 
   def test_a_cloth_is_kept_as_typed_and_changed
-    send_form("/cloths", "name" => "Mudbank canvas", "use" => "face", "width" => "54 1/2 in", "selvedge" => "1", "one_way" => "yes", "match" => "straight", "colour" => "#a0b0c0")
+    send_form(
+      "/cloths",
+      "name" => "Mudbank canvas",
+      "use" => "face",
+      "width" => "54 1/2 in",
+      "selvedge" => "1",
+      "one_way" => "yes",
+      "match" => "straight",
+      "colour" => "#a0b0c0"
+    )
     assert_equal 303, last_response.status
     made = workroom.cloths.all.find { |cloth| cloth.spec["name"] == "Mudbank canvas" }
     assert_equal ["54 1/2 in", "1 cm", true], made.spec.values_at("width", "selvedge", "one_way")
-    send_form("/cloths/#{made.id}", "name" => "Mudbank canvas", "use" => "face", "width" => "55 in", "match" => "straight", "version" => "0")
+    send_form(
+      "/cloths/#{made.id}",
+      "name" => "Mudbank canvas",
+      "use" => "face",
+      "width" => "55 in",
+      "match" => "straight",
+      "version" => "0"
+    )
     assert_equal "55 in", workroom.cloths.find(made.id).spec["width"]
-    send_form("/cloths/#{made.id}", "name" => "Other", "use" => "face", "width" => "50 in", "match" => "straight", "version" => "0")
+    send_form(
+      "/cloths/#{made.id}",
+      "name" => "Other",
+      "use" => "face",
+      "width" => "50 in",
+      "match" => "straight",
+      "version" => "0"
+    )
     assert_equal 409, last_response.status
     assert_includes last_response.body, 'value="Other"'
   end
 
   def test_the_needs_of_a_job_as_a_list_without_formulas
-    workroom.cloths.update(workroom.cloths.all.find { |cloth| cloth.spec["name"] == "Ferry cotton twill" }.id, {"name" => "=1+1", "use" => "face", "width" => "140 cm", "selvedge" => "1 cm", "price" => "21.50"}, colour: "#aaaaaa", version: 0)
+    workroom.cloths.update(
+      workroom.cloths.all.find { |cloth| cloth.spec["name"] == "Ferry cotton twill" }.id,
+      {"name" => "=1+1", "use" => "face", "width" => "140 cm", "selvedge" => "1 cm", "price" => "21.50"},
+      colour: "#aaaaaa",
+      version: 0
+    )
     get "/jobs/#{office.id}/needs.csv"
     rows = CSV.parse(last_response.body)
     assert_equal ["'=1+1", "face", "931.2", "cm", "9.4 m", "202.10"], rows[1]
@@ -96,12 +143,27 @@ class PagesTest < WebTest
   end
 
   def test_a_screens_queries_do_not_grow_with_its_rows
-    screens = %w[measure heading cloth compare cutting changes].map { |name| station(office, name) } + ["/jobs", "/jobs/#{office.id}", "/jobs/#{office.id}/read-back", "/jobs/#{office.id}/needs.csv", "/cloths", "/house-rules", "/find?q=o", "/jobs/archive"]
+    screens =
+      %w[measure heading cloth compare cutting changes].map { |name| station(office, name) } +
+      [
+        "/jobs",
+        "/jobs/#{office.id}",
+        "/jobs/#{office.id}/read-back",
+        "/jobs/#{office.id}/needs.csv",
+        "/cloths",
+        "/house-rules",
+        "/find?q=o",
+        "/jobs/archive"
+      ]
     screens.each { |path| get path }
     before = screens.to_h { |path| [path, queries { get path }] }
-    12.times { |index| workroom.jobs.add_window(office.id, room: "Room #{index}", name: "", spec: office.treatments.first.spec) }
+    12.times do |index|
+      workroom.jobs.add_window(office.id, room: "Room #{index}", name: "", spec: office.treatments.first.spec)
+    end
     5.times { |index| workroom.jobs.create(title: "Job #{index}", unit: "cm") }
-    4.times { |index| workroom.cloths.create({"name" => "Cloth #{index}", "use" => "face", "width" => "140 cm"}, colour: "#ffffff") }
+    4.times do |index|
+      workroom.cloths.create({"name" => "Cloth #{index}", "use" => "face", "width" => "140 cm"}, colour: "#ffffff")
+    end
     save(office, "measure", "ease" => "1")
     assert_equal before, screens.to_h { |path| [path, queries { get path }] }
   end

@@ -5,7 +5,14 @@ require "web_test_helper"
 # Safety from the first day: tokens, the policy, escaping, sizes, hosts, and pages for what goes wrong.
 class SafetyTest < WebTest
   def test_every_page_carries_the_policy_and_no_inline_script_or_style
-    ["/jobs", "/cloths", "/cloths/new", "/keys", "/jobs/#{office.id}", *%w[measure heading cloth cutting ticket].map { |name| station(office, name) }].each do |path|
+    [
+      "/jobs",
+      "/cloths",
+      "/cloths/new",
+      "/keys",
+      "/jobs/#{office.id}",
+      *%w[measure heading cloth cutting ticket].map { |name| station(office, name) }
+    ].each do |path|
       get path
       assert_equal 200, last_response.status, path
       assert_match(/default-src 'none'.*script-src 'self'/, last_response.headers["Content-Security-Policy"])
@@ -55,7 +62,8 @@ class SafetyTest < WebTest
     assert_match(/too much at once/, text)
   end
 
-  ["/nowhere", "/jobs/999999999", "/jobs/abc", "/jobs/1e3", "/jobs/%ff", "/jobs/99999999999999999999", "/cloths/0", "/jobs/1/treatments/1/attic"].each do |path|
+  ["/nowhere", "/jobs/999999999", "/jobs/abc", "/jobs/1e3", "/jobs/%ff", "/jobs/99999999999999999999", "/cloths/0",
+    "/jobs/1/treatments/1/attic"].each do |path|
     define_method(:"test_#{path}_is_a_proper_404") do
       get path
       assert_equal 404, last_response.status
@@ -79,14 +87,19 @@ class SafetyTest < WebTest
 
   def test_a_fault_inside_shows_a_page_and_writes_the_log
     log = StringIO.new
-    failing = EarnestFold::Web::RequestLog.new(->(env) { [500, {}, [env["sinatra.error"] = RuntimeError.new("the inside")]] }, Logger.new(log))
+    failing = EarnestFold::Web::RequestLog.new(
+      ->(env) { [500, {}, [env["sinatra.error"] = RuntimeError.new("the inside")]] },
+      Logger.new(log)
+    )
     failing.call("REQUEST_METHOD" => "GET", "PATH_INFO" => "/jobs")
     assert_match(/GET  500.*\/jobs/, log.string)
     assert_match(/the inside/, log.string)
   end
 
   def test_a_trace_never_reaches_a_person
-    app.get("/broken-on-purpose") { raise "secret detail" } unless app.routes["GET"].any? { |route| route.first.to_s == "/broken-on-purpose" }
+    unless app.routes["GET"].any? { |route| route.first.to_s == "/broken-on-purpose" }
+      app.get("/broken-on-purpose") { raise "secret detail" }
+    end
     get "/broken-on-purpose"
     assert_equal 500, last_response.status
     refute_match(/secret detail|\.rb/, last_response.body)

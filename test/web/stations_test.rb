@@ -33,7 +33,11 @@ class StationsTest < WebTest
     assert_equal "12 cm", office.treatments.first.spec["overlap"]
   end
 
-  {"0" => /more than nothing/, "-5" => /more than nothing/, "40 m" => /more than any window hangs/}.each do |typed, words|
+  {
+    "0" => /more than nothing/,
+    "-5" => /more than nothing/,
+    "40 m" => /more than any window hangs/
+  }.each do |typed, words|
     define_method(:"test_a_drop_of_#{typed}_has_its_own_message") do
       save(office, "measure", "drop.readings.left" => typed)
       assert_equal 422, last_response.status
@@ -62,7 +66,12 @@ class StationsTest < WebTest
     workroom.jobs.set_unit(office.id, "in")
     shown = office
     get station(shown, "measure")
-    fields = last_response.body.scan(/<input id="[^"]+" name="([^"]+)" value="([^"]*)"/).to_h.transform_values { |value| CGI.unescapeHTML(value) }
+    fields =
+      last_response
+        .body
+        .scan(/<input id="[^"]+" name="([^"]+)" value="([^"]*)"/)
+        .to_h
+        .transform_values { |value| CGI.unescapeHTML(value) }
     before = shown.treatments.first
     assert_equal "70 7/8", fields["support.length"]
     save(shown, "measure", **fields)
@@ -70,7 +79,11 @@ class StationsTest < WebTest
   end
 
   def test_fullness_is_read_three_ways
-    {"2.25" => "2.25", "225 %" => {"percent_total" => "225"}, "+125 %" => {"percent_added" => "125"}}.each do |typed, stored|
+    {
+      "2.25" => "2.25",
+      "225 %" => {"percent_total" => "225"},
+      "+125 %" => {"percent_added" => "125"}
+    }.each do |typed, stored|
       save(office, "heading", "heading.fullness" => typed)
       assert_equal stored, office.treatments.first.spec["heading"]["fullness"]
       get station(office, "heading")
@@ -95,7 +108,14 @@ class StationsTest < WebTest
   end
 
   # What can hardly be meant is asked, and offered as it may have been meant.
-  {"75 %" => ["+75 %", "1.75"], "60%" => ["+60 %", "1.6"], "50" => ["+50 %", "1.5"], "220" => ["220 %", "2.2"], "0.75" => nil, "0,5" => nil}.each do |typed, (offer, ratio)|
+  {
+    "75 %" => ["+75 %", "1.75"],
+    "60%" => ["+60 %", "1.6"],
+    "50" => ["+50 %", "1.5"],
+    "220" => ["220 %", "2.2"],
+    "0.75" => nil,
+    "0,5" => nil
+  }.each do |typed, (offer, ratio)|
     define_method(:"test_a_fullness_of_#{typed}_is_asked_about") do
       before = office.treatments.first.spec.dig("heading", "fullness")
       save(office, "heading", "heading.fullness" => typed, :headers => {"HX-Request" => "true"})
@@ -106,9 +126,15 @@ class StationsTest < WebTest
       next unless offer
 
       assert_match(/#{Regexp.escape(ratio)} times/, text)
-      save(office, "heading", "heading.fullness" => CGI.unescapeHTML(last_response.body[/name="heading.fullness" value="([^"]+)">Take/, 1]))
+      offered = last_response.body[/name="heading.fullness"\s+value="([^"]+)"\s*>Take/, 1]
+      save(office, "heading", "heading.fullness" => CGI.unescapeHTML(offered))
 
-      assert_equal offer, EarnestFold::Web::Forms::SpecFields.shown("heading.fullness", office.treatments.first.spec, EarnestFold::Reckoning::Units::CM)
+      assert_equal offer,
+        EarnestFold::Web::Forms::SpecFields.shown(
+          "heading.fullness",
+          office.treatments.first.spec,
+          EarnestFold::Reckoning::Units::CM
+        )
     end
   end
 
@@ -120,7 +146,10 @@ class StationsTest < WebTest
   end
 
   def test_a_cloth_of_another_workroom_is_refused
-    stranger = other_workroom.cloths.create({"name" => "Theirs", "use" => "face", "width" => "140 cm"}, colour: "#aaaaaa")
+    stranger = other_workroom.cloths.create(
+      {"name" => "Theirs", "use" => "face", "width" => "140 cm"},
+      colour: "#aaaaaa"
+    )
     save(office, "cloth", "face" => stranger.to_s)
     assert_equal 422, last_response.status
   end

@@ -21,12 +21,15 @@ class WordsTest < EarnestFoldTest
     assert_equal ["2.63", "2", "0.5", "−1.25", "0"], [263/100r, 2, 1/2r, -5/4r, 0].map { |number| Words.number(number) }
     assert_equal ["414.80", "0.01", "7.00"], [2074/5r, 1/200r, 7r].map { |amount| Words.money(amount) }
     assert_equal "18.3 m", Words.metres(R::Length.mm(18_300))
-    assert_equal "(284.0 + 9.0) × 2", Words.expression(["(", R::Length.cm(284), "+", R::Length.cm(9), ")", "×", 2], R::Units::CM)
+    assert_equal "(284.0 + 9.0) × 2",
+      Words.expression(["(", R::Length.cm(284), "+", R::Length.cm(9), ")", "×", 2], R::Units::CM)
     assert_equal "93 1/2 in", Words.with_unit(R::Length.inches(187/2r), R::Units::IN)
   end
 
   def test_a_key_without_words_is_told_to_the_programmer
     assert_raises(I18n::ArgumentError) { Words.say("nowhere.at.all") }
-    assert_raises(I18n::ArgumentError) { Words.say("checks.readings_spread") && Words.say("checks.readings_spread", wrong: 1) }
+    assert_raises(I18n::ArgumentError) do
+      Words.say("checks.readings_spread") && Words.say("checks.readings_spread", wrong: 1)
+    end
   end
 end

@@ -14,9 +14,18 @@ module EarnestFold
 
       # @return [String] the file
       def render
-        paper = Paper.new(Words.say("papers.title", kind: Words.say("papers.kinds.#{@kind}"), number: @number), about: "#{@content["house"]} · #{@day}")
+        paper = Paper.new(
+          Words.say("papers.title", kind: Words.say("papers.kinds.#{@kind}"), number: @number),
+          about: "#{@content["house"]} · #{@day}"
+        )
         paper.note(@content["customer"]) unless @content["customer"].to_s.empty?
-        paper.table(@content["title"], [Words.say("papers.line"), @content["currency"]], @content["lines"].map { |line| [line["words"], line["amount"]] } + sums, right: [1], widths: {1 => 90})
+        paper.table(
+          @content["title"],
+          [Words.say("papers.line"), @content["currency"]],
+          @content["lines"].map { |line| [line["words"], line["amount"]] } + sums,
+          right: [1],
+          widths: {1 => 90}
+        )
         paper.note(Words.say("papers.notes.#{@kind}"))
         paper.render
       end
@@ -26,9 +35,14 @@ module EarnestFold
       # Tax on top of the lines, or in them.
       def sums
         tax = [Words.say("papers.tax", percent: @content["tax_percent"]), @content["tax"]]
-        return [[Words.say("papers.net"), @content["net"]], tax, [Words.say("papers.gross"), @content["gross"]]] if @content["prices"] == "net"
+        if @content["prices"] == "net"
+          return [Words.say("papers.net"), @content["net"]], tax, [Words.say("papers.gross"), @content["gross"]]
+        end
 
-        [[Words.say("papers.gross"), @content["gross"]], [Words.say("papers.tax_in", percent: @content["tax_percent"]), @content["tax"]]]
+        [
+          [Words.say("papers.gross"), @content["gross"]],
+          [Words.say("papers.tax_in", percent: @content["tax_percent"]), @content["tax"]]
+        ]
       end
     end
   end

@@ -5,7 +5,8 @@ require "icalendar/tzinfo"
 
 module EarnestFold
   module Documents
-    # The diary as iCalendar (RFC 5545), for any calendar that takes a feed or a file; its times carry the workroom's zone.
+    # The diary as iCalendar (RFC 5545), for any calendar that takes a feed or a file; its times carry the
+    # workroom's zone.
     class Calendar
       Event = Reckoning::Value.define(:uid, :from, :to, :summary, :description)
 
@@ -21,7 +22,9 @@ module EarnestFold
         calendar = Icalendar::Calendar.new
         calendar.prodid = "-//Earnest Fold//Diary//EN"
         calendar.append_custom_property("X-WR-CALNAME", @name)
-        calendar.add_timezone(TZInfo::Timezone.get(@zone).ical_timezone(@events.first.from)) if @events.any? && @zone != "UTC"
+        if @events.any? && @zone != "UTC"
+          calendar.add_timezone(TZInfo::Timezone.get(@zone).ical_timezone(@events.first.from))
+        end
         @events.each { |event| calendar.add_event(made(event)) }
         calendar.to_ical
       end
@@ -31,7 +34,8 @@ module EarnestFold
       def made(event)
         Icalendar::Event.new.tap do |one|
           one.uid = event.uid
-          one.dtstart, one.dtend = [event.from, event.to].map { |time| Icalendar::Values::DateTime.new(time.to_datetime, "tzid" => @zone) }
+          one.dtstart, one.dtend =
+            [event.from, event.to].map { |time| Icalendar::Values::DateTime.new(time.to_datetime, "tzid" => @zone) }
           one.summary, one.description = event.summary, event.description
         end
       end

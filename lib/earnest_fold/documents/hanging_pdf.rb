@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Documents
-    # The hanging sheet: what to carry, the lengths to check, which edges lead, what to mind, and a place for what was measured
+    # The hanging sheet: what to carry, the lengths to check, which edges lead, what to mind, and a place for what
+    # was measured
     # when it hung.
     class HangingPdf
       # @param title [String]
@@ -17,8 +18,18 @@ module EarnestFold
       def render
         paper = Paper.new(Words.say("hanging.sheet", title: @title))
         @tables.each { |heading, rows| paper.table(heading, ["", ""], rows, right: [1]) }
-        paper.table(Words.say("hanging.mind"), ["", Words.say("hanging.ticked")], @cautions.map { |words| [words, ""] }, widths: {1 => 60})
-        paper.table(Words.say("hanging.final"), ["", Words.say("making.measured")], @checks.map { |words| [words, ""] }, widths: {1 => 90}).render
+        paper.table(
+          Words.say("hanging.mind"),
+          ["", Words.say("hanging.ticked")],
+          @cautions.map { |words| [words, ""] },
+          widths: {1 => 60}
+        )
+        paper.table(
+          Words.say("hanging.final"),
+          ["", Words.say("making.measured")],
+          @checks.map { |words| [words, ""] },
+          widths: {1 => 90}
+        ).render
       end
     end
   end

@@ -5,16 +5,20 @@ require "json"
 
 module EarnestFold
   module Documents
-    # The job format in: from the text of a `*.fold.json` document to a {Reckoning::Job}, with every problem named by its place.
+    # The job format in: from the text of a `*.fold.json` document to a {Reckoning::Job}, with every problem named
+    # by its place.
     module JobFormat
       FORMAT = "earnest-fold/job"
       VERSION = 1
       LARGEST = 4 * 1024 * 1024
       R = Reckoning
 
-      # The document's own fields; cloths, windows and alterations are read one by one, so that each problem has its place.
+      # The document's own fields; cloths, windows and alterations are read one by one, so that each problem has
+      # its place.
       HEAD = R::Fields.new(
-        format: R::Declare.choice([FORMAT]), version: R::Declare.count(least: VERSION, most: VERSION), title: R::Declare.text(R::Declare::REQUIRED, most: 500),
+        format: R::Declare.choice([FORMAT]),
+        version: R::Declare.count(least: VERSION, most: VERSION),
+        title: R::Declare.text(R::Declare::REQUIRED, most: 500),
         unit: R::Declare.choice(R::Units::ALL.keys)
       )
       WINDOW = R::Fields.new(id: R::Declare.id, room: R::Declare.text, name: R::Declare.text)
@@ -43,7 +47,11 @@ module EarnestFold
 
       # The reader's own words come first; the schema adds only places about which nothing was said.
       def misfits(raw, said)
-        Schema.misfits(raw).reject { |at, _| said.any? { |place| place == at || place.start_with?("#{at}/") || at.start_with?("#{place}/") } }
+        Schema
+          .misfits(raw)
+          .reject do |at, _|
+            said.any? { |place| place == at || place.start_with?("#{at}/") || at.start_with?("#{place}/") }
+          end
           .map { |at, error| R::Problem.new(at: at, code: :schema, data: {error: error}) }
       end
 

@@ -28,7 +28,14 @@ module EarnestFold
         parts = each_of("small_parts") { |raw, place| small_part(raw, place) }
         return if @problems.any?
 
-        R::Job.new(title: head[:title], unit: @unit, cloths: @cloths, windows: windows, alterations: alterations, small_parts: parts)
+        R::Job.new(
+          title: head[:title],
+          unit: @unit,
+          cloths: @cloths,
+          windows: windows,
+          alterations: alterations,
+          small_parts: parts
+        )
       end
 
       private
@@ -51,7 +58,8 @@ module EarnestFold
         return unless raw.is_a?(Hash)
 
         unique(:window, raw, place)
-        treatments = each_of("treatments", within: raw, place: place, required: true) { |inner, at| treatment(inner, at) }
+        treatments =
+          each_of("treatments", within: raw, place: place, required: true) { |inner, at| treatment(inner, at) }
         R::Window.new(**(values || {id: "", room: "", name: ""}), treatments: treatments)
       end
 

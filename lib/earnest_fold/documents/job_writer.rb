@@ -7,7 +7,8 @@ module EarnestFold
     # The job format out: a kept job as the text of a `*.fold.json` document. What goes out comes back the same.
     class JobWriter
       R = Reckoning
-      # A job as it is kept: windows are [id, room, name, {id => spec}], cloths {id => spec}; `extras` what else a document had.
+      # A job as it is kept: windows are [id, room, name, {id => spec}], cloths {id => spec}; `extras` what else a
+      # document had.
       Kept = R::Value.define(:title, :unit, :windows, :cloths, :extras)
 
       # @param kept [Kept]
@@ -20,8 +21,14 @@ module EarnestFold
 
       # @return [Hash]
       def document
-        {"format" => JobFormat::FORMAT, "version" => JobFormat::VERSION, "title" => @kept.title, "unit" => @kept.unit, "cloths" => cloths, "windows" => windows}
-          .merge(SpecFormat.extras_to_document(@kept.extras))
+        {
+          "format" => JobFormat::FORMAT,
+          "version" => JobFormat::VERSION,
+          "title" => @kept.title,
+          "unit" => @kept.unit,
+          "cloths" => cloths,
+          "windows" => windows
+        }.merge(SpecFormat.extras_to_document(@kept.extras))
       end
 
       private
@@ -30,7 +37,14 @@ module EarnestFold
 
       def windows
         @kept.windows.map do |id, room, name, treatments|
-          {"id" => id, "room" => room, "name" => name, "treatments" => treatments.map { |own, spec| {"id" => own}.merge(SpecFormat.to_document(spec, R::Treatment::FIELDS)) }}
+          {
+            "id" => id,
+            "room" => room,
+            "name" => name,
+            "treatments" => treatments.map do |own, spec|
+              {"id" => own}.merge(SpecFormat.to_document(spec, R::Treatment::FIELDS))
+            end
+          }
         end
       end
     end

@@ -7,7 +7,8 @@ module EarnestFold
   module Documents
     # The logbook as CSV and as JSON: the same rows, each of one sort (a time, something learnt, a drop as made).
     class LogList
-      COLUMNS = %w[job work cloth batches sort step curtain edge planned_minutes real_minutes corrected as_made went_wrong next_time by at].freeze
+      COLUMNS = %w[job work cloth batches sort step curtain edge planned_minutes real_minutes corrected as_made
+        went_wrong next_time by at].freeze
 
       # @param rows [Array<Hash{String => String}>]
       def initialize(rows)
@@ -15,7 +16,12 @@ module EarnestFold
       end
 
       # @return [String]
-      def csv = CSV.generate { |csv| [COLUMNS, *@rows.map { |row| row.values_at(*COLUMNS).map { |cell| Cells.guarded(cell.to_s) } }].each { |row| csv << row } }
+      def csv =
+        CSV.generate do |csv|
+          [COLUMNS, *@rows.map { |row| row.values_at(*COLUMNS).map { |cell| Cells.guarded(cell.to_s) } }].each do |row|
+            csv << row
+          end
+        end
 
       # @return [String]
       def json = "#{JSON.pretty_generate({"format" => "earnest-fold/logbook", "version" => 1, "rows" => @rows})}\n"

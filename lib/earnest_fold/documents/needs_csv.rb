@@ -29,7 +29,13 @@ module EarnestFold
       def row(*keys) = keys.map { |key| Words.say(key) }
 
       def cloth(made)
-        [Cells.guarded(made.cloth.name), Words.say("uses.#{made.cloth.use}"), *amount_cells(made.length_needed), Words.metres(made.length_to_order), made.cost ? Words.money(made.cost) : ""]
+        [
+          Cells.guarded(made.cloth.name),
+          Words.say("uses.#{made.cloth.use}"),
+          *amount_cells(made.length_needed),
+          Words.metres(made.length_to_order),
+          made.cost ? Words.money(made.cost) : ""
+        ]
       end
 
       def amount_cells(amount) = amount.is_a?(R::Length) ? [Words.length(amount, @unit), @unit.name] : [amount.to_s, ""]

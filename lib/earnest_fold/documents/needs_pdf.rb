@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Documents
-    # What a job needs, on paper: cloth by cloth with the length needed and to order, then the small parts against what is on hand.
+    # What a job needs, on paper: cloth by cloth with the length needed and to order, then the small parts against
+    # what is on hand.
     class NeedsPdf
       R = Reckoning
 
@@ -17,9 +18,22 @@ module EarnestFold
 
       # @return [String] the file
       def render
-        paper = Paper.new(Words.say("needs.title", title: @title), about: Words.say("cuts.figures_in", unit_name: Words.say("units.#{@unit.name}")))
-        paper.table(Words.say("job.needs"), words("needs.what", "needs.use", "needs.amount", "needs.to_order", "needs.cost"), @cloths.map { |made| cloth(made) }, right: [2, 3, 4])
-        paper.table(Words.say("needs.sundries"), words("needs.what", "needs.amount", "heading.on_hand", "heading.to_get"), sundries, right: [1, 2, 3])
+        paper = Paper.new(
+          Words.say("needs.title", title: @title),
+          about: Words.say("cuts.figures_in", unit_name: Words.say("units.#{@unit.name}"))
+        )
+        paper.table(
+          Words.say("job.needs"),
+          words("needs.what", "needs.use", "needs.amount", "needs.to_order", "needs.cost"),
+          @cloths.map { |made| cloth(made) },
+          right: [2, 3, 4]
+        )
+        paper.table(
+          Words.say("needs.sundries"),
+          words("needs.what", "needs.amount", "heading.on_hand", "heading.to_get"),
+          sundries,
+          right: [1, 2, 3]
+        )
         paper.note(Words.say("needs.alone")).render
       end
 
@@ -28,14 +42,25 @@ module EarnestFold
       def words(*keys) = keys.map { |key| Words.say(key) }
 
       def cloth(made)
-        [made.cloth.name, Words.say("uses.#{made.cloth.use}"), Words.length(made.length_needed, @unit), Words.metres(made.length_to_order), made.cost ? Words.money(made.cost) : "–"]
+        [
+          made.cloth.name,
+          Words.say("uses.#{made.cloth.use}"),
+          Words.length(made.length_needed, @unit),
+          Words.metres(made.length_to_order),
+          made.cost ? Words.money(made.cost) : "–"
+        ]
       end
 
       def sundries
         R::HardwareCount.total(@treatments).map do |name, amount|
           there = @on_hand[name]
           short = (there && there < amount) ? figure(amount - there) : ""
-          [Words.say("sundries.#{name}"), figure(amount), there ? figure(there) : Words.say("heading.not_counted"), short]
+          [
+            Words.say("sundries.#{name}"),
+            figure(amount),
+            there ? figure(there) : Words.say("heading.not_counted"),
+            short
+          ]
         end
       end
 

@@ -4,10 +4,12 @@ require "csv"
 
 module EarnestFold
   module Documents
-    # What a job must have bought: each cloth with what it needs, what the shelf gives of it, and what to order, as a table for a
+    # What a job must have bought: each cloth with what it needs, what the shelf gives of it, and what to order, as
+    # a table for a
     # spreadsheet or on paper. One batch for each line: cloth of two batches is never mixed in a curtain.
     class OrderList
-      # One cloth: `needed` of it in all, `to_buy` beyond the shelf, `to_order` that up to the order step, `cost` of it (nil where no price is
+      # One cloth: `needed` of it in all, `to_buy` beyond the shelf, `to_order` that up to the order step, `cost`
+      # of it (nil where no price is
       # known), and who it is for.
       Line = Reckoning::Value.define(:cloth, :use, :needed, :to_buy, :to_order, :cost, :titles)
 
@@ -28,10 +30,16 @@ module EarnestFold
 
       # @return [String] the file
       def pdf
-        paper = Paper.new(Words.say("order.title", title: @title), about: Words.say("cuts.figures_in", unit_name: Words.say("units.#{@unit.name}")))
+        paper = Paper.new(
+          Words.say("order.title", title: @title),
+          about: Words.say("cuts.figures_in", unit_name: Words.say("units.#{@unit.name}"))
+        )
         return paper.note(Words.say("order.nothing")).render if @lines.empty?
 
-        paper.table(Words.say("order.cloth"), head, @lines.map { |line| cells(line) }, right: [2, 3, 4, 5]).note(Words.say("order.one_batch")).render
+        paper
+          .table(Words.say("order.cloth"), head, @lines.map { |line| cells(line) }, right: [2, 3, 4, 5])
+          .note(Words.say("order.one_batch"))
+          .render
       end
 
       private
@@ -39,7 +47,15 @@ module EarnestFold
       def head = %w[cloth use needed to_buy to_order cost for].map { |name| Words.say("order.#{name}") }
 
       def cells(line)
-        [line.cloth, line.use, Words.with_unit(line.needed, @unit), Words.with_unit(line.to_buy, @unit), Words.metres(line.to_order), line.cost ? Words.money(line.cost) : "", line.titles.join("; ")]
+        [
+          line.cloth,
+          line.use,
+          Words.with_unit(line.needed, @unit),
+          Words.with_unit(line.to_buy, @unit),
+          Words.metres(line.to_order),
+          line.cost ? Words.money(line.cost) : "",
+          line.titles.join("; ")
+        ]
       end
     end
   end

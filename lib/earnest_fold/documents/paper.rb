@@ -15,8 +15,13 @@ module EarnestFold
       # Gives a document the application's fonts.
       # @param pdf [Prawn::Document]
       def self.fonts(pdf)
-        pdf.font_families.update("Sans" => {normal: File.join(FONTS, "source-sans-3-regular.ttf"), bold: File.join(FONTS, "source-sans-3-bold.ttf")},
-          "Slab" => {normal: File.join(FONTS, "bitter-semibold.ttf")})
+        pdf.font_families.update(
+          "Sans" => {
+            normal: File.join(FONTS, "source-sans-3-regular.ttf"),
+            bold: File.join(FONTS, "source-sans-3-bold.ttf")
+          },
+          "Slab" => {normal: File.join(FONTS, "bitter-semibold.ttf")}
+        )
         pdf.font "Sans", size: 11
       end
 
@@ -43,7 +48,14 @@ module EarnestFold
         return self if rows.empty?
 
         title(title)
-        @pdf.table([head, *rows].map { |row| row.map { |cell| printable(cell) } }, header: true, width: @pdf.bounds.width, column_widths: filled(widths, head.size)) { |made| dress(made, right) }
+        @pdf.table(
+          [head, *rows].map { |row| row.map { |cell| printable(cell) } },
+          header: true,
+          width: @pdf.bounds.width,
+          column_widths: filled(widths, head.size)
+        ) do |made|
+          dress(made, right)
+        end
         self
       end
 
@@ -68,7 +80,12 @@ module EarnestFold
         tall = @pdf.bounds.width * svg[/viewBox="0 0 [\d.]+ ([\d.]+)"/, 1].to_f / svg[/viewBox="0 0 ([\d.]+)/, 1].to_f
         @pdf.start_new_page if @pdf.cursor < [tall, @pdf.bounds.height - 60].min + 40
         title(title)
-        @pdf.svg(Drawings::PrintStyle.added(svg), width: [@pdf.bounds.width, @pdf.bounds.width * (@pdf.bounds.height - 60) / tall].min, enable_web_requests: false, enable_file_requests_with_root: nil)
+        @pdf.svg(
+          Drawings::PrintStyle.added(svg),
+          width: [@pdf.bounds.width, @pdf.bounds.width * (@pdf.bounds.height - 60) / tall].min,
+          enable_web_requests: false,
+          enable_file_requests_with_root: nil
+        )
         self
       end
 
@@ -79,7 +96,9 @@ module EarnestFold
         wide, tall = @pdf.bounds.width / across, (@pdf.bounds.height - 40) / down
         labels.each_slice(across * down).with_index do |page, number|
           @pdf.start_new_page if number.positive?
-          page.each_with_index { |lines, index| label(lines, [index % across * wide, @pdf.bounds.height - 36 - index / across * tall], wide, tall) }
+          page.each_with_index do |lines, index|
+            label(lines, [index % across * wide, @pdf.bounds.height - 36 - index / across * tall], wide, tall)
+          end
         end
         self
       end
@@ -108,13 +127,19 @@ module EarnestFold
 
       # @return [String] the file
       def render
-        @pdf.number_pages "<page> / <total>", at: [@pdf.bounds.right - 60, -14], width: 60, align: :right, size: 9, color: SOFT
+        @pdf.number_pages "<page> / <total>",
+          at: [@pdf.bounds.right - 60, -14],
+          width: 60,
+          align: :right,
+          size: 9,
+          color: SOFT
         @pdf.render
       end
 
       private
 
-      # One row with a line below it, on a new page where it might not fit: each text is set only once, so its height is guessed
+      # One row with a line below it, on a new page where it might not fit: each text is set only once, so its
+      # height is guessed
       # generously before and known after.
       def listed(cells, size:, color:)
         texts = cells.map { |cell| printable(cell) }
@@ -143,7 +168,8 @@ module EarnestFold
       end
 
       # Letters are never wider than six tenths of their size, on average.
-      def guessed(text, width, size) = text.split("\n").sum { |line| (line.size * size * 0.6 / (width - 8)).ceil } * size * 1.4 + 12
+      def guessed(text, width, size) =
+        text.split("\n").sum { |line| (line.size * size * 0.6 / (width - 8)).ceil } * size * 1.4 + 12
 
       # Where all columns but one are given, that one has the rest: so none has to be measured.
       def filled(widths, columns)
@@ -159,7 +185,14 @@ module EarnestFold
 
       def picture(image, words, at, wide)
         @pdf.image(StringIO.new(image), at: at, fit: [wide, 180])
-        @pdf.text_box(printable(words), at: [at[0], at[1] - 184], width: wide, height: 14, size: 9, overflow: :shrink_to_fit)
+        @pdf.text_box(
+          printable(words),
+          at: [at[0], at[1] - 184],
+          width: wide,
+          height: 14,
+          size: 9,
+          overflow: :shrink_to_fit
+        )
       end
 
       def label(lines, at, wide, tall)
@@ -167,7 +200,15 @@ module EarnestFold
           @pdf.stroke_color LINE
           @pdf.stroke_bounds
           @pdf.bounding_box([10, tall - 8], width: wide - 20, height: tall - 12) do
-            lines.each_with_index { |line, index| @pdf.text_box printable(line), at: [0, @pdf.bounds.height - [0, 20, 46, 72, 88, 106][index]], size: [14, 20, 18, 9, 9, 11][index], style: (index < 3) ? :bold : :normal, width: wide - 20, height: 24, overflow: :shrink_to_fit }
+            lines.each_with_index do |line, index|
+              @pdf.text_box printable(line),
+                at: [0, @pdf.bounds.height - [0, 20, 46, 72, 88, 106][index]],
+                size: [14, 20, 18, 9, 9, 11][index],
+                style: (index < 3) ? :bold : :normal,
+                width: wide - 20,
+                height: 24,
+                overflow: :shrink_to_fit
+            end
           end
         end
       end

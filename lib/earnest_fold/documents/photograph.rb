@@ -4,7 +4,8 @@ require "vips"
 
 module EarnestFold
   module Documents
-    # A photograph in: a JPEG or PNG read and encoded anew as JPEG, upright, no larger than a screen needs, with nothing of what the
+    # A photograph in: a JPEG or PNG read and encoded anew as JPEG, upright, no larger than a screen needs, with
+    # nothing of what the
     # camera wrote into it (where, when, whose).
     module Photograph
       # What isn't a photograph, or isn't whole.
@@ -27,7 +28,11 @@ module EarnestFold
       def encode(bytes)
         image = small(opened(bytes.b))
         flat = image.has_alpha? ? image.flatten(background: [255, 255, 255]) : image
-        Encoded.new(bytes: flat.colourspace(:srgb).jpegsave_buffer(Q: QUALITY, strip: true), width: flat.width, height: flat.height)
+        Encoded.new(
+          bytes: flat.colourspace(:srgb).jpegsave_buffer(Q: QUALITY, strip: true),
+          width: flat.width,
+          height: flat.height
+        )
       rescue Vips::Error
         raise NotOne, "can't be decoded"
       end
@@ -35,7 +40,8 @@ module EarnestFold
       def opened(bytes)
         raise NotOne, "too large" if bytes.bytesize > LARGEST
 
-        loader = BEGINS.find { |beginning, _| bytes.start_with?(beginning) }&.last or raise NotOne, "neither JPEG nor PNG"
+        loader = BEGINS.find { |beginning, _| bytes.start_with?(beginning) }&.last or
+          raise NotOne, "neither JPEG nor PNG"
         image, = Vips::Image.public_send(loader, bytes, fail_on: :truncated)
         raise NotOne, "too many pixels" if image.width * image.height > MOST_PIXELS
 

@@ -11,25 +11,44 @@ module EarnestFold
 
       # @return [Hash]
       def to_h
-        {"format" => "earnest-fold/plan", "version" => 1, "cloths" => @reckoning.cloths.to_h { |made| [made.cloth.id, Plain.value(cloth(made))] }}
+        {
+          "format" => "earnest-fold/plan",
+          "version" => 1,
+          "cloths" => @reckoning.cloths.to_h { |made| [made.cloth.id, Plain.value(cloth(made))] }
+        }
       end
 
       private
 
       def cloth(made)
         plan = made.plan || endless(made)
-        {"uncut" => plan.uncut.map(&:to_h), "length_used" => plan.length_used, "proved" => plan.proved, "bound" => plan.bound,
-         "pieces" => plan.pieces.map { |piece| piece(piece) }}
+        {
+          "uncut" => plan.uncut.map(&:to_h),
+          "length_used" => plan.length_used,
+          "proved" => plan.proved,
+          "bound" => plan.bound,
+          "pieces" => plan.pieces.map { |piece| piece(piece) }
+        }
       end
 
       # Cloth without pieces is planned on one endless piece.
       def endless(made)
         piece = Reckoning::Cutting::PiecePlan.new(id: "to order", batch: "", length: nil, placed: made.endless.placed)
-        Reckoning::Cutting::Plan.new(pieces: [piece], uncut: [], proved: made.endless.proved?, bound: made.endless.length_used)
+        Reckoning::Cutting::Plan.new(
+          pieces: [piece],
+          uncut: [],
+          proved: made.endless.proved?,
+          bound: made.endless.length_used
+        )
       end
 
       def piece(piece)
-        {"id" => piece.id, "batch" => piece.batch, "cuts" => piece.placed.map { |placed| cut(placed) }, "remnant" => remnant(piece)}
+        {
+          "id" => piece.id,
+          "batch" => piece.batch,
+          "cuts" => piece.placed.map { |placed| cut(placed) },
+          "remnant" => remnant(piece)
+        }
       end
 
       # An untouched piece is no remnant, and an endless one has none.
@@ -39,7 +58,14 @@ module EarnestFold
 
       def cut(placed)
         made = placed.cut
-        {"treatment" => made.treatment, "curtain" => made.curtain, "width" => made.number, "phase" => made.phase, "from" => placed.from, "to" => placed.to}
+        {
+          "treatment" => made.treatment,
+          "curtain" => made.curtain,
+          "width" => made.number,
+          "phase" => made.phase,
+          "from" => placed.from,
+          "to" => placed.to
+        }
       end
     end
   end

@@ -4,7 +4,8 @@ require "json"
 
 module EarnestFold
   module Documents
-    # The JSON Schema of the job document, made from the fields that the core's records declare, and the check of a document
+    # The JSON Schema of the job document, made from the fields that the core's records declare, and the check of a
+    # document
     # against it. The schema as published lies in schema/job.v1.json; a test holds it against what is made here.
     module Schema
       R = Reckoning
@@ -15,37 +16,55 @@ module EarnestFold
 
       # @return [Hash] plain values
       def to_h
-        {"$schema" => "https://json-schema.org/draft/2020-12/schema", "title" => "Earnest Fold job document, version 1", "type" => "object",
-         "properties" => Plain.value(properties), "required" => %w[format version title unit cloths windows]}
+        {
+          "$schema" => "https://json-schema.org/draft/2020-12/schema",
+          "title" => "Earnest Fold job document, version 1",
+          "type" => "object",
+          "properties" => Plain.value(properties),
+          "required" => %w[format version title unit cloths windows]
+        }
       end
 
       # @param raw [Object] a parsed document
-      # @return [Array<Array(String, String)>] the JSON Pointer and the validator's words for each place that doesn't fit
+      # @return [Array<Array(String, String)>] the JSON Pointer and the validator's words for each place that
+      #   doesn't fit
       def misfits(raw)
         validator.validate(raw).map { |error| [error["data_pointer"], error["error"]] }.uniq
       end
 
       def properties
         head = K.record_schema(JobFormat::HEAD)["properties"]
-        head.merge("cloths" => list(K.record_schema(R::Cloth::FIELDS)), "windows" => list(window), "alterations" => list(with_curtain(of_kinds(R::Alterations))),
-          "small_parts" => list(with_cloth(of_kinds(R::SmallParts))))
+        head.merge(
+          "cloths" => list(K.record_schema(R::Cloth::FIELDS)),
+          "windows" => list(window),
+          "alterations" => list(with_curtain(of_kinds(R::Alterations))),
+          "small_parts" => list(with_cloth(of_kinds(R::SmallParts)))
+        )
       end
 
       def window
         record = K.record_schema(JobFormat::WINDOW)
-        record.merge("properties" => record["properties"].merge("treatments" => list(K.record_schema(R::Treatment::FIELDS))), "required" => %w[id treatments])
+        record.merge(
+          "properties" => record["properties"].merge("treatments" => list(K.record_schema(R::Treatment::FIELDS))),
+          "required" => %w[id treatments]
+        )
       end
 
       def of_kinds(registry)
         record = K.kinds_schema(registry)
-        record.merge("properties" => {"id" => K::TextKind.new(least: 1, most: 200).schema}.merge(record["properties"]), "required" => %w[id kind])
+        record.merge(
+          "properties" => {"id" => K::TextKind.new(least: 1, most: 200).schema}.merge(record["properties"]),
+          "required" => %w[id kind]
+        )
       end
 
       # An alteration may say of the curtain itself.
-      def with_curtain(record) = record.merge("properties" => K.record_schema(R::OwnCurtain::FIELDS)["properties"].merge(record["properties"]))
+      def with_curtain(record) =
+        record.merge("properties" => K.record_schema(R::OwnCurtain::FIELDS)["properties"].merge(record["properties"]))
 
       # A small part may say which cloth it is cut from.
-      def with_cloth(record) = record.merge("properties" => record["properties"].merge("cloth" => {"type" => %w[string null]}))
+      def with_cloth(record) =
+        record.merge("properties" => record["properties"].merge("cloth" => {"type" => %w[string null]}))
 
       def list(items) = {"type" => "array", "items" => items}
 

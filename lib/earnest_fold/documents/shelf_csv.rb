@@ -4,7 +4,8 @@ require "csv"
 
 module EarnestFold
   module Documents
-    # The shelf as a table, out and in: one piece a line. Lengths are written with their unit, flaws as "3.2 m – 3.25 m slub; …".
+    # The shelf as a table, out and in: one piece a line. Lengths are written with their unit, flaws as "3.2 m –
+    # 3.25 m slub; …".
     class ShelfCsv
       R = Reckoning
       COLUMNS = %w[cloth label batch delivered measured width repeat pattern_start place flaws squared left].freeze
@@ -14,7 +15,8 @@ module EarnestFold
       # What was read: each piece as [cloth id, label, spec], and what stands in the way, in words.
       Read = R::Value.define(:pieces, :problems)
 
-      # @param pieces [Array<Array(String, Hash, Reckoning::Cutting::ShelfPiece)>] the cloth's name, the spec as kept, the piece
+      # @param pieces [Array<Array(String, Hash, Reckoning::Cutting::ShelfPiece)>] the cloth's name, the spec as
+      #   kept, the piece
       # @return [String]
       def self.text(pieces)
         CSV.generate do |csv|
@@ -24,8 +26,16 @@ module EarnestFold
       end
 
       def self.line(name, spec, piece)
-        [Cells.guarded(name), Cells.guarded(piece.label), Cells.guarded(piece.batch), *LENGTHS.map { |field| spec[field].to_s.then { |text| Cells.guarded(text) } }, Cells.guarded(piece.place),
-          spec.fetch("flaws", []).map { |flaw| "#{flaw["from"]} – #{flaw["to"]} #{flaw["what"]}".strip }.join("; "), (spec["squared"] || piece.begun?) ? "yes" : "", "#{Plain.decimal(piece.left.mm, 3)} mm"]
+        [
+          Cells.guarded(name),
+          Cells.guarded(piece.label),
+          Cells.guarded(piece.batch),
+          *LENGTHS.map { |field| spec[field].to_s.then { |text| Cells.guarded(text) } },
+          Cells.guarded(piece.place),
+          spec.fetch("flaws", []).map { |flaw| "#{flaw["from"]} – #{flaw["to"]} #{flaw["what"]}".strip }.join("; "),
+          (spec["squared"] || piece.begun?) ? "yes" : "",
+          "#{Plain.decimal(piece.left.mm, 3)} mm"
+        ]
       end
       private_class_method :line
 
@@ -53,7 +63,8 @@ module EarnestFold
 
       def refused(code, **data) = Read.new(pieces: [], problems: [Words.say("shelf_csv.#{code}", **data)])
 
-      def wanted?(headers) = %w[cloth label delivered].all? { |column| headers.include?(Words.say("shelf_csv.#{column}")) }
+      def wanted?(headers) =
+        %w[cloth label delivered].all? { |column| headers.include?(Words.say("shelf_csv.#{column}")) }
 
       def cell(row, column) = Cells.bare(row[Words.say("shelf_csv.#{column}")])
 
@@ -64,18 +75,45 @@ module EarnestFold
         problems.within(:cloth).add(:no_such_cloth, id: cell(row, "cloth")) unless cloth
         problems.within(:label).add(:empty) if label.empty?
         R::Cutting::ShelfPiece.read(spec, label, [], problems, unit: @unit)
-        [problems.any? ? nil : [cloth, label, spec], problems.to_a.map { |problem| Words.say("shelf_csv.line", number: number, at: problem.at.delete_prefix("/"), says: Words.problem(problem, @unit)) }]
+        [
+          problems.any? ? nil : [cloth, label, spec],
+          problems.to_a.map do |problem|
+            Words.say(
+              "shelf_csv.line",
+              number: number,
+              at: problem.at.delete_prefix("/"),
+              says: Words.problem(problem, @unit)
+            )
+          end
+        ]
       end
 
       def spec(row)
         lengths = LENGTHS.to_h { |field| [field, with_unit(cell(row, field))] }.reject { |_, text| text.empty? }
-        lengths.merge("batch" => cell(row, "batch"), "place" => cell(row, "place"), "flaws" => flaws(cell(row, "flaws"))).reject { |_, value| value.empty? }.merge((cell(row, "squared") == "yes") ? {"squared" => true} : {})
+        lengths
+          .merge("batch" => cell(row, "batch"), "place" => cell(row, "place"), "flaws" => flaws(cell(row, "flaws")))
+          .reject { |_, value| value.empty? }
+          .merge((cell(row, "squared") == "yes") ? {"squared" => true} : {})
       end
 
       def with_unit(text) = (text.empty? || R::LengthReader.unit_named?(text)) ? text : "#{text} #{@unit.name}"
 
       def flaws(text)
-        text.split(";").map(&:strip).reject(&:empty?).map { |one| (found = FLAW.match(one)) ? {"from" => with_unit(found[:from].strip), "to" => with_unit(found[:to].strip), "what" => found[:what].to_s.strip} : {"from" => one, "to" => one} }
+        text
+          .split(";")
+          .map(&:strip)
+          .reject(&:empty?)
+          .map do |one|
+            if (found = FLAW.match(one))
+              {
+                "from" => with_unit(found[:from].strip),
+                "to" => with_unit(found[:to].strip),
+                "what" => found[:what].to_s.strip
+              }
+            else
+              {"from" => one, "to" => one}
+            end
+          end
       end
     end
   end

@@ -2,8 +2,10 @@
 
 module EarnestFold
   module Documents
-    # Between a job document, where a plain number is in the document's unit, and what is kept of it, where each length carries
-    # its unit and each number is the text that was written. Both ways by the fields that the records declare, so that nothing
+    # Between a job document, where a plain number is in the document's unit, and what is kept of it, where each
+    # length carries
+    # its unit and each number is the text that was written. Both ways by the fields that the records declare, so
+    # that nothing
     # is read twice or lost.
     module SpecFormat
       R = Reckoning
@@ -33,7 +35,9 @@ module EarnestFold
       def extras_to_document(kept) = extras(kept) { |item, fields| to_document(item, fields) }
 
       def extras(lists)
-        EXTRAS.slice(*lists.keys).to_h { |key, kinds| [key, lists[key].map { |item| yield(item, all_fields(kinds.fetch(item["kind"]))) }] }
+        EXTRAS
+          .slice(*lists.keys)
+          .to_h { |key, kinds| [key, lists[key].map { |item| yield(item, all_fields(kinds.fetch(item["kind"]))) }] }
       end
 
       # An alteration says of the curtain itself too.
@@ -41,7 +45,9 @@ module EarnestFold
 
       # Fields that nobody declares are let through: a later version may know them.
       def walk(raw, fields, &leaf)
-        raw.to_h { |key, value| [key, fields.names.include?(key.to_sym) ? inner(fields.fetch(key.to_sym).kind, value, &leaf) : value] }
+        raw.to_h do |key, value|
+          [key, fields.names.include?(key.to_sym) ? inner(fields.fetch(key.to_sym).kind, value, &leaf) : value]
+        end
       end
 
       def inner(kind, value, &leaf)
@@ -57,11 +63,16 @@ module EarnestFold
 
       def kept(kind, value, unit)
         case kind
-        when K::LengthKind then (value.is_a?(String) && R::LengthReader.unit_named?(value)) ? value : "#{plain(value)} #{unit}"
-        when K::NumberKind, K::WidthsKind then plain(value)
-        when K::FullnessKind then value.is_a?(Hash) ? value.transform_values { |number| plain(number) } : plain(value)
-        when K::CountKind then value.to_i
-        else value
+        when K::LengthKind
+          (value.is_a?(String) && R::LengthReader.unit_named?(value)) ? value : "#{plain(value)} #{unit}"
+        when K::NumberKind, K::WidthsKind
+          plain(value)
+        when K::FullnessKind
+          value.is_a?(Hash) ? value.transform_values { |number| plain(number) } : plain(value)
+        when K::CountKind
+          value.to_i
+        else
+          value
         end
       end
 

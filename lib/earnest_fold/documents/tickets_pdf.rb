@@ -2,13 +2,21 @@
 
 module EarnestFold
   module Documents
-    # A ticket for every cut, to be pinned to it as it comes off: whose it is, where it hangs, its length, and which end is the top.
+    # A ticket for every cut, to be pinned to it as it comes off: whose it is, where it hangs, its length, and
+    # which end is the top.
     class TicketsPdf
       # One ticket, in words.
       Ticket = Reckoning::Value.define(:number, :job, :window, :name, :cloth, :piece, :length, :from_to) do
         # @return [Array<String>] from the largest to the smallest
         def lines
-          ["#{number}  #{window}", name, Words.say("tickets.length", length: length), "#{cloth} · #{piece} · #{from_to}", job, Words.say("tickets.top")]
+          [
+            "#{number}  #{window}",
+            name,
+            Words.say("tickets.length", length: length),
+            "#{cloth} · #{piece} · #{from_to}",
+            job,
+            Words.say("tickets.top")
+          ]
         end
       end
       ACROSS, DOWN = 2, 5

@@ -6,7 +6,8 @@ module EarnestFold
     class TreatmentReader
       # @param cloths [#[]] cloths by id, nil for one that isn't there
       # @param unit [Reckoning::Unit] of lengths that name none
-      # @param faulty [Array<String>] ids of cloths that are there but could not be read: their own problems say what to mend
+      # @param faulty [Array<String>] ids of cloths that are there but could not be read: their own problems say
+      #   what to mend
       def initialize(cloths, unit, faulty: [])
         @cloths = cloths
         @unit = unit
@@ -40,7 +41,11 @@ module EarnestFold
 
       # Cloths named that aren't there, told also where the treatment has other faults.
       def strangers(raw, place)
-        {"face" => raw["face"], "lining/cloth" => inner(raw["lining"]), "interlining/cloth" => inner(raw["interlining"])}.each do |path, id|
+        {
+          "face" => raw["face"],
+          "lining/cloth" => inner(raw["lining"]),
+          "interlining/cloth" => inner(raw["interlining"])
+        }.each do |path, id|
           next if !id.is_a?(String) || id.strip.empty? || @cloths[id] || @faulty.include?(id)
 
           path.split("/").reduce(place) { |at, step| at.within(step) }.add(:no_such_cloth, id: id)

@@ -13,7 +13,18 @@ module EarnestFold
       # @return [String] the file
       def render
         paper = Paper.new(@title)
-        @days.each { |day, rows| rows.empty? ? paper.list(day, [Words.say("diary.nothing")], [], []) : paper.list(day, %w[hours bench what whose].map { |name| Words.say("diary.columns.#{name}") }, rows, [80, 60, 210]) }
+        @days.each do |day, rows|
+          if rows.empty?
+            paper.list(day, [Words.say("diary.nothing")], [], [])
+          else
+            paper.list(
+              day,
+              %w[hours bench what whose].map { |name| Words.say("diary.columns.#{name}") },
+              rows,
+              [80, 60, 210]
+            )
+          end
+        end
         paper.render
       end
     end

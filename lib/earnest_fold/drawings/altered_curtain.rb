@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # Somebody's own curtain as it came and as it will be, side by side and to one scale: every line at its running distance from the made
+    # Somebody's own curtain as it came and as it will be, side by side and to one scale: every line at its running
+    # distance from the made
     # edge that it runs from, what comes off crossed, hems hatched, the motif where it sits before and after.
     class AlteredCurtain
       R = Reckoning
@@ -18,7 +19,12 @@ module EarnestFold
         @alteration, @curtain = made.alteration, made.curtain
         @extent = [@alteration.extent(@curtain), R::Length.mm(1)].max
         @scale = Scale.fitting([WIDEST, TALLEST], [wide, tallest])
-        @svg = Svg.new(WIDTH, TOP + @scale[tallest] + FOOT, says: Words.say("drawings.altered", kind: Words.say("alterations.#{@alteration.kind}")), css: "drawing altered")
+        @svg = Svg.new(
+          WIDTH,
+          TOP + @scale[tallest] + FOOT,
+          says: Words.say("drawings.altered", kind: Words.say("alterations.#{@alteration.kind}")),
+          css: "drawing altered"
+        )
       end
 
       # @return [String]
@@ -93,7 +99,9 @@ module EarnestFold
       def piece(left, tall)
         cloth(left, tall)
         hem = @alteration.new_hem ? @alteration.new_hem.depth : R::Length::ZERO
-        @svg.rect(left, TOP + tall - @scale[hem], @scale[wide], @scale[hem], fill: "url(#alter-hem)") if hem.positive? && hem < at_last
+        if hem.positive? && hem < at_last
+          @svg.rect(left, TOP + tall - @scale[hem], @scale[wide], @scale[hem], fill: "url(#alter-hem)")
+        end
         @svg.rect(left, TOP, @scale[wide], tall, class: "outline")
       end
 
@@ -118,13 +126,24 @@ module EarnestFold
           told = [at, told + APART].max
           @svg.line(left - 6, at, right + 8, at, class: "alter-line on-#{line.deed}")
           @svg.path(["M", right + 8, at, "L", right + 24, told], class: "leader")
-          @svg.text(right + 28, told + 4, "#{Words.length(line.at, @unit)}  #{Words.alter_line(line.name)}", class: "figure")
+          @svg.text(
+            right + 28,
+            told + 4,
+            "#{Words.length(line.at, @unit)}  #{Words.alter_line(line.name)}",
+            class: "figure"
+          )
         end
       end
 
       def down(x, tall, length, anchor: "end")
         Dimension.down(@svg, x, TOP, TOP + tall)
-        @svg.text((anchor == "end") ? x - 8 : x + 8, TOP + tall / 2, Words.length(length, @unit), class: "figure", text_anchor: anchor)
+        @svg.text(
+          (anchor == "end") ? x - 8 : x + 8,
+          TOP + tall / 2,
+          Words.length(length, @unit),
+          class: "figure",
+          text_anchor: anchor
+        )
       end
     end
   end

@@ -13,7 +13,7 @@ module EarnestFold
 
       # @return [String]
       def to_s
-        %(<svg class="silhouette" viewBox="0 0 46 54" aria-hidden="true"><path d="M2 7H44" class="rail-line"/>#{@made ? cloth : %(<rect x="4" y="8" width="38" height="42" class="silhouette-open"/>)}</svg>)
+        Silhouette.around("M2 7H44", @made ? cloth : Silhouette::OPEN)
       end
 
       private
@@ -21,7 +21,8 @@ module EarnestFold
       def cloth
         before, after = @made.alteration.extent(@made.curtain), @made.alteration.length_at_last
         scale = TALLEST / [before, after].max.mm
-        %(<rect x="10" y="8" width="26" height="#{tall(before, scale)}" class="silhouette-open"/><rect x="10" y="8" width="26" height="#{tall(after, scale)}" fill="#e6dcc6" class="silhouette-cloth"/>)
+        %(<rect x="10" y="8" width="26" height="#{tall(before, scale)}" class="silhouette-open"/>) +
+          %(<rect x="10" y="8" width="26" height="#{tall(after, scale)}" fill="#e6dcc6" class="silhouette-cloth"/>)
       end
 
       def tall(length, scale) = (length.mm * scale).to_f.clamp(4, TALLEST).round(1)

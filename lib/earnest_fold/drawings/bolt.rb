@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # One piece of cloth unrolled from left to right, to scale: its repeat lines and motif, its flaws, the cuts, what is wasted and
+    # One piece of cloth unrolled from left to right, to scale: its repeat lines and motif, its flaws, the cuts,
+    # what is wasted and
     # what is left. A long piece stands in rows. Running distances are from the piece's end.
     class Bolt
       R = Reckoning
@@ -14,7 +15,8 @@ module EarnestFold
       LEAST_REPEAT = 7
       # In less room than this nothing is written.
       LEAST_WORDS = 34
-      # How a cut is shown besides where it lies: `states` :done, :next, :chosen, :aside or :pinned, `links` where touching it leads, both
+      # How a cut is shown besides where it lies: `states` :done, :next, :chosen, :aside or :pinned, `links` where
+      # touching it leads, both
       # by the placed cut; `titles` the windows by treatment, where there are several.
       Marks = R::Value.define(:states, :links, :titles)
       PLAIN = Marks.new(states: {}, links: {}, titles: {})
@@ -22,7 +24,14 @@ module EarnestFold
       # @param made [Reckoning::ClothReckoning]
       # @return [Bolt] its cuts on one endless piece, as far as it is to be ordered
       def self.endless(made, unit, colour:, marks: PLAIN, paper: false)
-        piece = R::Piece.new(id: made.cloth.id, length: made.length_to_order, batch: "", pattern_start: R::Length::ZERO, flaws: [], squared: false)
+        piece = R::Piece.new(
+          id: made.cloth.id,
+          length: made.length_to_order,
+          batch: "",
+          pattern_start: R::Length::ZERO,
+          flaws: [],
+          squared: false
+        )
         new(made.cloth, piece, made.endless.placed, unit, colour: colour, marks: marks, paper: paper)
       end
 
@@ -36,12 +45,19 @@ module EarnestFold
       # @param around [Reckoning::Cutting::Placed, nil] only the rows on which this cut lies
       # @param paper [Boolean] for a sheet or a file: waste is crossed by two lines, for not every program knows a hatch
       def initialize(cloth, piece, placed, unit, colour:, marks: PLAIN, zoom: 1, around: nil, paper: false)
-        @cloth, @piece, @placed, @unit, @colour, @marks, @around, @paper = cloth, piece, placed, unit, colour, marks, around, paper
+        @cloth, @piece, @placed, @unit, @colour, @marks, @around, @paper =
+          cloth, piece, placed, unit, colour, marks, around, paper
         @extent = zoom.zero? ? piece.length : extent
         @row = @extent / (zoom.zero? ? 1 : [(@extent / (ROW / zoom)).round, 1].max)
         @scale = Scale.new((WIDTH - 2 * SIDE) / @row.mm.to_f)
         @name = "#{cloth.id}-#{piece.id}".gsub(/[^\w-]/, "-")
-        @svg = Svg.new(WIDTH, rows.size * row_height, says: says, css: "drawing bolt", role: marks.links.empty? ? "img" : "group")
+        @svg = Svg.new(
+          WIDTH,
+          rows.size * row_height,
+          says: says,
+          css: "drawing bolt",
+          role: marks.links.empty? ? "img" : "group"
+        )
       end
 
       # @return [String]
@@ -53,7 +69,14 @@ module EarnestFold
 
       private
 
-      def says = Words.say("drawings.bolt", cloth: [@cloth.name, @piece.id].reject { |part| part == @cloth.id }.join(", "), cuts: @placed.size, length: @piece.length, unit: @unit)
+      def says =
+        Words.say(
+          "drawings.bolt",
+          cloth: [@cloth.name, @piece.id].reject { |part| part == @cloth.id }.join(", "),
+          cuts: @placed.size,
+          length: @piece.length,
+          unit: @unit
+        )
 
       # As far as there is anything to be seen: past the last cut and the last flaw.
       def extent
@@ -63,7 +86,10 @@ module EarnestFold
       end
 
       def rows
-        @rows ||= Array.new((@extent / @row).ceil) { |index| @row * index }.select { |from| @around.nil? || (@around.from < from + @row && @around.to > from) }
+        @rows ||=
+          Array
+            .new((@extent / @row).ceil) { |index| @row * index }
+            .select { |from| @around.nil? || (@around.from < from + @row && @around.to > from) }
       end
 
       def row_height = ABOVE + tall + BELOW
@@ -77,7 +103,9 @@ module EarnestFold
           ground(from, to, y)
           waste(from, to, y)
           within(from, to).each { |placed| cut(placed, from, y) }
-          @piece.flaws.each_with_index { |flaw, number| flaw(flaw, number, from, y) if flaw.to >= from && flaw.from <= to }
+          @piece.flaws.each_with_index do |flaw, number|
+            flaw(flaw, number, from, y) if flaw.to >= from && flaw.from <= to
+          end
           @svg.rect(SIDE, y, @scale[to - from], tall, class: "outline")
         end
         running_distances(from, to, y)
@@ -86,7 +114,16 @@ module EarnestFold
 
       # Touching the cloth tells how far along it is.
       def ground(from, to, y)
-        @svg.rect(SIDE, y, @scale[to - from], tall, :fill => @colour, :class => "ground", "data-from" => from.mm.round, "data-each" => format("%.5f", 1 / @scale[R::Length.mm(1)]))
+        @svg.rect(
+          SIDE,
+          y,
+          @scale[to - from],
+          tall,
+          :fill => @colour,
+          :class => "ground",
+          "data-from" => from.mm.round,
+          "data-each" => format("%.5f", 1 / @scale[R::Length.mm(1)])
+        )
         pattern(from, to, y) if @cloth.repeats? && @scale[@cloth.vertical_repeat] >= LEAST_REPEAT
         left_over(from, to, y)
       end
@@ -115,7 +152,13 @@ module EarnestFold
         at = [used, from].max
         return if @placed.empty? || at >= to || to < @extent || @scale[to - at] < 60
 
-        @svg.text((x(at, from) + x(to, from)) / 2, y + tall / 2 + 5, Words.say("drawings.left", length: @piece.length - used, unit: @unit), class: "edge", text_anchor: "middle")
+        @svg.text(
+          (x(at, from) + x(to, from)) / 2,
+          y + tall / 2 + 5,
+          Words.say("drawings.left", length: @piece.length - used, unit: @unit),
+          class: "edge",
+          text_anchor: "middle"
+        )
       end
 
       def pattern(from, to, y)
@@ -124,13 +167,21 @@ module EarnestFold
         last = ((to - @piece.pattern_start) / repeat).floor
         lines = (first..last).map { |count| x(@piece.pattern_start + repeat * count, from) }
         @svg.path(lines.flat_map { |at| ["M", at, y, "v", tall] }, class: "repeat")
-        motifs([first - 1, *first..last].map { |count| x(@piece.pattern_start + repeat * count, from) }, y) if @scale[repeat] > 24
+        if @scale[repeat] > 24
+          motifs([first - 1, *first..last].map { |count| x(@piece.pattern_start + repeat * count, from) }, y)
+        end
       end
 
       # A sprig in each repeat, its tip towards the curtain's top.
       def motifs(starts, y)
         step = @scale[@cloth.vertical_repeat]
-        shapes = starts.product([0.25, 0.75]).flat_map { |at, across| ["M", at + step * 0.8, y + tall * across, "h", -step * 0.5, "m", step * 0.16, -step * 0.12, "q", -step * 0.03, step * 0.1, -step * 0.16, step * 0.12] }
+        shapes =
+          starts
+            .product([0.25, 0.75])
+            .flat_map do |at, across|
+              ["M", at + step * 0.8, y + tall * across, "h", -step * 0.5, "m", step * 0.16, -step * 0.12, "q",
+                -step * 0.03, step * 0.1, -step * 0.16, step * 0.12]
+            end
         @svg.path(shapes, class: "motif")
       end
 
@@ -149,39 +200,72 @@ module EarnestFold
       def words(placed, x1, x2, y)
         lines = [[name(placed.cut), "label"], [Words.length(placed.cut.length, @unit), "figure"]]
         title = @marks.titles[placed.cut.treatment]
-        lines.unshift([(title.size * 6.6 > x2 - x1) ? "#{title[0, [((x2 - x1) / 6.6).floor - 1, 1].max]}…" : title, "edge"]) if title && x2 - x1 > 40
+        if title && x2 - x1 > 40
+          lines.unshift(
+            [(title.size * 6.6 > x2 - x1) ? "#{title[0, [((x2 - x1) / 6.6).floor - 1, 1].max]}…" : title, "edge"]
+          )
+        end
         lines.unshift([nil, "tick"]) if @marks.states[placed] == :done
         lines.each_with_index do |(text, css), index|
           at = y + 5 + (index - (lines.size - 1) / 2.0) * 18
-          text ? @svg.text((x1 + x2) / 2, at, text, class: css, text_anchor: "middle") : @svg.path(["M", (x1 + x2) / 2 - 8, at - 5, "l", 6, 6, "l", 11, -13], class: "tick")
+          if text
+            @svg.text((x1 + x2) / 2, at, text, class: css, text_anchor: "middle")
+          else
+            @svg.path(["M", (x1 + x2) / 2 - 8, at - 5, "l", 6, 6, "l", 11, -13], class: "tick")
+          end
         end
       end
 
-      def spoken(placed) = Words.say("drawings.cut", name: name(placed.cut), from: placed.from, to: placed.to, unit: @unit)
+      def spoken(placed) =
+        Words.say("drawings.cut", name: name(placed.cut), from: placed.from, to: placed.to, unit: @unit)
 
       def name(cut)
-        short = cut.curtain.split(", ").map { |hand| Words.say("drawings.hand_#{hand.split.first}", number: hand[/\d+/], default: hand) }.join("+")
+        short =
+          cut
+            .curtain
+            .split(", ")
+            .map { |hand| Words.say("drawings.hand_#{hand.split.first}", number: hand[/\d+/], default: hand) }
+            .join("+")
         [short, cut.number, (cut.phase && @cloth.half_drop?) ? cut.phase : nil].compact.join(" ")
       end
 
       # A notch at both edges, and the stretch between them marked.
       def flaw(flaw, number, from, y)
         x1, x2 = x(flaw.from, from), [x(flaw.to, from), x(flaw.from, from) + 4].max
-        @svg.group(:class => "flaw", "data-flaw" => number, "data-from" => flaw.from.mm.round, "data-to" => flaw.to.mm.round) do
+        @svg.group(
+          :class => "flaw",
+          "data-flaw" => number,
+          "data-from" => flaw.from.mm.round,
+          "data-to" => flaw.to.mm.round
+        ) do
           @svg.rect(x1, y, x2 - x1, tall, class: "flawed")
-          @svg.path(["M", x1 - 5, y, "L", x2 + 5, y, "L", (x1 + x2) / 2, y + 13, "Z", "M", x1 - 5, y + tall, "L", x2 + 5, y + tall, "L", (x1 + x2) / 2, y + tall - 13, "Z"], class: "notch")
+          @svg.path(
+            ["M", x1 - 5, y, "L", x2 + 5, y, "L", (x1 + x2) / 2, y + 13, "Z", "M", x1 - 5, y + tall, "L", x2 + 5,
+              y + tall, "L", (x1 + x2) / 2, y + tall - 13, "Z"],
+            class: "notch"
+          )
         end
       end
 
       # Each cut's beginning, unless the one before ends there, and each cut's end.
       def running_distances(from, to, y)
-        marks = @placed.flat_map { |placed| [placed.from, placed.to] }.uniq.select { |at| at >= from && (at < to || at == @extent || (at == to && at == used)) }
+        marks =
+          @placed
+            .flat_map { |placed| [placed.from, placed.to] }
+            .uniq
+            .select { |at| at >= from && (at < to || at == @extent || (at == to && at == used)) }
         last = nil
         marks.each do |distance|
           at = x(distance, from)
           high = last && at - last < 52
           @svg.line(at, y - (high ? 26 : 12), at, y, class: "dim")
-          @svg.text(at.clamp(SIDE, WIDTH - SIDE), y - (high ? 30 : 16), distance.zero? ? "0" : Words.length(distance, @unit), class: "figure", text_anchor: anchor(at))
+          @svg.text(
+            at.clamp(SIDE, WIDTH - SIDE),
+            y - (high ? 30 : 16),
+            distance.zero? ? "0" : Words.length(distance, @unit),
+            class: "figure",
+            text_anchor: anchor(at)
+          )
           last = high ? nil : at
         end
       end
@@ -201,7 +285,9 @@ module EarnestFold
         ((from / step).ceil..(to / step).floor).each do |count|
           at = x(step * count, from)
           @svg.line(at, foot - 4, at, foot + 4, class: "dim")
-          @svg.text(at, foot + 18, "#{count} #{@unit.inches? ? "ft" : "m"}", class: "ruler", text_anchor: anchor(at)) if (count % each).zero?
+          if (count % each).zero?
+            @svg.text(at, foot + 18, "#{count} #{@unit.inches? ? "ft" : "m"}", class: "ruler", text_anchor: anchor(at))
+          end
         end
       end
 

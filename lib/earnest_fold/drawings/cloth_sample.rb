@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # A cloth as it lies, to scale: its width with the selvedges, its repeats with a motif in each, and beside it a second width
+    # A cloth as it lies, to scale: its width with the selvedges, its repeats with a motif in each, and beside it a
+    # second width
     # to show how they match.
     class ClothSample
       R = Reckoning
@@ -17,7 +18,10 @@ module EarnestFold
       def initialize(cloth, unit, colour:)
         @cloth, @unit, @colour = cloth, unit, colour
         @deep = cloth.repeats? ? cloth.vertical_repeat * 2 : PLAIN
-        @scale = Scale.fitting([WIDTH - MARGIN[:left] - 20, HEIGHT - MARGIN[:top] - MARGIN[:bottom]], [cloth.width * 2, @deep])
+        @scale = Scale.fitting(
+          [WIDTH - MARGIN[:left] - 20, HEIGHT - MARGIN[:top] - MARGIN[:bottom]],
+          [cloth.width * 2, @deep]
+        )
         @svg = Svg.new(WIDTH, HEIGHT, says: says, css: "drawing sample")
       end
 
@@ -43,9 +47,16 @@ module EarnestFold
       def width(index)
         @svg.rect(left(index), top, wide, tall, fill: @colour, class: "cloth")
         selvedge = @scale[@cloth.selvedge]
-        [left(index), left(index) + wide - selvedge].each { |x| @svg.rect(x, top, selvedge, tall, class: "selvedge") } if selvedge.positive?
+        if selvedge.positive?
+          [left(index), left(index) + wide - selvedge].each { |x| @svg.rect(x, top, selvedge, tall, class: "selvedge") }
+        end
         repeats(index) if @cloth.repeats?
-        @svg.path(["M", left(index) + wide / 2, top + 26, "v", -18, "m", -5, 7, "l", 5, -7, "l", 5, 7], class: "top-mark") if @cloth.one_way
+        if @cloth.one_way
+          @svg.path(
+            ["M", left(index) + wide / 2, top + 26, "v", -18, "m", -5, 7, "l", 5, -7, "l", 5, 7],
+            class: "top-mark"
+          )
+        end
       end
 
       # The next width of a half-drop meets its neighbour half a repeat lower.
@@ -56,7 +67,13 @@ module EarnestFold
           (-1..2).each do |row|
             y = top + shift + repeat * row
             @svg.path(["M", left(index), y, "h", wide], class: "repeat")
-            across.each { |x| @svg.path(["M", left(index) + x, y + repeat * 0.8, "v", -repeat * 0.5, "m", -repeat * 0.14, repeat * 0.16, "q", repeat * 0.1, -repeat * 0.02, repeat * 0.14, -repeat * 0.16], class: "motif") }
+            across.each do |x|
+              @svg.path(
+                ["M", left(index) + x, y + repeat * 0.8, "v", -repeat * 0.5, "m", -repeat * 0.14, repeat * 0.16, "q",
+                  repeat * 0.1, -repeat * 0.02, repeat * 0.14, -repeat * 0.16],
+                class: "motif"
+              )
+            end
           end
         end
       end
@@ -69,11 +86,23 @@ module EarnestFold
 
       def dimensions
         Dimension.across(@svg, left(0), left(0) + wide, top - 12)
-        @svg.text(left(0) + wide / 2, top - 19, Words.length(@cloth.width, @unit), class: "figure", text_anchor: "middle")
+        @svg.text(
+          left(0) + wide / 2,
+          top - 19,
+          Words.length(@cloth.width, @unit),
+          class: "figure",
+          text_anchor: "middle"
+        )
         return unless @cloth.repeats?
 
         Dimension.down(@svg, left(0) - 12, top, top + @scale[@cloth.vertical_repeat])
-        @svg.text(left(0) - 20, top + @scale[@cloth.vertical_repeat] / 2 + 5, Words.length(@cloth.vertical_repeat, @unit), class: "figure", text_anchor: "end")
+        @svg.text(
+          left(0) - 20,
+          top + @scale[@cloth.vertical_repeat] / 2 + 5,
+          Words.length(@cloth.vertical_repeat, @unit),
+          class: "figure",
+          text_anchor: "end"
+        )
       end
     end
   end

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # Somebody's own curtains as they came in, side by side as seen from the room, with numbered marks where something was noted.
+    # Somebody's own curtains as they came in, side by side as seen from the room, with numbered marks where
+    # something was noted.
     class Condition
       WIDTH, TALLEST, TOP = 640, 260, 26
 
@@ -15,7 +16,13 @@ module EarnestFold
         @gap = 18
         @tall = [TALLEST, (WIDTH - 40 - @gap * (hands.size - 1)) / hands.size / ratio.clamp(0.2, 3)].min
         @wide = @tall * ratio.clamp(0.2, 3)
-        @svg = Svg.new(WIDTH, TOP + @tall + 14, says: Words.say("drawings.condition"), css: "drawing condition", role: "group")
+        @svg = Svg.new(
+          WIDTH,
+          TOP + @tall + 14,
+          says: Words.say("drawings.condition"),
+          css: "drawing condition",
+          role: "group"
+        )
       end
 
       # @return [String]

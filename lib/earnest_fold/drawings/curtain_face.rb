@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # The face of one flat curtain, drawn on a sheet at a place and a scale: its turnings, its seams, and where the pattern falls.
+    # The face of one flat curtain, drawn on a sheet at a place and a scale: its turnings, its seams, and where the
+    # pattern falls.
     class CurtainFace
       R = Reckoning
       # Where it goes: the sheet, its upper left corner, the scale, and a name that no other curtain on the page has.
@@ -64,7 +65,9 @@ module EarnestFold
         depth = @scale[making.hem.depth]
         band(top + height - depth, depth, "hem") if making.hem.taken.positive?
         side = @scale[making.side.depth]
-        [left + side, left + width - side].each { |at| @svg.line(at, top, at, top + height, class: "turning") } if side.positive?
+        if side.positive?
+          [left + side, left + width - side].each { |at| @svg.line(at, top, at, top + height, class: "turning") }
+        end
       end
 
       def band(from, depth, kind)
@@ -97,7 +100,8 @@ module EarnestFold
       end
 
       def sprig(x, y, tall)
-        ["M", x, y, "q", tall * -0.12, tall * -0.5, tall * -0.3, tall * -0.8, "M", x, y, "v", -tall, "M", x, y, "q", tall * 0.12, tall * -0.4, tall * 0.3, tall * -0.7]
+        ["M", x, y, "q", tall * -0.12, tall * -0.5, tall * -0.3, tall * -0.8, "M", x, y, "v", -tall, "M", x, y, "q",
+          tall * 0.12, tall * -0.4, tall * 0.3, tall * -0.7]
       end
 
       # @param phase [String] "A" or "B"

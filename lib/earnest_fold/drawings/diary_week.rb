@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # A week of benches: a column for each day, a band for each bench, a block for each stretch of work, as wide as it is long.
+    # A week of benches: a column for each day, a band for each bench, a block for each stretch of work, as wide as
+    # it is long.
     class DiaryWeek
       # `from` and `to` are minutes of the working day.
       Block = Reckoning::Value.define(:date, :from, :to, :bench, :job, :words, :says, :href, :late)
@@ -17,15 +18,27 @@ module EarnestFold
       def initialize(days, rules, blocks)
         @days, @rules, @blocks = days, rules, blocks
         @day = (WIDTH - LEFT) / [days.size, 1].max.to_f
-        @lanes = Reckoning::Diary::BENCHES.to_h { |bench| [bench, lanes(blocks.select { |block| block.bench == bench })] }
+        @lanes = Reckoning::Diary::BENCHES.to_h do |bench|
+          [bench, lanes(blocks.select { |block| block.bench == bench })]
+        end
         @tops = tops
-        @svg = Svg.new(WIDTH, TOP + @tall + 8, says: Words.say("drawings.diary_week"), css: "drawing diary-week", role: "group")
+        @svg = Svg.new(
+          WIDTH,
+          TOP + @tall + 8,
+          says: Words.say("drawings.diary_week"),
+          css: "drawing diary-week",
+          role: "group"
+        )
       end
 
       # @return [String]
       def to_s
         ground
-        Reckoning::Diary::BENCHES.each { |bench| @lanes[bench].each_with_index { |blocks, lane| blocks.each { |block| draw(block, @tops[bench] + lane * LANE) } } }
+        Reckoning::Diary::BENCHES.each do |bench|
+          @lanes[bench].each_with_index do |blocks, lane|
+            blocks.each { |block| draw(block, @tops[bench] + lane * LANE) }
+          end
+        end
         @svg.to_s
       end
 
@@ -41,7 +54,9 @@ module EarnestFold
 
       def tops
         @tall = 0
-        Reckoning::Diary::BENCHES.to_h { |bench| [bench, (TOP + @tall).tap { @tall += [@lanes[bench].size, 1].max * LANE + 6 }] }
+        Reckoning::Diary::BENCHES.to_h do |bench|
+          [bench, (TOP + @tall).tap { @tall += [@lanes[bench].size, 1].max * LANE + 6 }]
+        end
       end
 
       def ground
@@ -49,8 +64,12 @@ module EarnestFold
           @svg.rect(LEFT + index * @day, TOP - 4, @day, @tall, class: index.even? ? "day" : "day other")
           @svg.text(LEFT + index * @day + 6, 18, date.strftime("%a %-d %b"), class: "label")
         end
-        Reckoning::Diary::BENCHES.each { |bench| @svg.text(4, @tops[bench] + 26, Words.say("benches.#{bench}"), class: "label") }
-        Reckoning::Diary::BENCHES.drop(1).each { |bench| @svg.line(0, @tops[bench] - 4, WIDTH, @tops[bench] - 4, class: "bench-line") }
+        Reckoning::Diary::BENCHES.each do |bench|
+          @svg.text(4, @tops[bench] + 26, Words.say("benches.#{bench}"), class: "label")
+        end
+        Reckoning::Diary::BENCHES
+          .drop(1)
+          .each { |bench| @svg.line(0, @tops[bench] - 4, WIDTH, @tops[bench] - 4, class: "bench-line") }
       end
 
       def draw(block, y)
@@ -58,8 +77,17 @@ module EarnestFold
         wide = [@day * (block.to - block.from) / @rules.day_minutes - 1.5, 3].max
         @svg.link(block.href, says: nil) do
           @svg.title(block.says)
-          @svg.rect(x, y, wide, LANE - 6, fill: COLOURS[block.job % COLOURS.size], class: block.late ? "block late" : "block")
-          lines(block.words, wide).each_with_index { |words, line| @svg.text(x + 4, y + 15 + line * 15, words, :class => "block-words", "aria-hidden" => "true") }
+          @svg.rect(
+            x,
+            y,
+            wide,
+            LANE - 6,
+            fill: COLOURS[block.job % COLOURS.size],
+            class: block.late ? "block late" : "block"
+          )
+          lines(block.words, wide).each_with_index do |words, line|
+            @svg.text(x + 4, y + 15 + line * 15, words, :class => "block-words", "aria-hidden" => "true")
+          end
         end
       end
 

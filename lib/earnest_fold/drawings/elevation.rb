@@ -3,15 +3,30 @@
 module EarnestFold
   module Drawings
     # The window as it is measured, to scale: the support, the curtains that will hang, and where each length is taken.
-    # What isn't measured yet is drawn dashed, in likely proportions. The fields stand round it, at the ends of its leaders.
+    # What isn't measured yet is drawn dashed, in likely proportions. The fields stand round it, at the ends of its
+    # leaders.
     class Elevation
       R = Reckoning
       WIDTH, HEIGHT = 760, 440
       LIKELY = {length: R::Length.mm(1800), reading: R::Length.mm(2140)}.freeze
       # What is drawn: lengths are nil where nobody has measured yet. `readings` by place (left, middle, right);
       # `spans` are the curtains' shares of the support (0 to 1), `overlap` how much they cross.
-      # `features` are what is on the wall behind, by name; `stacks` where the curtains stand when drawn back (from, to).
-      Measured = R::Value.define(:length, :readings, :stand_up, :offset, :overlap, :shares, :return_left, :return_right, :colour, :kind, :features, :stacks)
+      # `features` are what is on the wall behind, by name; `stacks` where the curtains stand when drawn back
+      # (from, to).
+      Measured = R::Value.define(
+        :length,
+        :readings,
+        :stand_up,
+        :offset,
+        :overlap,
+        :shares,
+        :return_left,
+        :return_right,
+        :colour,
+        :kind,
+        :features,
+        :stacks
+      )
 
       # @param measured [Measured]
       # @param says [String]
@@ -20,7 +35,10 @@ module EarnestFold
         @length = measured.length || LIKELY[:length]
         @deepest = measured.readings.values.max || LIKELY[:reading]
         @shortest = measured.readings.values.min || LIKELY[:reading]
-        @scale = Scale.fitting([WIDTH - 200, HEIGHT - 104], [@length, @deepest + [measured.stand_up, R::Length::ZERO].max])
+        @scale = Scale.fitting(
+          [WIDTH - 200, HEIGHT - 104],
+          [@length, @deepest + [measured.stand_up, R::Length::ZERO].max]
+        )
         @svg = Svg.new(WIDTH, HEIGHT, says: says, css: "drawing elevation")
       end
 
@@ -56,7 +74,12 @@ module EarnestFold
         @svg.path(["M", left - 70, start, *at.flat_map { |x, y| ["L", x, y] }, "L", right + 70, finish], class: "floor")
       end
 
-      def places = {"left" => left + (right - left) * 0.1, "middle" => (left + right) / 2, "right" => right - (right - left) * 0.1}
+      def places =
+        {
+          "left" => left + (right - left) * 0.1,
+          "middle" => (left + right) / 2,
+          "right" => right - (right - left) * 0.1
+        }
 
       def curtains
         overlap = @scale[@m.overlap] / 2
@@ -73,7 +96,9 @@ module EarnestFold
           x, y = left + @scale[feature.from_left], datum + @scale[feature.down]
           wide, tall = [@scale[feature.width], 5].max, [@scale[feature.height], 5].max
           @svg.rect(x, y, wide, tall, class: "feature #{name}")
-          @svg.path(["M", x + wide / 2, y, "v", tall, "M", x, y + tall / 2, "h", wide], class: "glazing") if name == :glass
+          if name == :glass
+            @svg.path(["M", x + wide / 2, y, "v", tall, "M", x, y + tall / 2, "h", wide], class: "glazing")
+          end
         end
       end
 
@@ -87,9 +112,19 @@ module EarnestFold
       end
 
       def curtain(x1, x2)
-        @svg.rect(x1, top_edge, x2 - x1, hem_edge - top_edge, fill: @m.colour, class: @m.length ? "cloth sheer" : "cloth likely")
+        @svg.rect(
+          x1,
+          top_edge,
+          x2 - x1,
+          hem_edge - top_edge,
+          fill: @m.colour,
+          class: @m.length ? "cloth sheer" : "cloth likely"
+        )
         folds = [((x2 - x1) / 11).round, 2].max
-        @svg.path((1...folds).flat_map { |fold| ["M", x1 + (x2 - x1) * fold / folds, top_edge + 3, "V", hem_edge - 1] }, class: "fold")
+        @svg.path(
+          (1...folds).flat_map { |fold| ["M", x1 + (x2 - x1) * fold / folds, top_edge + 3, "V", hem_edge - 1] },
+          class: "fold"
+        )
         @svg.line(x1, hem_edge, x2, hem_edge, class: "hem-edge")
       end
 

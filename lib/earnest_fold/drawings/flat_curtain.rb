@@ -10,7 +10,8 @@ module EarnestFold
       NEAR = 44
       MARGIN = {left: 62, right: 20, top: 52, bottom: 12}.freeze
 
-      # Room for the drop's words under a curtain that is too shallow for them beside it, and how wide a letter of theirs is.
+      # Room for the drop's words under a curtain that is too shallow for them beside it, and how wide a letter of
+      # theirs is.
       BELOW, LETTER = 34, 7.5
 
       # @param reckoning [Reckoning::TreatmentReckoning]
@@ -24,7 +25,12 @@ module EarnestFold
         @shown = (lining && reckoning.lining) ? lining_shown : face_shown
         room = [WIDTH - MARGIN[:left] - MARGIN[:right], HIGHEST - MARGIN[:top] - MARGIN[:bottom]]
         @scale = Scale.fitting(room, [curtain.flat_width, @cut.finished])
-        @svg = Svg.new(WIDTH, MARGIN[:top] + height + (shallow? ? BELOW : MARGIN[:bottom]), says: says, css: "drawing flat")
+        @svg = Svg.new(
+          WIDTH,
+          MARGIN[:top] + height + (shallow? ? BELOW : MARGIN[:bottom]),
+          says: says,
+          css: "drawing flat"
+        )
       end
 
       # @return [String]
@@ -37,7 +43,8 @@ module EarnestFold
         @svg.to_s
       end
 
-      # What the figures speak of, the face or the lining laid over it: how far its edges stand in from the curtain's, the distances of
+      # What the figures speak of, the face or the lining laid over it: how far its edges stand in from the
+      # curtain's, the distances of
       # its edges and seams from its leading edge, its widths, its finished drop, and the lining (nil: the face).
       Shown = R::Value.define(:inset, :bounds, :widths, :drop, :lining)
       private_constant :Shown
@@ -45,23 +52,52 @@ module EarnestFold
       private
 
       def face_shown
-        Shown.new(inset: R::Length::ZERO, bounds: [R::Length::ZERO, *@curtain.task.seams, @curtain.flat_width], widths: @curtain.widths, drop: @cut.finished, lining: nil)
+        Shown.new(
+          inset: R::Length::ZERO,
+          bounds: [R::Length::ZERO, *@curtain.task.seams, @curtain.flat_width],
+          widths: @curtain.widths,
+          drop: @cut.finished,
+          lining: nil
+        )
       end
 
       def lining_shown
         made, place = @reckoning.lining, @reckoning.curtains.index(@curtain)
         width, count = made.targets[place], made.counts[place]
         seams = made.sideways? ? [] : made.rule.seams(count).select { |seam| seam < width }
-        Shown.new(inset: made.lining.inset, bounds: [R::Length::ZERO, *seams, width], widths: count, drop: made.drop_cut.finished, lining: made)
+        Shown.new(
+          inset: made.lining.inset,
+          bounds: [R::Length::ZERO, *seams, width],
+          widths: count,
+          drop: made.drop_cut.finished,
+          lining: made
+        )
       end
 
       def face
-        @face ||= CurtainFace.new(@reckoning, @curtain, @colour,
-          CurtainFace::Place.new(svg: @svg, left: MARGIN[:left] + (WIDTH - MARGIN[:left] - MARGIN[:right] - width) / 2, top: MARGIN[:top], scale: @scale, name: @curtain.hand.tr(" ", "-")))
+        @face ||= CurtainFace.new(
+          @reckoning,
+          @curtain,
+          @colour,
+          CurtainFace::Place.new(
+            svg: @svg,
+            left: MARGIN[:left] + (WIDTH - MARGIN[:left] - MARGIN[:right] - width) / 2,
+            top: MARGIN[:top],
+            scale: @scale,
+            name: @curtain.hand.tr(" ", "-")
+          )
+        )
       end
 
       def says
-        Words.say("drawings.flat", hand: @curtain.hand, widths: Words.widths(@shown.widths), flat: @shown.bounds.last, drop: @shown.drop, unit: @unit)
+        Words.say(
+          "drawings.flat",
+          hand: @curtain.hand,
+          widths: Words.widths(@shown.widths),
+          flat: @shown.bounds.last,
+          drop: @shown.drop,
+          unit: @unit
+        )
       end
 
       def leads_right? = face.leads_right?
@@ -93,16 +129,34 @@ module EarnestFold
           # A figure that has no room beside the one before stands above it.
           row = (before && (at - before.first).abs < NEAR && before.last.zero?) ? 1 : 0
           @svg.line(at, top - 20, at, top - 8, class: "dim")
-          @svg.text(at, top - 26 - row * 15, distance.zero? ? "0" : Words.length(distance, @unit), class: "figure", text_anchor: "middle")
+          @svg.text(
+            at,
+            top - 26 - row * 15,
+            distance.zero? ? "0" : Words.length(distance, @unit),
+            class: "figure",
+            text_anchor: "middle"
+          )
           before = [at, row]
         end
-        @svg.line(*[x(R::Length::ZERO), x(@shown.bounds.last)].minmax.then { |from, to| [from, top - 14, to, top - 14] }, class: "dim")
+        @svg.line(
+          *[x(R::Length::ZERO), x(@shown.bounds.last)].minmax.then { |from, to| [from, top - 14, to, top - 14] },
+          class: "dim"
+        )
       end
 
       def edges
         aside = @scale[@reckoning.treatment.making.side.depth] + 7
-        {leads_right? => Words.say("drawings.leading_edge"), !leads_right? => Words.say("drawings.return_edge")}.each do |at_right, words|
-          @svg.text(at_right ? left + width - aside : left + aside, top + @scale[@cut.top] + 18, words, class: "edge", text_anchor: at_right ? "end" : "start")
+        {
+          leads_right? => Words.say("drawings.leading_edge"),
+          !leads_right? => Words.say("drawings.return_edge")
+        }.each do |at_right, words|
+          @svg.text(
+            at_right ? left + width - aside : left + aside,
+            top + @scale[@cut.top] + 18,
+            words,
+            class: "edge",
+            text_anchor: at_right ? "end" : "start"
+          )
         end
       end
 

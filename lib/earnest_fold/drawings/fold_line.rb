@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # A hung curtain's line as seen from above, the room below: its folds, its flat leading end, and the return that turns to
+    # A hung curtain's line as seen from above, the room below: its folds, its flat leading end, and the return
+    # that turns to
     # the wall.
     class FoldLine
       # How many fingers a pleat shows from above.
@@ -63,9 +64,12 @@ module EarnestFold
 
       def pleat(side)
         case style
-        when "box" then ["l", -6 * side, 0, "l", 0, depth, "l", 12 * side, 0, "l", 0, -depth, "l", -6 * side, 0]
-        when "goblet", "cartridge" then ["q", -depth * side, depth * 1.4, 0, depth * 1.4, "q", depth * side, 0, 0, -depth * 1.4]
-        else Array.new(fingers) { |index| finger((index - (fingers - 1) / 2.0) * 4 * side) }.flatten
+        when "box"
+          ["l", -6 * side, 0, "l", 0, depth, "l", 12 * side, 0, "l", 0, -depth, "l", -6 * side, 0]
+        when "goblet", "cartridge"
+          ["q", -depth * side, depth * 1.4, 0, depth * 1.4, "q", depth * side, 0, 0, -depth * 1.4]
+        else
+          Array.new(fingers) { |index| finger((index - (fingers - 1) / 2.0) * 4 * side) }.flatten
         end
       end
 

@@ -31,7 +31,14 @@ module EarnestFold
       private
 
       def says
-        Words.say("drawings.gathers", hand: @curtain.hand, finished: @curtain.finished_width, flat: @curtain.flat_width, hooks: @hooks.size, unit: @unit)
+        Words.say(
+          "drawings.gathers",
+          hand: @curtain.hand,
+          finished: @curtain.finished_width,
+          flat: @curtain.flat_width,
+          hooks: @hooks.size,
+          unit: @unit
+        )
       end
 
       def leads_right? = @curtain.leads == :right
@@ -56,7 +63,10 @@ module EarnestFold
       # Each hook with its running distance, as many as can be read.
       def hooks
         every = [(46.0 / [step, 1].max).ceil, 1].max
-        @svg.path(@hooks.flat_map { |mark| ["M", x(mark.at), 58, "V", 80, "q", 0, 5, 4, 5, "q", 4, 0, 4, -5] }, class: "hook")
+        @svg.path(
+          @hooks.flat_map { |mark| ["M", x(mark.at), 58, "V", 80, "q", 0, 5, 4, 5, "q", 4, 0, 4, -5] },
+          class: "hook"
+        )
         @hooks.each_with_index do |mark, index|
           at = x(mark.at)
           next unless (index % every).zero? || index == @hooks.size - 1

@@ -2,8 +2,10 @@
 
 module EarnestFold
   module Drawings
-    # Any heading to scale from the marks it answers: pleats and spaces, hooks, eyelets, rings, tabs or a pocket, with running
-    # distances from the leading edge and the seams between the widths. On the flat curtain or as it hangs, as the marks are.
+    # Any heading to scale from the marks it answers: pleats and spaces, hooks, eyelets, rings, tabs or a pocket,
+    # with running
+    # distances from the leading edge and the seams between the widths. On the flat curtain or as it hangs, as the
+    # marks are.
     class HeadingMarks
       WIDTH, HEIGHT, SIDE, TOP, DEEP = 700, 220, 46, 84, 96
 
@@ -34,7 +36,14 @@ module EarnestFold
       private
 
       def says
-        Words.say("drawings.heading", heading: Words.say("headings.#{@heading.kind}"), hand: @curtain.hand, marks: @marks.size, width: @whole, unit: @unit)
+        Words.say(
+          "drawings.heading",
+          heading: Words.say("headings.#{@heading.kind}"),
+          hand: @curtain.hand,
+          marks: @marks.size,
+          width: @whole,
+          unit: @unit
+        )
       end
 
       def leads_right? = @curtain.leads == :right
@@ -76,11 +85,19 @@ module EarnestFold
         ticks = (@marks.map(&:at) + [Reckoning::Length::ZERO, @whole]).uniq.sort
         last = nil
         ticks.each do |distance|
-          next unless distance == @whole || last.nil? || [last, x(@whole)].all? { |other| (x(distance) - other).abs >= 44 }
+          unless distance == @whole || last.nil? || [last, x(@whole)].all? { |other| (x(distance) - other).abs >= 44 }
+            next
+          end
 
           last = x(distance)
           @svg.line(last, TOP - 38, last, TOP - 28, class: "dim")
-          @svg.text(last, TOP - 44, distance.zero? ? "0" : Words.length(distance, @unit), class: "figure", text_anchor: "middle")
+          @svg.text(
+            last,
+            TOP - 44,
+            distance.zero? ? "0" : Words.length(distance, @unit),
+            class: "figure",
+            text_anchor: "middle"
+          )
         end
       end
 
@@ -89,7 +106,13 @@ module EarnestFold
         words.reverse! unless leads_right?
         @svg.text(left, 16, words.first, class: "edge", text_anchor: "start")
         @svg.text(left + width, 16, words.last, class: "edge", text_anchor: "end")
-        @svg.text(left, TOP + DEEP + 34, Words.say(@flat ? "drawings.as_flat" : "drawings.as_hung"), class: "edge", text_anchor: "start")
+        @svg.text(
+          left,
+          TOP + DEEP + 34,
+          Words.say(@flat ? "drawings.as_flat" : "drawings.as_hung"),
+          class: "edge",
+          text_anchor: "start"
+        )
       end
     end
   end

@@ -19,7 +19,13 @@ module EarnestFold
         @off = treatment.support.projection || @deep + R::Length.mm(30)
         @scale = Scale.fitting([WIDTH - 2 * SIDE, 10_000], [curtain.finished_width, R::Length.mm(1)])
         @line = FoldLine.new(treatment.heading, curtain, @scale)
-        @stack_deep = [@scale[(curtain.flat_width - curtain.span.return_flat) / (4 * treatment.heading.folds(curtain.task, curtain.heading))], 2].max
+        @stack_deep = [
+          @scale[
+            (curtain.flat_width - curtain.span.return_flat) /
+              (4 * treatment.heading.folds(curtain.task, curtain.heading))
+          ],
+          2
+        ].max
         @svg = Svg.new(WIDTH, height, says: says, css: "drawing plan-view")
       end
 
@@ -52,7 +58,13 @@ module EarnestFold
       def stays = leads_right? ? left : left + @line.along
 
       def closed
-        @svg.text(left, first_wall - 10, Words.say("drawings.closed_from_above#{@forward}", depth: @deep, unit: @unit), class: "edge", text_anchor: "start")
+        @svg.text(
+          left,
+          first_wall - 10,
+          Words.say("drawings.closed_from_above#{@forward}", depth: @deep, unit: @unit),
+          class: "edge",
+          text_anchor: "start"
+        )
         wall(first_wall)
         @svg.line(left, first_wall + off, left + @line.along, first_wall + off, class: "rail-above")
         @svg.path(@line.closed(lead, first_wall + off, first_wall), class: "plan")
@@ -61,7 +73,13 @@ module EarnestFold
       def drawn_back
         at = second_wall + [off, @stack_deep + 4].max
         wide = @scale[@stack]
-        @svg.text(left, second_wall - 10, Words.say("drawings.drawn_back", stack: @stack, unit: @unit), class: "edge", text_anchor: "start")
+        @svg.text(
+          left,
+          second_wall - 10,
+          Words.say("drawings.drawn_back", stack: @stack, unit: @unit),
+          class: "edge",
+          text_anchor: "start"
+        )
         wall(second_wall)
         @svg.line(left, at, left + @line.along, at, class: "rail-above")
         @svg.path(@line.drawn_back(leads_right? ? stays + wide : stays - wide, at, second_wall, @stack), class: "plan")

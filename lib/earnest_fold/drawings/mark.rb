@@ -21,10 +21,14 @@ module EarnestFold
 
       def draw
         case @name
-        when "hem", "head", "waste" then hatched({"hem" => [:forward], "head" => [:back], "waste" => [:forward, :back]}.fetch(@name))
-        when "seam" then [30, 33].each { |x| @svg.line(x, 0, x, 32, class: "seam") }
-        when "repeat" then @svg.line(0, 16, 64, 16, class: "repeat")
-        else @svg.line(32, 0, 32, 32, class: "turning")
+        when "hem", "head", "waste"
+          hatched({"hem" => [:forward], "head" => [:back], "waste" => %i[forward back]}.fetch(@name))
+        when "seam"
+          [30, 33].each { |x| @svg.line(x, 0, x, 32, class: "seam") }
+        when "repeat"
+          @svg.line(0, 16, 64, 16, class: "repeat")
+        else
+          @svg.line(32, 0, 32, 32, class: "turning")
         end
       end
 

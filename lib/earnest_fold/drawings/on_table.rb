@@ -2,19 +2,36 @@
 
 module EarnestFold
   module Drawings
-    # One curtain as it lies on the table for one step: face down, so its leading edge is on the other hand; the table's grid under
+    # One curtain as it lies on the table for one step: face down, so its leading edge is on the other hand; the
+    # table's grid under
     # it, its sections where it is longer than the table, and the lines that the step is about.
     class OnTable
       R = Reckoning
       WIDTH, HIGHEST = 900, 300
       MARGIN = {side: 150, top: 40, bottom: 46}.freeze
       GRID = R::Length.mm(100)
-      # What a step draws, from its figures: lines across from the hem's raw edge or from the top, lines along from both sides.
+      # What a step draws, from its figures: lines across from the hem's raw edge or from the top, lines along from
+      # both sides.
       LINES = {
-        "press_hem" => {hem: %i[hem_fold first_press]}, "sew_hem" => {hem: %i[hem_depth]}, "put_in_weights" => {hem: []}, "compare_hems" => {hem: []}, "mark_drop" => {hem: %i[finished_drop], top: %i[top]}, "turn_top" => {top: %i[top]},
-        "turn_sides" => {sides: %i[takes]}, "bag_lining" => {sides: %i[wrap]}, "lock_in_lining" => {sides: %i[inset], hem: %i[lift]}, "table_lining" => {hem: %i[lift finished_drop]}, "join_widths" => {seams: []}, "trim_to_width" => {sides: []},
-        "lay_out_cuts" => {hem: %i[cut_drop]}, "press_and_tag" => {folds: []}, "join_lining" => {lining_seams: []}, "hem_lining" => {lining_seams: [], hem: %i[hem_depth]},
-        "lock_interlining" => {seams: []}, "compare_pair" => {hem: %i[finished_drop]}, "set_out_heading" => {top: []}
+        "press_hem" => {hem: %i[hem_fold first_press]},
+        "sew_hem" => {hem: %i[hem_depth]},
+        "put_in_weights" => {hem: []},
+        "compare_hems" => {hem: []},
+        "mark_drop" => {hem: %i[finished_drop], top: %i[top]},
+        "turn_top" => {top: %i[top]},
+        "turn_sides" => {sides: %i[takes]},
+        "bag_lining" => {sides: %i[wrap]},
+        "lock_in_lining" => {sides: %i[inset], hem: %i[lift]},
+        "table_lining" => {hem: %i[lift finished_drop]},
+        "join_widths" => {seams: []},
+        "trim_to_width" => {sides: []},
+        "lay_out_cuts" => {hem: %i[cut_drop]},
+        "press_and_tag" => {folds: []},
+        "join_lining" => {lining_seams: []},
+        "hem_lining" => {lining_seams: [], hem: %i[hem_depth]},
+        "lock_interlining" => {seams: []},
+        "compare_pair" => {hem: %i[finished_drop]},
+        "set_out_heading" => {top: []}
       }.freeze
 
       # @return [Boolean] whether the step has anything to be drawn here
@@ -50,11 +67,20 @@ module EarnestFold
 
       # A cut is a width of cloth; before it is folded the hem's allowance still lies below.
       def extent
-        return [@reckoning.treatment.sideways? ? @curtain.cut_width : @reckoning.treatment.face.width, @reckoning.cut_drop] if cut?
+        if cut?
+          return [
+            @reckoning.treatment.sideways? ? @curtain.cut_width : @reckoning.treatment.face.width,
+            @reckoning.cut_drop
+          ]
+        end
 
         return [@curtain.flat_width, @reckoning.lining.drop_cut.finished] if LINES.fetch(@step.code).key?(:lining_seams)
 
-        [@curtain.flat_width, @reckoning.finished_drop + ((@step.code == "press_hem") ? @reckoning.treatment.making.hem.taken : R::Length::ZERO)]
+        [
+          @curtain.flat_width,
+          @reckoning.finished_drop +
+            ((@step.code == "press_hem") ? @reckoning.treatment.making.hem.taken : R::Length::ZERO)
+        ]
       end
 
       def cut? = @step.code == "lay_out_cuts"
@@ -70,7 +96,9 @@ module EarnestFold
       # The table itself, ten centimetres to a square.
       def grid
         each = @scale[GRID]
-        path = (0..(WIDTH / each).floor).flat_map { |count| ["M", count * each, 0, "V", bottom + MARGIN[:bottom]] } + (0..((bottom + MARGIN[:bottom]) / each).floor).flat_map { |count| ["M", 0, count * each, "H", WIDTH] }
+        path =
+          (0..(WIDTH / each).floor).flat_map { |count| ["M", count * each, 0, "V", bottom + MARGIN[:bottom]] } +
+          (0..((bottom + MARGIN[:bottom]) / each).floor).flat_map { |count| ["M", 0, count * each, "H", WIDTH] }
         @svg.path(path, class: "grid")
       end
 
@@ -90,12 +118,22 @@ module EarnestFold
 
       def lines(where, names)
         case where
-        when :hem then names.each_with_index { |name, index| across(name, bottom - @scale[figure(name)], index) }
-        when :top then names.each { |name| across(name, MARGIN[:top] + @scale[figure(name)], 1) }
-        when :sides then names.each { |name| [left + @scale[figure(name)], left + width - @scale[figure(name)]].each { |at| @svg.line(at, MARGIN[:top], at, bottom, class: "step-line") } }
-        when :folds then folds
-        when :lining_seams then lining_seams
-        when :seams then @curtain.task.seams.each { |seam| seam(seam) }
+        when :hem
+          names.each_with_index { |name, index| across(name, bottom - @scale[figure(name)], index) }
+        when :top
+          names.each { |name| across(name, MARGIN[:top] + @scale[figure(name)], 1) }
+        when :sides
+          names.each do |name|
+            [left + @scale[figure(name)], left + width - @scale[figure(name)]].each do |at|
+              @svg.line(at, MARGIN[:top], at, bottom, class: "step-line")
+            end
+          end
+        when :folds
+          folds
+        when :lining_seams
+          lining_seams
+        when :seams
+          @curtain.task.seams.each { |seam| seam(seam) }
         end
       end
 
@@ -125,14 +163,25 @@ module EarnestFold
 
       # Folded lengthwise in four, then the hem up to the top.
       def folds
-        [1, 2, 3].each { |part| @svg.line(x(@wide * part / 4), MARGIN[:top], x(@wide * part / 4), bottom, class: "section") }
+        [1, 2, 3].each do |part|
+          @svg.line(x(@wide * part / 4), MARGIN[:top], x(@wide * part / 4), bottom, class: "section")
+        end
         @svg.line(left, MARGIN[:top] + height / 2, left + width, MARGIN[:top] + height / 2, class: "step-line")
       end
 
       # The top of a cut, so that all lie one way.
       def top_of_cut
-        @svg.path(["M", left + width / 2, MARGIN[:top] + 34, "v", -24, "m", -8, 9, "l", 8, -9, "l", 8, 9], class: "top-mark")
-        @svg.text(left + width / 2, MARGIN[:top] - 10, Words.say("drawings.top_of_cut"), class: "edge", text_anchor: "middle")
+        @svg.path(
+          ["M", left + width / 2, MARGIN[:top] + 34, "v", -24, "m", -8, 9, "l", 8, -9, "l", 8, 9],
+          class: "top-mark"
+        )
+        @svg.text(
+          left + width / 2,
+          MARGIN[:top] - 10,
+          Words.say("drawings.top_of_cut"),
+          class: "edge",
+          text_anchor: "middle"
+        )
       end
 
       def edges

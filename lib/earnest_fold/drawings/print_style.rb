@@ -6,14 +6,29 @@ module EarnestFold
     module PrintStyle
       RULES = <<~CSS
         text { font-family: Sans, "Source Sans 3", sans-serif; fill: #2b3a42; }
-        .figure { font-size: 14px; font-weight: bold; } .label { font-size: 13.5px; font-weight: bold; } .edge { font-size: 12.5px; fill: #46545a; } .ruler { font-size: 12px; fill: #5d6a6e; }
-        .outline { fill: none; stroke: #2b3a42; stroke-width: 1.6; } .dim { fill: none; stroke: #2b3a42; stroke-width: 1; }
-        .repeat { fill: none; stroke: #3d4b3c; stroke-width: 1; stroke-dasharray: 1.5 4; } .motif { fill: none; stroke: #aab2a4; stroke-width: 1.2; }
-        .cut { fill: #fbf8f0; stroke: #2b3a42; stroke-width: 1.4; } .top-mark { fill: none; stroke: #2b3a42; stroke-width: 1.5; } .tick { fill: none; stroke: #24452d; stroke-width: 3; }
-        .crossed { fill: none; stroke: #8a7f69; stroke-width: 1; } .flawed { fill: #d9b9b2; } .notch { fill: #8d2f22; }
-        .noted { fill: #a02f25; } .noted-number { fill: #ffffff; font-size: 14px; font-weight: bold; }
-        .alter-line { stroke: #8d2f22; stroke-width: 2; } .alter-line.on-fold { stroke-dasharray: 8 5; } .alter-line.on-sew { stroke-dasharray: 3 3; } .alter-line.on-mark { stroke: #24506f; stroke-dasharray: 2 4; }
-        .leader { fill: none; stroke: #7f9ab0; stroke-width: 1; } .caption { font-size: 15px; font-weight: bold; } .waste { fill: none; }
+        .figure { font-size: 14px; font-weight: bold; }
+        .label { font-size: 13.5px; font-weight: bold; }
+        .edge { font-size: 12.5px; fill: #46545a; }
+        .ruler { font-size: 12px; fill: #5d6a6e; }
+        .outline { fill: none; stroke: #2b3a42; stroke-width: 1.6; }
+        .dim { fill: none; stroke: #2b3a42; stroke-width: 1; }
+        .repeat { fill: none; stroke: #3d4b3c; stroke-width: 1; stroke-dasharray: 1.5 4; }
+        .motif { fill: none; stroke: #aab2a4; stroke-width: 1.2; }
+        .cut { fill: #fbf8f0; stroke: #2b3a42; stroke-width: 1.4; }
+        .top-mark { fill: none; stroke: #2b3a42; stroke-width: 1.5; }
+        .tick { fill: none; stroke: #24452d; stroke-width: 3; }
+        .crossed { fill: none; stroke: #8a7f69; stroke-width: 1; }
+        .flawed { fill: #d9b9b2; }
+        .notch { fill: #8d2f22; }
+        .noted { fill: #a02f25; }
+        .noted-number { fill: #ffffff; font-size: 14px; font-weight: bold; }
+        .alter-line { stroke: #8d2f22; stroke-width: 2; }
+        .alter-line.on-fold { stroke-dasharray: 8 5; }
+        .alter-line.on-sew { stroke-dasharray: 3 3; }
+        .alter-line.on-mark { stroke: #24506f; stroke-dasharray: 2 4; }
+        .leader { fill: none; stroke: #7f9ab0; stroke-width: 1; }
+        .caption { font-size: 15px; font-weight: bold; }
+        .waste { fill: none; }
         .cloth { stroke: #2b3a42; stroke-width: 1; }
       CSS
 

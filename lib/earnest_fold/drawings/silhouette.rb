@@ -7,6 +7,15 @@ module EarnestFold
     # A treatment no larger than a thumbnail, true in its proportions: for the rail and the job's page.
     class Silhouette
       WIDTH, HEIGHT, GAP = 40, 54, 3
+      # What nobody has measured yet.
+      OPEN = %(<rect x="4" y="8" width="38" height="42" class="silhouette-open"/>)
+
+      # @param rail [String] the line that it hangs from, as a path
+      # @param inside [String] SVG
+      # @return [String] SVG
+      def self.around(rail, inside) =
+        %(<svg class="silhouette" viewBox="0 0 46 54" aria-hidden="true">) +
+          %(<path d="#{rail}" class="rail-line"/>#{inside}</svg>)
 
       # @param reckoning [Reckoning::TreatmentReckoning, nil] nil: nobody has measured it yet
       # @param colour [String]
@@ -16,7 +25,7 @@ module EarnestFold
 
       # @return [String]
       def to_s
-        %(<svg class="silhouette" viewBox="0 0 46 54" aria-hidden="true"><path d="#{rail}" class="rail-line"/>#{@reckoning ? cloth : %(<rect x="4" y="8" width="38" height="42" class="silhouette-open"/>)}</svg>)
+        Silhouette.around(rail, @reckoning ? cloth : OPEN)
       end
 
       private
@@ -34,7 +43,8 @@ module EarnestFold
 
       def curtain(left, wide)
         folds = (1..3).map { |fold| "M#{(left + wide * fold / 4).round(1)} 10v#{(tall - 4).round(1)}" }.join
-        %(<rect x="#{left}" y="8" width="#{wide}" height="#{tall}" fill="#{CGI.escapeHTML(@colour)}" class="silhouette-cloth"/><path d="#{folds}" class="fold"/>)
+        size = %(x="#{left}" y="8" width="#{wide}" height="#{tall}")
+        %(<rect #{size} fill="#{CGI.escapeHTML(@colour)}" class="silhouette-cloth"/><path d="#{folds}" class="fold"/>)
       end
 
       # As tall beside its width as the treatment is, within what fits.

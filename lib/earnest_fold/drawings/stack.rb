@@ -26,7 +26,10 @@ module EarnestFold
 
       private
 
-      def sizes = @sizes ||= @drawings.map { |_, drawing| drawing[/viewBox="0 0 ([\d. ]+)"/, 1].split.map { |number| Float(number) } }
+      def sizes =
+        @sizes ||= @drawings.map do |_, drawing|
+          drawing[/viewBox="0 0 ([\d. ]+)"/, 1].split.map { |number| Float(number) }
+        end
 
       def widest = sizes.map(&:first).max || 100
     end

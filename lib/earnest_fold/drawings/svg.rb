@@ -7,7 +7,16 @@ module EarnestFold
     # A sheet to draw on: elements with escaped attributes and text, in the order they are drawn.
     class Svg
       # Attributes with a dash; the others are written as they are.
-      NAMES = Hash.new { |_, name| name }.merge!(text_anchor: "text-anchor", clip_path: "clip-path", fill_opacity: "fill-opacity", font_size: "font-size", font_weight: "font-weight").freeze
+      NAMES = Hash
+        .new { |_, name| name }
+        .merge!(
+          text_anchor: "text-anchor",
+          clip_path: "clip-path",
+          fill_opacity: "fill-opacity",
+          font_size: "font-size",
+          font_weight: "font-weight"
+        )
+        .freeze
       # Set small by the font, as on a tape.
       FRACTION = %r{\d+/\d+}
 
@@ -17,20 +26,24 @@ module EarnestFold
       # @param css [String] its class
       # @param role [String] "img", or "group" where parts of it can be touched
       def initialize(width, height, says:, css: "drawing", role: "img")
-        @open = %(<svg viewBox="0 0 #{number(width)} #{number(height)}" class="#{escape(css)}" role="#{role}" aria-label="#{escape(says)}" xmlns="http://www.w3.org/2000/svg">)
+        @open = %(<svg viewBox="0 0 #{number(width)} #{number(height)}" class="#{escape(css)}" role="#{role}" ) +
+          %(aria-label="#{escape(says)}" xmlns="http://www.w3.org/2000/svg">)
         @parts = []
       end
 
-      def rect(x, y, width, height, **attributes) = element("rect", x: x, y: y, width: [width, 0].max, height: [height, 0].max, **attributes)
+      def rect(x, y, width, height, **attributes) =
+        element("rect", x: x, y: y, width: [width, 0].max, height: [height, 0].max, **attributes)
 
       def line(x1, y1, x2, y2, **attributes) = element("line", x1: x1, y1: y1, x2: x2, y2: y2, **attributes)
 
-      def path(commands, **attributes) = element("path", d: commands.map { |part| part.is_a?(Numeric) ? number(part) : part }.join(" "), **attributes)
+      def path(commands, **attributes) =
+        element("path", d: commands.map { |part| part.is_a?(Numeric) ? number(part) : part }.join(" "), **attributes)
 
       def circle(cx, cy, radius, **attributes) = element("circle", cx: cx, cy: cy, r: radius, **attributes)
 
       def text(x, y, words, **attributes)
-        @parts << "<text#{attributes_text(x: x, y: y, **attributes)}>#{escape(words).gsub(FRACTION, '<tspan class="fraction">\0</tspan>')}</text>"
+        fitted = escape(words).gsub(FRACTION, '<tspan class="fraction">\0</tspan>')
+        @parts << "<text#{attributes_text(x: x, y: y, **attributes)}>#{fitted}</text>"
         self
       end
 
@@ -64,20 +77,27 @@ module EarnestFold
       # @param drawing [String] SVG
       def inside(x, y, drawing)
         size = drawing[/viewBox="0 0 ([\d. ]+)"/, 1].split
-        @parts << drawing.sub("<svg ", %(<svg x="#{number(x)}" y="#{number(y)}" width="#{size[0]}" height="#{size[1]}" ))
+        @parts << drawing.sub(
+          "<svg ",
+          %(<svg x="#{number(x)}" y="#{number(y)}" width="#{size[0]}" height="#{size[1]}" )
+        )
         self
       end
 
       # A rectangle outside which nothing of the block is seen.
       def clip(id, x, y, width, height, &block)
-        @parts << %(<clipPath id="#{escape(id)}"><rect#{attributes_text(x: x, y: y, width: [width, 0].max, height: [height, 0].max)}/></clipPath>)
+        within = attributes_text(x: x, y: y, width: [width, 0].max, height: [height, 0].max)
+        @parts << %(<clipPath id="#{escape(id)}"><rect#{within}/></clipPath>)
         group(clip_path: "url(##{id})", &block)
       end
 
       # Slanted lines that tell a turning from plain cloth: one way for hems, the other for headings, both for waste.
       def hatch(id, slants, gap: 7)
-        strokes = slants.map { |slant| %(<path d="#{{forward: "M0 #{gap}L#{gap} 0", back: "M0 0L#{gap} #{gap}"}.fetch(slant)}"/>) }.join
-        @parts << %(<pattern id="#{escape(id)}" class="hatch" width="#{gap}" height="#{gap}" patternUnits="userSpaceOnUse">#{strokes}</pattern>)
+        strokes = slants
+          .map { |slant| %(<path d="#{{forward: "M0 #{gap}L#{gap} 0", back: "M0 0L#{gap} #{gap}"}.fetch(slant)}"/>) }
+          .join
+        size = %(width="#{gap}" height="#{gap}" patternUnits="userSpaceOnUse")
+        @parts << %(<pattern id="#{escape(id)}" class="hatch" #{size}>#{strokes}</pattern>)
         self
       end
 
@@ -91,7 +111,10 @@ module EarnestFold
       end
 
       def attributes_text(**attributes)
-        attributes.compact.map { |name, value| %( #{NAMES[name]}="#{value.is_a?(Numeric) ? number(value) : escape(value)}") }.join
+        attributes
+          .compact
+          .map { |name, value| %( #{NAMES[name]}="#{value.is_a?(Numeric) ? number(value) : escape(value)}") }
+          .join
       end
 
       # To a tenth, in whole tenths throughout: drawings are full of numbers.

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # Where a width hangs: the window's curtains closed, seen from the room, each in its widths from the leading edge, one of them
+    # Where a width hangs: the window's curtains closed, seen from the room, each in its widths from the leading
+    # edge, one of them
     # marked.
     class WhereItHangs
       R = Reckoning
@@ -16,13 +17,17 @@ module EarnestFold
       def initialize(reckoning, cut, colour, counts)
         @reckoning, @cut, @colour, @counts = reckoning, cut, colour, counts
         whole = reckoning.curtains.map(&:finished_width).reduce(:+)
-        @scale = Scale.fitting([WIDTH - 2 * MARGIN[:side] - 6 * (reckoning.curtains.size - 1), HIGHEST - MARGIN[:top] - MARGIN[:bottom]], [whole, reckoning.finished_drop])
+        @scale = Scale.fitting(
+          [WIDTH - 2 * MARGIN[:side] - 6 * (reckoning.curtains.size - 1), HIGHEST - MARGIN[:top] - MARGIN[:bottom]],
+          [whole, reckoning.finished_drop]
+        )
         @svg = Svg.new(WIDTH, HIGHEST, says: says, css: "drawing hangs")
       end
 
       # @return [String]
       def to_s
-        left = (WIDTH - @reckoning.curtains.sum { |curtain| @scale[curtain.finished_width] } - 6 * (@reckoning.curtains.size - 1)) / 2
+        hung = @reckoning.curtains.sum { |curtain| @scale[curtain.finished_width] }
+        left = (WIDTH - hung - 6 * (@reckoning.curtains.size - 1)) / 2
         @svg.line(left - 6, MARGIN[:top] - 6, WIDTH - left + 6, MARGIN[:top] - 6, class: "support thin")
         @reckoning.curtains.each { |curtain| left = curtain(curtain, left) + 6 }
         @svg.to_s
@@ -30,7 +35,8 @@ module EarnestFold
 
       private
 
-      def says = Words.say("drawings.hangs", hand: hands.map { |hand| Words.hand(hand) }.join(" + "), number: @cut.number)
+      def says =
+        Words.say("drawings.hangs", hand: hands.map { |hand| Words.hand(hand) }.join(" + "), number: @cut.number)
 
       def hands = @cut.curtain.split(", ")
 
@@ -39,7 +45,13 @@ module EarnestFold
         @svg.rect(left, MARGIN[:top], wide, tall, fill: @colour, class: "cloth")
         strips(curtain, left, wide, tall)
         @svg.rect(left, MARGIN[:top], wide, tall, class: "outline")
-        @svg.text(left + wide / 2, MARGIN[:top] + tall + 18, Words.hand(curtain.hand), class: "edge", text_anchor: "middle")
+        @svg.text(
+          left + wide / 2,
+          MARGIN[:top] + tall + 18,
+          Words.hand(curtain.hand),
+          class: "edge",
+          text_anchor: "middle"
+        )
         left + wide
       end
 
@@ -52,7 +64,15 @@ module EarnestFold
           from, to = wide - to, wide - from if curtain.leads == :right
           here = hands.include?(curtain.hand) && index + 1 == @cut.number
           @svg.rect(left + from, MARGIN[:top], to - from, tall, class: here ? "strip here" : "strip")
-          @svg.text(left + (from + to) / 2, MARGIN[:top] + tall / 2 + 6, (index + 1).to_s, class: here ? "figure" : "ruler", text_anchor: "middle") if to - from > 12
+          if to - from > 12
+            @svg.text(
+              left + (from + to) / 2,
+              MARGIN[:top] + tall / 2 + 6,
+              (index + 1).to_s,
+              class: here ? "figure" : "ruler",
+              text_anchor: "middle"
+            )
+          end
         end
       end
     end

@@ -14,7 +14,10 @@ module EarnestFold
       def initialize(layers, unit)
         @layers, @unit = layers, unit
         @front = layers.last.treatment
-        @scale = Scale.fitting([WIDTH - 2 * SIDE, 10_000], [layers.map { |layer| layer.treatment.support.length }.max, R::Length.mm(1)])
+        @scale = Scale.fitting(
+          [WIDTH - 2 * SIDE, 10_000],
+          [layers.map { |layer| layer.treatment.support.length }.max, R::Length.mm(1)]
+        )
         @svg = Svg.new(WIDTH, WALL + deepest + 34, says: says, css: "drawing plan-view")
       end
 
@@ -29,7 +32,13 @@ module EarnestFold
 
       private
 
-      def says = Words.say("drawings.window_plan", layers: @layers.size, off: @front.support.projection || Words.say("drawings.not_measured"), unit: @unit)
+      def says =
+        Words.say(
+          "drawings.window_plan",
+          layers: @layers.size,
+          off: @front.support.projection || Words.say("drawings.not_measured"),
+          unit: @unit
+        )
 
       def whole = @scale[@layers.map { |layer| layer.treatment.support.length }.max]
 
@@ -45,7 +54,13 @@ module EarnestFold
       def features
         @front.wall.features.except(:glass).each do |name, feature|
           reach = [@scale[feature.stands_off || R::Length::ZERO], 3].max
-          @svg.rect(left + @scale[feature.from_left], WALL, [@scale[feature.width], 4].max, reach, class: "feature #{name}")
+          @svg.rect(
+            left + @scale[feature.from_left],
+            WALL,
+            [@scale[feature.width], 4].max,
+            reach,
+            class: "feature #{name}"
+          )
         end
         glass = @front.wall.glass or return
         @svg.line(left + @scale[glass.from_left], WALL, left + @scale[glass.to_right], WALL, class: "pane")
@@ -54,8 +69,15 @@ module EarnestFold
       def draw(layer, index)
         at = WALL + off(layer)
         start = left + (whole - @scale[layer.treatment.support.length]) / 2
-        rails(layer.treatment, start).each { |from, to| @svg.line(from, at, to, at, class: layer.treatment.support.projection ? "rail-above" : "rail-above likely") }
-        places(layer, start).each { |curtain, lead| @svg.path(FoldLine.new(layer.treatment.heading, curtain, @scale).closed(lead, at, WALL), class: (index == @layers.size - 1) ? "plan" : "plan behind") }
+        rails(layer.treatment, start).each do |from, to|
+          @svg.line(from, at, to, at, class: layer.treatment.support.projection ? "rail-above" : "rail-above likely")
+        end
+        places(layer, start).each do |curtain, lead|
+          @svg.path(
+            FoldLine.new(layer.treatment.heading, curtain, @scale).closed(lead, at, WALL),
+            class: (index == @layers.size - 1) ? "plan" : "plan behind"
+          )
+        end
         figure(layer, index, at)
       end
 
@@ -84,7 +106,13 @@ module EarnestFold
         projection = layer.treatment.support.projection or return
         x = left + whole + 22 + 58 * index
         Dimension.down(@svg, x, WALL, at)
-        @svg.text(x + 9, [(WALL + at) / 2 + 5, WALL + 14].max, Words.length(projection, @unit), class: "figure", text_anchor: "start")
+        @svg.text(
+          x + 9,
+          [(WALL + at) / 2 + 5, WALL + 14].max,
+          Words.length(projection, @unit),
+          class: "figure",
+          text_anchor: "start"
+        )
       end
     end
   end

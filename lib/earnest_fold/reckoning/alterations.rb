@@ -2,12 +2,15 @@
 
 module EarnestFold
   module Reckoning
-    # A line on the cloth: its name, what is done there (:cut, :fold, :sew or :mark), its running distance, and the made edge that this
+    # A line on the cloth: its name, what is done there (:cut, :fold, :sew or :mark), its running distance, and the
+    # made edge that this
     # runs from (:top or :hem).
     AlterLine = Value.define(:name, :deed, :at, :from)
 
-    # The contract of an alteration, with what most of them answer alike: a frozen value that declares `KIND`, `FIELDS` and
-    # `EXAMPLE`, answers its `figures`, its `checks`, its `working` and its `lines`, and registers itself in {Alterations}. One kind
+    # The contract of an alteration, with what most of them answer alike: a frozen value that declares `KIND`,
+    # `FIELDS` and
+    # `EXAMPLE`, answers its `figures`, its `checks`, its `working` and its `lines`, and registers itself in
+    # {Alterations}. One kind
     # is one file in alterations/.
     module Alteration
       def self.included(kind) = kind.extend(Kind)
@@ -27,7 +30,9 @@ module EarnestFold
         # @param problems [Problems]
         # @return [Alteration, nil] nil where nothing would be left to hang
         def build(values, problems)
-          return problems.within(:wanted_length).add(:nothing_hangs) unless (values[:wanted_length] + values[:stand_up]).positive?
+          unless (values[:wanted_length] + values[:stand_up]).positive?
+            return problems.within(:wanted_length).add(:nothing_hangs)
+          end
 
           new(**values)
         end
@@ -51,7 +56,8 @@ module EarnestFold
       def working = []
 
       # @param curtain [OwnCurtain]
-      # @return [Array<AlterLine>] every line to be drawn, folded, sewn and cut, in the order of their distances; none where it can't be
+      # @return [Array<AlterLine>] every line to be drawn, folded, sewn and cut, in the order of their distances;
+      #   none where it can't be
       def lines(_curtain) = []
 
       # @param curtain [OwnCurtain]
@@ -131,10 +137,16 @@ module EarnestFold
       end
 
       # A curtain that is to be shortened and is shorter already.
-      def longer_than_it_is = (from_the_top > existing_length) ? [stop("longer_than_curtain", wanted: from_the_top, existing: existing_length)] : []
+      def longer_than_it_is =
+        if from_the_top > existing_length
+          [stop("longer_than_curtain", wanted: from_the_top, existing: existing_length)]
+        else
+          []
+        end
 
       # A hem that would turn up beyond the top edge.
-      def hem_too_deep(hem) = (hem.depth >= from_the_top) ? [stop("hem_deeper_than_cloth", depth: hem.depth, length: from_the_top)] : []
+      def hem_too_deep(hem) =
+        (hem.depth >= from_the_top) ? [stop("hem_deeper_than_cloth", depth: hem.depth, length: from_the_top)] : []
 
       def line(name, deed, at, from = :top) = AlterLine.new(name: name, deed: deed, at: at, from: from)
     end
@@ -147,7 +159,8 @@ module EarnestFold
       # @return [Array<AlterLine>]
       def lines = alteration.lines(curtain)
 
-      # @return [Array<Check>] what stops it, what can't be meant first; where that is so, its other stops say nothing new
+      # @return [Array<Check>] what stops it, what can't be meant first; where that is so, its other stops say
+      #   nothing new
       def stops = alteration.contradictions.then { |found| found.empty? ? alteration.checks : found }
 
       def pair? = curtain.curtains > 1
@@ -157,7 +170,10 @@ module EarnestFold
     end
 
     # The lengths that nearly every alteration starts from.
-    ALTERED_LENGTHS = {existing_length: Declare.length(least: :over_zero), wanted_length: Declare.length(least: :over_zero),
-                       stand_up: Declare.length(Length::ZERO, least: :any)}.freeze
+    ALTERED_LENGTHS = {
+      existing_length: Declare.length(least: :over_zero),
+      wanted_length: Declare.length(least: :over_zero),
+      stand_up: Declare.length(Length::ZERO, least: :any)
+    }.freeze
   end
 end

@@ -2,8 +2,10 @@
 
 module EarnestFold
   module Reckoning
-    # A treatment as it is or as it could be, fully reckoned. `kind` says in what it differs (:widths, :count, :sideways,
-    # :heading), `name` how: the widths, the count, nil, the heading's kind. `length` is the face cloth it takes, ordered alone.
+    # A treatment as it is or as it could be, fully reckoned. `kind` says in what it differs (:widths, :count,
+    # :sideways,
+    # :heading), `name` how: the widths, the count, nil, the heading's kind. `length` is the face cloth it takes,
+    # ordered alone.
     Choice = Value.define(:kind, :name, :chosen, :reckoning, :length, :cost) do
       def chosen? = chosen
 
@@ -14,7 +16,8 @@ module EarnestFold
       def widths = reckoning.curtains.map(&:widths).max
     end
 
-    # The near alternatives of a treatment, each fully reckoned: "always show the choice beside it" in the rules. What can't be
+    # The near alternatives of a treatment, each fully reckoned: "always show the choice beside it" in the rules.
+    # What can't be
     # reckoned is no alternative and is left out.
     module Choices
       NEAR = [-1, -1/2r, 0, 1/2r, 1].freeze
@@ -27,7 +30,8 @@ module EarnestFold
       # @param reckoning [TreatmentReckoning]
       # @param figures [#call] gives the plain values that a heading of a kind starts from
       # @return [Array<Choice>] all of them
-      def all(reckoning, figures: EXAMPLES) = of(reckoning) + counts(reckoning) + sideways(reckoning) + headings(reckoning, figures)
+      def all(reckoning, figures: EXAMPLES) =
+        of(reckoning) + counts(reckoning) + sideways(reckoning) + headings(reckoning, figures)
 
       # Half a width and a width less and more.
       # @return [Array<Choice>] the fewest first; none where the cloth runs sideways
@@ -38,7 +42,9 @@ module EarnestFold
         NEAR.filter_map do |apart|
           next choice(:widths, chosen, reckoning, chosen: true) if apart.zero?
 
-          varied(:widths, chosen + apart, with_widths(reckoning.treatment, chosen + apart)) if (chosen + apart).positive?
+          if (chosen + apart).positive?
+            varied(:widths, chosen + apart, with_widths(reckoning.treatment, chosen + apart))
+          end
         end
       end
 
@@ -90,7 +96,14 @@ module EarnestFold
 
       def choice(kind, name, reckoning, chosen:)
         made = ClothReckoning.of(reckoning.treatment.face, [reckoning])
-        Choice.new(kind: kind, name: name, chosen: chosen, reckoning: reckoning, length: made.length_to_order, cost: made.cost)
+        Choice.new(
+          kind: kind,
+          name: name,
+          chosen: chosen,
+          reckoning: reckoning,
+          length: made.length_to_order,
+          cost: made.cost
+        )
       end
     end
   end

@@ -6,12 +6,17 @@ module EarnestFold
     Flaw = Value.define(:from, :to)
     Flaw::FIELDS = Fields.new(from: Declare.length, to: Declare.length)
 
-    # A piece of cloth on the shelf: its batch (dye lot), where its first repeat line falls, and its flaws; `squared` where its
+    # A piece of cloth on the shelf: its batch (dye lot), where its first repeat line falls, and its flaws;
+    # `squared` where its
     # end is cut square already, as it is after the first cut.
     class Piece < Value.define(:id, :length, :batch, :pattern_start, :flaws, :squared)
       FIELDS = Fields.new(
-        id: Declare.id, length: Declare.length(least: :over_zero), batch: Declare.text, pattern_start: Declare.length(Length::ZERO, least: :any),
-        flaws: Declare.list(Declare.record(Flaw::FIELDS) { |values, problems| Piece.flaw(values, problems) }.first), squared: Declare.flag(false)
+        id: Declare.id,
+        length: Declare.length(least: :over_zero),
+        batch: Declare.text,
+        pattern_start: Declare.length(Length::ZERO, least: :any),
+        flaws: Declare.list(Declare.record(Flaw::FIELDS) { |values, problems| Piece.flaw(values, problems) }.first),
+        squared: Declare.flag(false)
       )
 
       def self.flaw(values, problems)
@@ -28,30 +33,68 @@ module EarnestFold
       end
     end
 
-    # A cloth: width with its selvedges, its pattern, and what it does. `selvedge` is at each edge; `vertical_repeat` 0 is
+    # A cloth: width with its selvedges, its pattern, and what it does. `selvedge` is at each edge;
+    # `vertical_repeat` 0 is
     # plain; `mass` in g per m² and `price` per metre are nil where unknown.
-    class Cloth < Value.define(:id, :name, :use, :width, :selvedge, :selvedge_in_seam, :vertical_repeat, :horizontal_repeat, :match,
-      :one_way, :coated, :frays, :creeps, :curls, :loose, :shrink_percent, :square_off, :mass, :price, :order_step, :pieces)
+    class Cloth < Value.define(
+      :id,
+      :name,
+      :use,
+      :width,
+      :selvedge,
+      :selvedge_in_seam,
+      :vertical_repeat,
+      :horizontal_repeat,
+      :match,
+      :one_way,
+      :coated,
+      :frays,
+      :creeps,
+      :curls,
+      :loose,
+      :shrink_percent,
+      :square_off,
+      :mass,
+      :price,
+      :order_step,
+      :pieces
+    )
       USES = %w[face lining interlining].freeze
       MATCHES = %w[straight half_drop].freeze
       ORDER_STEP = Length.mm(100)
       FIELDS = Fields.new(
-        id: Declare.id, name: Declare.text, use: Declare.choice(USES), width: Declare.length(least: :over_zero),
-        selvedge: Declare.length(Length::ZERO), selvedge_in_seam: Declare.flag(false),
-        vertical_repeat: Declare.length(Length::ZERO), horizontal_repeat: Declare.length(Length::ZERO),
-        match: Declare.choice(MATCHES, "straight"), one_way: Declare.flag(false), coated: Declare.flag(false),
-        frays: Declare.flag(false), creeps: Declare.flag(false), curls: Declare.flag(false), loose: Declare.flag(false),
-        shrink_percent: Declare.number(0r, least: 0, under: 50), square_off: Declare.length(Length::ZERO),
-        mass: Declare.number(nil, least: 0, most: 100_000), price: [FieldKinds::PriceKind.new, nil],
+        id: Declare.id,
+        name: Declare.text,
+        use: Declare.choice(USES),
+        width: Declare.length(least: :over_zero),
+        selvedge: Declare.length(Length::ZERO),
+        selvedge_in_seam: Declare.flag(false),
+        vertical_repeat: Declare.length(Length::ZERO),
+        horizontal_repeat: Declare.length(Length::ZERO),
+        match: Declare.choice(MATCHES, "straight"),
+        one_way: Declare.flag(false),
+        coated: Declare.flag(false),
+        frays: Declare.flag(false),
+        creeps: Declare.flag(false),
+        curls: Declare.flag(false),
+        loose: Declare.flag(false),
+        shrink_percent: Declare.number(0r, least: 0, under: 50),
+        square_off: Declare.length(Length::ZERO),
+        mass: Declare.number(nil, least: 0, most: 100_000),
+        price: [FieldKinds::PriceKind.new, nil],
         order_step: Declare.length(ORDER_STEP, least: :over_zero),
         pieces: Declare.list(Declare.record(Piece::FIELDS) { |values, problems| Piece.build(values, problems) }.first)
       )
 
       # @return [Cloth, nil] nil where its figures contradict each other
       def self.build(values, problems)
-        problems.within(:match).add(:half_drop_without_repeat) if values[:match] == "half_drop" && values[:vertical_repeat].zero?
+        if values[:match] == "half_drop" && values[:vertical_repeat].zero?
+          problems.within(:match).add(:half_drop_without_repeat)
+        end
         problems.within(:width).add(:width_used_up) if values[:width] <= values[:selvedge] * 2
-        repeated_pieces(values[:pieces]).each { |index| problems.within(:pieces).within(index).within(:id).add(:same_id) }
+        repeated_pieces(values[:pieces]).each do |index|
+          problems.within(:pieces).within(index).within(:id).add(:same_id)
+        end
         new(**values) unless problems.any?
       end
 

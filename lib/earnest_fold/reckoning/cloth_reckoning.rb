@@ -37,7 +37,13 @@ module EarnestFold
       def checks
         return [] unless plan&.uncut&.any?
 
-        [Check.new(code: "stock_short", level: :stop, data: {uncut: plan.uncut_count, to_buy: plan.uncut.sum(Length::ZERO, &:to_buy)})]
+        [
+          Check.new(
+            code: "stock_short",
+            level: :stop,
+            data: {uncut: plan.uncut_count, to_buy: plan.uncut.sum(Length::ZERO, &:to_buy)}
+          )
+        ]
       end
     end
   end

@@ -12,9 +12,22 @@ module EarnestFold
         needed = heading.needed(span)
         count = treatment.sideways? ? 1r : count(treatment, rule, needed)
         flat = flat(treatment, rule, needed, count)
-        task = HeadingTask.new(span: span, flat: flat, widths: count, seams: treatment.sideways? ? [] : rule.seams(count).select { |seam| seam < flat })
-        new(span: span, flat_needed: needed, widths: count, flat_width: flat, cut_width: flat + treatment.making.side.taken * 2,
-          fullness: heading.made_fullness(task), heading: heading.figures(task, treatment.support), task: task)
+        task = HeadingTask.new(
+          span: span,
+          flat: flat,
+          widths: count,
+          seams: treatment.sideways? ? [] : rule.seams(count).select { |seam| seam < flat }
+        )
+        new(
+          span: span,
+          flat_needed: needed,
+          widths: count,
+          flat_width: flat,
+          cut_width: flat + treatment.making.side.taken * 2,
+          fullness: heading.made_fullness(task),
+          heading: heading.figures(task, treatment.support),
+          task: task
+        )
       end
 
       # A curtain before its cloth is chosen: exactly the flat width that the fullness asks for.
@@ -23,8 +36,16 @@ module EarnestFold
         heading = treatment.heading
         needed = heading.needed(span)
         task = HeadingTask.new(span: span, flat: needed, widths: 0r, seams: [])
-        new(span: span, flat_needed: needed, widths: 0r, flat_width: needed, cut_width: needed + treatment.making.side.taken * 2,
-          fullness: heading.made_fullness(task), heading: heading.figures(task, treatment.support), task: task)
+        new(
+          span: span,
+          flat_needed: needed,
+          widths: 0r,
+          flat_width: needed,
+          cut_width: needed + treatment.making.side.taken * 2,
+          fullness: heading.made_fullness(task),
+          heading: heading.figures(task, treatment.support),
+          task: task
+        )
       end
 
       # @return [Rational]

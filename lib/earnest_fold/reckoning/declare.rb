@@ -12,7 +12,8 @@ module EarnestFold
 
       def number(default = REQUIRED, **bounds) = [FieldKinds::NumberKind.between(**bounds), default]
 
-      def count(default = REQUIRED, least: 0, most: 1_000_000) = [FieldKinds::CountKind.new(least: least, most: most), default]
+      def count(default = REQUIRED, least: 0, most: 1_000_000) =
+        [FieldKinds::CountKind.new(least: least, most: most), default]
 
       def choice(words, default = REQUIRED) = [FieldKinds::ChoiceKind.new(words: words), default]
 
@@ -24,10 +25,12 @@ module EarnestFold
 
       def fullness = [FieldKinds::FullnessKind.new, REQUIRED]
 
-      def list(kind, default = [].freeze, least: 0, most: 1000) = [FieldKinds::ListKind.new(kind: kind, least: least, most: most), default]
+      def list(kind, default = [].freeze, least: 0, most: 1000) =
+        [FieldKinds::ListKind.new(kind: kind, least: least, most: most), default]
 
       # @param build [#call] takes the values and the problems' place
-      def record(fields, default = REQUIRED, &build) = [FieldKinds::RecordKind.new(fields: fields, build: build), default]
+      def record(fields, default = REQUIRED, &build) =
+        [FieldKinds::RecordKind.new(fields: fields, build: build), default]
 
       def allowance(default = Allowance::NONE)
         [FieldKinds::RecordKind.new(fields: ALLOWANCE, build: ->(values, _) { Allowance.new(**values) }), default]
@@ -36,7 +39,9 @@ module EarnestFold
 
     # An allowance as a document writes it.
     Declare::ALLOWANCE = Fields.new(
-      kind: Declare.choice(Allowance::KINDS), depth: Declare.length(Length::ZERO), turn_under: Declare.length(Length::ZERO)
+      kind: Declare.choice(Allowance::KINDS),
+      depth: Declare.length(Length::ZERO),
+      turn_under: Declare.length(Length::ZERO)
     )
   end
 end

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # The kinds of field that a record can declare. Each reads a plain value (`read(raw, unit, problems)` gives the value,
+    # The kinds of field that a record can declare. Each reads a plain value (`read(raw, unit, problems)` gives the
+    # value,
     # or nil and a problem) and describes itself as JSON Schema (`schema`).
     module FieldKinds
       # A length. `least` is :over_zero, :zero or :any.
@@ -20,8 +21,16 @@ module EarnestFold
         def exact(raw, unit) = (number = Exact.read(raw)) && Length.new(number * unit.size)
 
         def schema
-          number = {over_zero: {"type" => "number", "exclusiveMinimum" => 0}, zero: {"type" => "number", "minimum" => 0}}
-          {"anyOf" => [number.fetch(least, {"type" => "number"}), {"type" => "string", "minLength" => 1, "maxLength" => LengthReader::LONGEST_TEXT}]}
+          number = {
+            over_zero: {"type" => "number", "exclusiveMinimum" => 0},
+            zero: {"type" => "number", "minimum" => 0}
+          }
+          {
+            "anyOf" => [
+              number.fetch(least, {"type" => "number"}),
+              {"type" => "string", "minLength" => 1, "maxLength" => LengthReader::LONGEST_TEXT}
+            ]
+          }
         end
       end
 
@@ -30,7 +39,8 @@ module EarnestFold
 
       # A number between bounds; a bound is given with whether it belongs.
       NumberKind = Value.define(:over, :least, :under, :most) do
-        def self.between(over: nil, least: nil, under: nil, most: nil) = new(over: over, least: least, under: under, most: most)
+        def self.between(over: nil, least: nil, under: nil, most: nil) =
+          new(over: over, least: least, under: under, most: most)
 
         def read(raw, _unit, problems)
           number = Exact.read(raw)
@@ -42,11 +52,18 @@ module EarnestFold
         end
 
         def inside?(number)
-          (over.nil? || number > over) && (least.nil? || number >= least) && (under.nil? || number < under) && (most.nil? || number <= most)
+          (over.nil? || number > over) && (least.nil? || number >= least) && (under.nil? || number < under) &&
+            (most.nil? || number <= most)
         end
 
         def schema
-          {"type" => "number", "exclusiveMinimum" => over, "minimum" => least, "exclusiveMaximum" => under, "maximum" => most}.compact
+          {
+            "type" => "number",
+            "exclusiveMinimum" => over,
+            "minimum" => least,
+            "exclusiveMaximum" => under,
+            "maximum" => most
+          }.compact
         end
       end
 
@@ -178,7 +195,9 @@ module EarnestFold
         def ratio(raw, unit, problems) = (number = RATIO.read(raw, unit, problems)) && Fullness.ratio(number)
 
         def schema
-          written = WRITINGS.map { |key, kind| {"type" => "object", "properties" => {key => kind.schema}, "required" => [key]} }
+          written = WRITINGS.map do |key, kind|
+            {"type" => "object", "properties" => {key => kind.schema}, "required" => [key]}
+          end
           {"anyOf" => [RATIO.schema, *written]}
         end
       end
@@ -192,12 +211,22 @@ module EarnestFold
       # @param kinds [Enumerable] of headings, alterations or small parts
       # @return [Hash] a record of the kind it names: said with "if", so that what is wrong is said of that kind alone
       def self.kinds_schema(kinds)
-        {"type" => "object", "properties" => {"kind" => {"enum" => kinds.map(&:kind)}}, "required" => ["kind"],
-         "allOf" => kinds.map { |kind| {"if" => {"properties" => {"kind" => {"const" => kind.kind}}}, "then" => record_schema(kind.fields)} }}
+        {
+          "type" => "object",
+          "properties" => {"kind" => {"enum" => kinds.map(&:kind)}},
+          "required" => ["kind"],
+          "allOf" => kinds.map do |kind|
+            {"if" => {"properties" => {"kind" => {"const" => kind.kind}}}, "then" => record_schema(kind.fields)}
+          end
+        }
       end
 
       def self.field_schema(field)
-        (field.default.nil? && !field.required?) ? {"anyOf" => [field.kind.schema, {"type" => "null"}]} : field.kind.schema
+        if field.default.nil? && !field.required?
+          {"anyOf" => [field.kind.schema, {"type" => "null"}]}
+        else
+          field.kind.schema
+        end
       end
     end
   end

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # Small parts counted against what is on hand: `here` what one treatment takes, `whole` the whole job, `on_hand` nil where
+    # Small parts counted against what is on hand: `here` what one treatment takes, `whole` the whole job,
+    # `on_hand` nil where
     # nobody has counted.
     Hardware = Value.define(:name, :here, :whole, :on_hand) do
       # @return [Integer, Length, nil] how much to get; nil where it is enough, or not counted
@@ -30,11 +31,15 @@ module EarnestFold
       # @return [Array<Hardware>] of the parts that the job takes
       def of_job(job, on_hand) = total(job).then { |whole| counted(whole, whole, on_hand) }
 
-      def counted(here, whole, on_hand) = PARTS.select { |name| here[name] }.map { |name| Hardware.new(name: name, here: here[name], whole: whole[name], on_hand: on_hand[name]) }
+      def counted(here, whole, on_hand) =
+        PARTS
+          .select { |name| here[name] }
+          .map { |name| Hardware.new(name: name, here: here[name], whole: whole[name], on_hand: on_hand[name]) }
 
       # @param job [Array<TreatmentReckoning>]
       # @return [Hash{Symbol => Integer, Length}] the sundries of all
-      def total(job) = job.map { |made| Sundries.of(made) }.reduce({}) { |sums, one| sums.merge(one) { |_, sum, more| sum + more } }
+      def total(job) =
+        job.map { |made| Sundries.of(made) }.reduce({}) { |sums, one| sums.merge(one) { |_, sum, more| sum + more } }
     end
   end
 end

@@ -2,14 +2,37 @@
 
 module EarnestFold
   module Reckoning
-    # What a workroom decides once for all its work, beside the allowances of its sets: how far layers hang apart, what stays clear
+    # What a workroom decides once for all its work, beside the allowances of its sets: how far layers hang apart,
+    # what stays clear
     # of worktops and heat, how thick a fold is when the curtain is drawn back, how finely inches are shown,
-    # what it does with selvedges where nothing else is said of a cloth, how large its table is, from what length an offcut is kept,
-    # with what and on what it cuts, in what order and how it makes up, how far a pair may differ, and from what mass (in kg) two
+    # what it does with selvedges where nothing else is said of a cloth, how large its table is, from what length
+    # an offcut is kept,
+    # with what and on what it cuts, in what order and how it makes up, how far a pair may differ, and from what
+    # mass (in kg) two
     # people lift; its standard times, what it asks for its work, and when it works.
-    class HouseRules < Value.define(:layer_gap, :clearance, :heat_gap, :fold_unlined, :fold_lined, :fold_interlined, :inch_fraction, :selvedges,
-      :table_length, :table_width, :offcut_least, :cutter, :cut_on,
-      :making_order, :stitching, :lining_school, :pair_tolerance, :lift_limit, :times, :account, :diary)
+    class HouseRules < Value.define(
+      :layer_gap,
+      :clearance,
+      :heat_gap,
+      :fold_unlined,
+      :fold_lined,
+      :fold_interlined,
+      :inch_fraction,
+      :selvedges,
+      :table_length,
+      :table_width,
+      :offcut_least,
+      :cutter,
+      :cut_on,
+      :making_order,
+      :stitching,
+      :lining_school,
+      :pair_tolerance,
+      :lift_limit,
+      :times,
+      :account,
+      :diary
+    )
       FRACTIONS = %w[8 16].freeze
       SELVEDGES = %w[cut_off in_seam].freeze
       CUTTERS = %w[shears rotary heat].freeze
@@ -18,14 +41,28 @@ module EarnestFold
       STITCHINGS = %w[hand machine].freeze
       LINING_SCHOOLS = %w[locked_in bagged tabled].freeze
       FIELDS = Fields.new(
-        layer_gap: Declare.length(Length.mm(20)), clearance: Declare.length(Length.mm(15)), heat_gap: Declare.length(Length.mm(150)),
-        fold_unlined: Declare.length(Length.mm(15), least: :over_zero), fold_lined: Declare.length(Length.mm(22), least: :over_zero),
-        fold_interlined: Declare.length(Length.mm(32), least: :over_zero), inch_fraction: Declare.choice(FRACTIONS, "16"), selvedges: Declare.choice(SELVEDGES, "cut_off"),
-        table_length: Declare.length(Length.mm(3000), least: :over_zero), table_width: Declare.length(Length.mm(1500), least: :over_zero), offcut_least: Declare.length(Length.mm(300)),
-        cutter: Declare.choice(CUTTERS, "shears"), cut_on: Declare.choice(CUT_ON, "table"),
-        making_order: Declare.choice(MAKING_ORDERS, "hem_first"), stitching: Declare.choice(STITCHINGS, "hand"), lining_school: Declare.choice(LINING_SCHOOLS, "locked_in"),
-        pair_tolerance: Declare.length(Length.mm(3), least: :over_zero), lift_limit: Declare.number(12r, over: 0, most: 1000),
-        times: Declare.record(MakingUp::StandardTimes::FIELDS, MakingUp::StandardTimes::USUAL) { |values, _| MakingUp::StandardTimes.new(**values) },
+        layer_gap: Declare.length(Length.mm(20)),
+        clearance: Declare.length(Length.mm(15)),
+        heat_gap: Declare.length(Length.mm(150)),
+        fold_unlined: Declare.length(Length.mm(15), least: :over_zero),
+        fold_lined: Declare.length(Length.mm(22), least: :over_zero),
+        fold_interlined: Declare.length(Length.mm(32), least: :over_zero),
+        inch_fraction: Declare.choice(FRACTIONS, "16"),
+        selvedges: Declare.choice(SELVEDGES, "cut_off"),
+        table_length: Declare.length(Length.mm(3000), least: :over_zero),
+        table_width: Declare.length(Length.mm(1500), least: :over_zero),
+        offcut_least: Declare.length(Length.mm(300)),
+        cutter: Declare.choice(CUTTERS, "shears"),
+        cut_on: Declare.choice(CUT_ON, "table"),
+        making_order: Declare.choice(MAKING_ORDERS, "hem_first"),
+        stitching: Declare.choice(STITCHINGS, "hand"),
+        lining_school: Declare.choice(LINING_SCHOOLS, "locked_in"),
+        pair_tolerance: Declare.length(Length.mm(3), least: :over_zero),
+        lift_limit: Declare.number(12r, over: 0, most: 1000),
+        times:
+          Declare.record(MakingUp::StandardTimes::FIELDS, MakingUp::StandardTimes::USUAL) do |values, _|
+            MakingUp::StandardTimes.new(**values)
+          end,
         account: Declare.record(Account::Rules::FIELDS, Account::USUAL) { |values, _| Account::Rules.new(**values) },
         diary: Declare.record(Diary::Rules::FIELDS, Diary::USUAL) { |values, _| Diary::Rules.new(**values) }
       )

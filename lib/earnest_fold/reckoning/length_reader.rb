@@ -6,8 +6,23 @@ module EarnestFold
     # Without a unit of its own a length is in the unit given. A comma is a decimal sign.
     module LengthReader
       LONGEST_TEXT = 40
-      FRACTIONS = {"½" => "1/2", "¼" => "1/4", "¾" => "3/4", "⅛" => "1/8", "⅜" => "3/8", "⅝" => "5/8", "⅞" => "7/8",
-                   "⅓" => "1/3", "⅔" => "2/3", "⅕" => "1/5", "⅖" => "2/5", "⅗" => "3/5", "⅘" => "4/5", "⅙" => "1/6", "⅚" => "5/6"}.freeze
+      FRACTIONS = {
+        "½" => "1/2",
+        "¼" => "1/4",
+        "¾" => "3/4",
+        "⅛" => "1/8",
+        "⅜" => "3/8",
+        "⅝" => "5/8",
+        "⅞" => "7/8",
+        "⅓" => "1/3",
+        "⅔" => "2/3",
+        "⅕" => "1/5",
+        "⅖" => "2/5",
+        "⅗" => "3/5",
+        "⅘" => "4/5",
+        "⅙" => "1/6",
+        "⅚" => "5/6"
+      }.freeze
       SIZES = {"mm" => 1r, "cm" => 10r, "m" => 1000r, "in" => 127/5r, "ft" => 1524/5r}.freeze
       SPELLINGS = {"inch" => "in", "inches" => "in", '"' => "in", "foot" => "ft", "feet" => "ft", "'" => "ft",
                    "metre" => "m", "metres" => "m", "meter" => "m", "meters" => "m"}.freeze

@@ -12,8 +12,19 @@ module EarnestFold
         lining = treatment.lining
         rule = rule(treatment)
         targets = curtains.map { |curtain| curtain.flat_width - lining.inset * 2 }
-        counts = targets.map { |target| sideways?(lining) ? 1r : rule.least_for(target * (1 - lining.accept_short_percent / 100), treatment.making.step) }
-        shares = curtains.zip(counts).map { |curtain, count| WidthsToCut::Share.new(hand: curtain.hand, leads: curtain.leads, count: count, across: false) }
+        counts = targets.map do |target|
+          if sideways?(lining)
+            1r
+          else
+            rule.least_for(target * (1 - lining.accept_short_percent / 100), treatment.making.step)
+          end
+        end
+        shares =
+          curtains
+            .zip(counts)
+            .map do |curtain, count|
+              WidthsToCut::Share.new(hand: curtain.hand, leads: curtain.leads, count: count, across: false)
+            end
         new(lining: lining, drop_cut: drop_cut(lining, drop), rule: rule, targets: targets, counts: counts,
           cuts: WidthsToCut.new(lining.cloth, false, shares).list)
       end
@@ -24,8 +35,14 @@ module EarnestFold
       end
 
       def self.drop_cut(lining, drop)
-        DropCut.new(cloth: lining.cloth, finished: drop - lining.lift, top: lining.top, hem: lining.hem.taken, squaring: Length::ZERO,
-          sideways: sideways?(lining))
+        DropCut.new(
+          cloth: lining.cloth,
+          finished: drop - lining.lift,
+          top: lining.top,
+          hem: lining.hem.taken,
+          squaring: Length::ZERO,
+          sideways: sideways?(lining)
+        )
       end
 
       def self.sideways?(lining) = lining.run == "railroad"
@@ -55,9 +72,27 @@ module EarnestFold
         cloth = treatment.interlining.cloth
         rule = Widths.new(cloth: cloth, seam: Length::ZERO, side: Length::ZERO)
         counts = curtains.map { |curtain| rule.least_for(curtain.flat_width, treatment.making.step) }
-        shares = curtains.zip(counts).map { |curtain, count| WidthsToCut::Share.new(hand: curtain.hand, leads: curtain.leads, count: count, across: false) }
-        new(cloth: cloth, rule: rule, widths_over: curtains.map(&:flat_width), counts: counts, cuts: WidthsToCut.new(cloth, false, shares).list,
-          drop_cut: DropCut.new(cloth: cloth, finished: drop, top: Length::ZERO, hem: Length::ZERO, squaring: Length::ZERO, sideways: false))
+        shares =
+          curtains
+            .zip(counts)
+            .map do |curtain, count|
+              WidthsToCut::Share.new(hand: curtain.hand, leads: curtain.leads, count: count, across: false)
+            end
+        new(
+          cloth: cloth,
+          rule: rule,
+          widths_over: curtains.map(&:flat_width),
+          counts: counts,
+          cuts: WidthsToCut.new(cloth, false, shares).list,
+          drop_cut: DropCut.new(
+            cloth: cloth,
+            finished: drop,
+            top: Length::ZERO,
+            hem: Length::ZERO,
+            squaring: Length::ZERO,
+            sideways: false
+          )
+        )
       end
 
       def widths_total = cuts.size

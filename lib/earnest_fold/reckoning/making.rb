@@ -2,15 +2,21 @@
 
 module EarnestFold
   module Reckoning
-    # How a curtain is made up. `side` is at each side, `seam` at each joined edge; `squaring` is lost or spared above the
+    # How a curtain is made up. `side` is at each side, `seam` at each joined edge; `squaring` is lost or spared
+    # above the
     # top; `widths` (per curtain) overrides the count when given.
     class Making < Value.define(:hem, :side, :seam, :squaring, :width_step, :accept_short_percent, :widths, :trim)
       STEPS = {"whole" => 1r, "half" => 1/2r}.freeze
       TRIMS = %w[full_widths to_fullness].freeze
       FIELDS = Fields.new(
-        hem: Declare.allowance, side: Declare.allowance, seam: Declare.length(Length::ZERO), squaring: Declare.length(Length::ZERO),
-        width_step: Declare.choice(STEPS.keys, "whole"), accept_short_percent: Declare.number(0r, least: 0, under: 100),
-        widths: [FieldKinds::WidthsKind.new, nil], trim: Declare.choice(TRIMS, "full_widths")
+        hem: Declare.allowance,
+        side: Declare.allowance,
+        seam: Declare.length(Length::ZERO),
+        squaring: Declare.length(Length::ZERO),
+        width_step: Declare.choice(STEPS.keys, "whole"),
+        accept_short_percent: Declare.number(0r, least: 0, under: 100),
+        widths: [FieldKinds::WidthsKind.new, nil],
+        trim: Declare.choice(TRIMS, "full_widths")
       )
 
       # @return [Rational] 1 or 1/2
@@ -22,7 +28,9 @@ module EarnestFold
     Pattern::PLACES = %w[free hem top].freeze
     Pattern::MEETS = %w[same across].freeze
     Pattern::FIELDS = Fields.new(
-      place: Declare.choice(Pattern::PLACES, "free"), point: Declare.length(Length::ZERO, least: :any), meet: Declare.choice(Pattern::MEETS, "same")
+      place: Declare.choice(Pattern::PLACES, "free"),
+      point: Declare.length(Length::ZERO, least: :any),
+      meet: Declare.choice(Pattern::MEETS, "same")
     )
     Pattern::FREE = Pattern.new(place: "free", point: Length::ZERO, meet: "same")
 
@@ -30,9 +38,15 @@ module EarnestFold
     Lining = Value.define(:cloth, :lift, :inset, :side_turn, :top, :hem, :seam, :accept_short_percent, :run)
     RUNS = %w[up_the_drop railroad].freeze
     Lining::FIELDS = Fields.new(
-      cloth: Declare.id, lift: Declare.length(Length::ZERO, least: :any), inset: Declare.length(Length::ZERO, least: :any),
-      side_turn: Declare.length(Length::ZERO), top: Declare.length(Length::ZERO), hem: Declare.allowance,
-      seam: Declare.length(nil), accept_short_percent: Declare.number(0r, least: 0, under: 100), run: Declare.choice(RUNS, "up_the_drop")
+      cloth: Declare.id,
+      lift: Declare.length(Length::ZERO, least: :any),
+      inset: Declare.length(Length::ZERO, least: :any),
+      side_turn: Declare.length(Length::ZERO),
+      top: Declare.length(Length::ZERO),
+      hem: Declare.allowance,
+      seam: Declare.length(nil),
+      accept_short_percent: Declare.number(0r, least: 0, under: 100),
+      run: Declare.choice(RUNS, "up_the_drop")
     )
 
     # The interlining as asked for.

@@ -2,13 +2,18 @@
 
 module EarnestFold
   module Reckoning
-    # The order of making: the steps of a treatment with their figures, each after what it needs. A kind of step is one file in
-    # making_up/steps/, a module with `CODE`, `RANK` (where it stands when nothing else decides), `NEEDS` (the steps that have to be
-    # done before it, where there are such), `TOOLS`, and `call(work)`, which gives its {Draft}s: one for each curtain, or one for
+    # The order of making: the steps of a treatment with their figures, each after what it needs. A kind of step is
+    # one file in
+    # making_up/steps/, a module with `CODE`, `RANK` (where it stands when nothing else decides), `NEEDS` (the
+    # steps that have to be
+    # done before it, where there are such), `TOOLS`, and `call(work)`, which gives its {Draft}s: one for each
+    # curtain, or one for
     # all, none where it doesn't apply. Where schools differ it answers `rank(house)` and `needs(house)` itself.
     module MakingUp
-      # A step as its kind gives it: for which curtain (nil: all of them), its figures with the main one first, what is measured
-      # there (`check`), and how much of which of the house's {StandardTimes} it takes (`times`: metres, pieces or once).
+      # A step as its kind gives it: for which curtain (nil: all of them), its figures with the main one first,
+      # what is measured
+      # there (`check`), and how much of which of the house's {StandardTimes} it takes (`times`: metres, pieces or
+      # once).
       Draft = Value.define(:curtain, :figures, :check, :times)
       # What is measured at a step, and how far it may be off; at which places of the curtain, where at several.
       Measured = Value.define(:name, :planned, :tolerance, :places) do
@@ -42,7 +47,9 @@ module EarnestFold
         # @return [Symbol] the bench that it takes: :table, :press, :machine or :hands
         def bench(house)
           return :table if self::TOOLS.include?(:table)
-          return :machine if self::TOOLS.include?(:machine) && !(self::TOOLS.include?(:needle) && house.stitching == "hand")
+          if self::TOOLS.include?(:machine) && !(self::TOOLS.include?(:needle) && house.stitching == "hand")
+            return :machine
+          end
 
           self::TOOLS.include?(:iron) ? :press : :hands
         end
@@ -50,9 +57,11 @@ module EarnestFold
         private
 
         # @return [Draft]
-        def draft(figures, times:, curtain: nil, check: nil) = Draft.new(curtain: curtain, figures: figures.compact, check: check, times: times)
+        def draft(figures, times:, curtain: nil, check: nil) =
+          Draft.new(curtain: curtain, figures: figures.compact, check: check, times: times)
 
-        def check(name, planned, tolerance, places: []) = Measured.new(name: name, planned: planned, tolerance: tolerance, places: places)
+        def check(name, planned, tolerance, places: []) =
+          Measured.new(name: name, planned: planned, tolerance: tolerance, places: places)
 
         # A length that is to be right at both edges of a curtain.
         def at_both_edges(name, planned, tolerance) = check(name, planned, tolerance, places: EDGES)

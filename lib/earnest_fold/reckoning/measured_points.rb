@@ -2,19 +2,33 @@
 
 module EarnestFold
   module Reckoning
-    # What the workroom's hardware measures between the points that people take lengths from. `hook_drop` is from the hook's
-    # bearing point up to the top edge, `glider_drop` from the support's top down to the glider's eye, `ring_drop` from the
-    # pole's underside down to the ring's eye, `eyelet_rise` from the pole's upper side up to the top edge, `clear` what is kept
+    # What the workroom's hardware measures between the points that people take lengths from. `hook_drop` is from
+    # the hook's
+    # bearing point up to the top edge, `glider_drop` from the support's top down to the glider's eye, `ring_drop`
+    # from the
+    # pole's underside down to the ring's eye, `eyelet_rise` from the pole's upper side up to the top edge, `clear`
+    # what is kept
     # above a floor, a sill or a worktop, `below` what hangs below a sill.
     PointRules = Value.define(:hook_drop, :glider_drop, :ring_drop, :eyelet_rise, :clear, :below)
     PointRules::FIELDS = Fields.new(
-      hook_drop: Declare.length(Length::ZERO, least: :any), glider_drop: Declare.length(Length::ZERO), ring_drop: Declare.length(Length::ZERO),
-      eyelet_rise: Declare.length(Length::ZERO, least: :any), clear: Declare.length(Length.mm(10)), below: Declare.length(Length.mm(150))
+      hook_drop: Declare.length(Length::ZERO, least: :any),
+      glider_drop: Declare.length(Length::ZERO),
+      ring_drop: Declare.length(Length::ZERO),
+      eyelet_rise: Declare.length(Length::ZERO, least: :any),
+      clear: Declare.length(Length.mm(10)),
+      below: Declare.length(Length.mm(150))
     )
-    PointRules::USUAL = PointRules.new(hook_drop: Length::ZERO, glider_drop: Length::ZERO, ring_drop: Length::ZERO, eyelet_rise: Length::ZERO,
-      clear: Length.mm(10), below: Length.mm(150))
+    PointRules::USUAL = PointRules.new(
+      hook_drop: Length::ZERO,
+      glider_drop: Length::ZERO,
+      ring_drop: Length::ZERO,
+      eyelet_rise: Length::ZERO,
+      clear: Length.mm(10),
+      below: Length.mm(150)
+    )
 
-    # "Which length is it?": turns the points a length was measured from and to into stand-up and offset, by heading and house
+    # "Which length is it?": turns the points a length was measured from and to into stand-up and offset, by
+    # heading and house
     # rule. Two people who mean different points is the commonest costly mistake, so the working says which were meant.
     module MeasuredPoints
       FROM = %w[curtain_top glider_eye ring_eye support_top pole_upper_side].freeze
@@ -64,7 +78,9 @@ module EarnestFold
 
       def below_the_pole(drop, support) = support.diameter && support.diameter + drop.points.ring_drop
 
-      def pole_upper_side?(drop, support) = drop.measured_from == "pole_upper_side" || (drop.measured_from == "support_top" && %w[pole rod].include?(support.kind))
+      def pole_upper_side?(drop, support) =
+        drop.measured_from == "pole_upper_side" ||
+          (drop.measured_from == "support_top" && %w[pole rod].include?(support.kind))
     end
   end
 end

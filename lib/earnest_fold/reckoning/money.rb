@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # An amount of money: whole hundredths of the workroom's currency, never a Float. What comes from a sum that isn't whole is
+    # An amount of money: whole hundredths of the workroom's currency, never a Float. What comes from a sum that
+    # isn't whole is
     # rounded once, a half away from zero, by {of}.
     #
     #   Money.of(41475/1000r) + Money.of(1)  # => 42.48
@@ -16,7 +17,9 @@ module EarnestFold
       # @return [Money] the nearest hundredth
       # @raise [TypeError] for a Float or anything that is no exact number
       def self.of(amount)
-        raise TypeError, "money needs an Integer or a Rational, not #{amount.class}" unless amount.is_a?(Integer) || amount.is_a?(Rational)
+        unless amount.is_a?(Integer) || amount.is_a?(Rational)
+          raise TypeError, "money needs an Integer or a Rational, not #{amount.class}"
+        end
 
         new((amount * 100).round(half: :up))
       end

@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     # One curtain's place on the support, as "Finished width" in the rules gives it. `hand` is "left", "right", "single"
-    # or "panel n"; `leads` is the side of its leading edge, :left or :right; `return_flat` (r) and `lead_flat` (o) are the
+    # or "panel n"; `leads` is the side of its leading edge, :left or :right; `return_flat` (r) and `lead_flat` (o)
+    # are the
     # flat parts at its two edges. `expression` is how the finished width came about.
     Span = Value.define(:hand, :leads, :finished_width, :return_flat, :lead_flat, :expression)
 
@@ -47,10 +48,19 @@ module EarnestFold
 
       def pair(length, ends)
         half = ends.overlap / 2
-        [["left", :right, split, ends.return_left], ["right", :left, 1 - split, ends.return_right]].map do |hand, leads, share, turn|
-          shown = (share == 1/2r) ? [length, "÷", 2] : [length, "×", share]
-          span(hand, leads, length * share + half + turn + ends.ease, turn, half,
-            shown + plus(ends.overlap, "÷", 2) + plus(turn) + plus(ends.ease))
+        [
+          ["left", :right, split, ends.return_left],
+          ["right", :left, 1 - split, ends.return_right]
+        ].map do |hand, leads, share, turn|
+          shown = (share == 1 / 2r) ? [length, "÷", 2] : [length, "×", share]
+          span(
+            hand,
+            leads,
+            length * share + half + turn + ends.ease,
+            turn,
+            half,
+            shown + plus(ends.overlap, "÷", 2) + plus(turn) + plus(ends.ease)
+          )
         end
       end
 
@@ -79,7 +89,14 @@ module EarnestFold
       def plus(length, *more) = length.zero? ? [] : ["+", length, *more]
 
       def span(hand, leads, width, turn, lead, expression)
-        Span.new(hand: hand, leads: leads, finished_width: width, return_flat: turn, lead_flat: lead, expression: expression.freeze)
+        Span.new(
+          hand: hand,
+          leads: leads,
+          finished_width: width,
+          return_flat: turn,
+          lead_flat: lead,
+          expression: expression.freeze
+        )
       end
     end
   end

@@ -2,24 +2,52 @@
 
 module EarnestFold
   module Reckoning
-    # A customer's own curtain, or ready cloth, as it came in: what an alteration needs to know beside its lengths. `curtains` is how
-    # many are alike (2 are a pair), `width` how wide one lies flat, `widths` how many breadths of cloth it is made of, `band` how deep
-    # its heading is, `motif` how far below the top edge a motif sits; from where to where its length was asked for, in the
+    # A customer's own curtain, or ready cloth, as it came in: what an alteration needs to know beside its lengths.
+    # `curtains` is how
+    # many are alike (2 are a pair), `width` how wide one lies flat, `widths` how many breadths of cloth it is made
+    # of, `band` how deep
+    # its heading is, `motif` how far below the top edge a motif sits; from where to where its length was asked
+    # for, in the
     # customer's words.
-    class OwnCurtain < Value.define(:name, :curtains, :width, :widths, :band, :motif, :printed, :lined, :way, :length_from, :length_to, :notes)
+    class OwnCurtain < Value.define(
+      :name,
+      :curtains,
+      :width,
+      :widths,
+      :band,
+      :motif,
+      :printed,
+      :lined,
+      :way,
+      :length_from,
+      :length_to,
+      :notes
+    )
       WAYS = %w[across_width across_length].freeze
       FIELDS = Fields.new(
-        name: Declare.text, curtains: Declare.count(1, least: 1, most: 60), width: Declare.length(nil, least: :over_zero), widths: Declare.count(1, least: 1, most: 40),
-        band: Declare.length(Length.mm(100)), motif: Declare.length(nil), printed: Declare.flag(false), lined: Declare.flag(false), way: Declare.choice(WAYS, nil),
-        length_from: Declare.text, length_to: Declare.text, notes: Declare.text("", most: 2000)
+        name: Declare.text,
+        curtains: Declare.count(1, least: 1, most: 60),
+        width: Declare.length(nil, least: :over_zero),
+        widths: Declare.count(1, least: 1, most: 40),
+        band: Declare.length(Length.mm(100)),
+        motif: Declare.length(nil),
+        printed: Declare.flag(false),
+        lined: Declare.flag(false),
+        way: Declare.choice(WAYS, nil),
+        length_from: Declare.text,
+        length_to: Declare.text,
+        notes: Declare.text("", most: 2000)
       )
 
       # @return [Array<String>] which curtain each is
       def hands
         case curtains
-        when 1 then %w[single]
-        when 2 then %w[left right]
-        else (1..curtains).map { |number| "panel #{number}" }
+        when 1
+          %w[single]
+        when 2
+          %w[left right]
+        else
+          (1..curtains).map { |number| "panel #{number}" }
         end
       end
 

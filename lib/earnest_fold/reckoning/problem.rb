@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # One thing that is wrong with what a person gave: where (a JSON Pointer), what (a code), and the facts for the words.
+    # One thing that is wrong with what a person gave: where (a JSON Pointer), what (a code), and the facts for the
+    # words.
     # The words themselves stand in the locale file, under `problems`.
     Problem = Value.define(:at, :code, :data)
 

@@ -49,17 +49,24 @@ module EarnestFold
         return problems.within(:making).add(:too_many_widths, most: MOST_WIDTHS) unless few_widths?(treatment)
 
         curtains = treatment.curtains
-        problems.within(:making).within(:widths).add(:width_used_up) unless curtains.all? { |curtain| curtain.flat_width.positive? }
+        unless curtains.all? { |curtain| curtain.flat_width.positive? }
+          problems.within(:making).within(:widths).add(:width_used_up)
+        end
         too_many_pleats(curtains, problems.within(:heading))
         lining_targets(treatment, curtains, problems.within(:lining)) if treatment.lining
       end
 
       def few_widths?(treatment)
-        treatment.sideways? || treatment.spans.all? { |span| Curtain.count(treatment, treatment.width_rule, treatment.heading.needed(span)) <= MOST_WIDTHS }
+        treatment.sideways? ||
+          treatment.spans.all? do |span|
+            Curtain.count(treatment, treatment.width_rule, treatment.heading.needed(span)) <= MOST_WIDTHS
+          end
       end
 
       def too_many_pleats(curtains, problems)
-        problems.add(:too_many_pleats, most: HandPleat::MOST_PLEATS) if curtains.any? { |curtain| curtain.heading.fetch(:pleats, 0) > HandPleat::MOST_PLEATS }
+        if curtains.any? { |curtain| curtain.heading.fetch(:pleats, 0) > HandPleat::MOST_PLEATS }
+          problems.add(:too_many_pleats, most: HandPleat::MOST_PLEATS)
+        end
       end
 
       def lining_targets(treatment, curtains, problems)
@@ -69,7 +76,9 @@ module EarnestFold
         return if LiningCut.sideways?(lining)
 
         rule = LiningCut.rule(treatment)
-        problems.add(:too_many_widths, most: MOST_WIDTHS) if targets.any? { |target| rule.least_for(target, 1) > MOST_WIDTHS }
+        if targets.any? { |target| rule.least_for(target, 1) > MOST_WIDTHS }
+          problems.add(:too_many_widths, most: MOST_WIDTHS)
+        end
       end
     end
   end

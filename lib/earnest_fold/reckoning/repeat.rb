@@ -8,7 +8,8 @@ module EarnestFold
 
       # @param pattern [Pattern]
       # @param cut [DropCut]
-      # @return [Length] the distance from a repeat line at which a width of phase A starts; zero for free or plain cloth
+      # @return [Length] the distance from a repeat line at which a width of phase A starts; zero for free or plain
+      #   cloth
       def start(pattern, cut)
         return Length::ZERO if pattern.place == "free" || !cut.cloth.repeats?
 

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # Where the curtains stand when they are drawn back: from the support's left end, each from where to where. About: how
+    # Where the curtains stand when they are drawn back: from the support's left end, each from where to where.
+    # About: how
     # tightly folds lie depends on the cloth.
     class StackBack < Value.define(:places, :length)
       # @param treatment [Treatment]
@@ -41,7 +42,9 @@ module EarnestFold
       def glass_clear(glass)
         return unless glass&.width&.positive?
 
-        covered = places.map { |from, to| [[to, glass.to_right].min - [from, glass.from_left].max, Length::ZERO].max }.reduce(:+)
+        covered = places
+          .map { |from, to| [[to, glass.to_right].min - [from, glass.from_left].max, Length::ZERO].max }
+          .reduce(:+)
         [glass.width - covered, Length::ZERO].max
       end
     end

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # What a treatment needs beside cloth, summed over its curtains: weights (or chain instead, by the flat width), and what its
+    # What a treatment needs beside cloth, summed over its curtains: weights (or chain instead, by the flat width),
+    # and what its
     # heading counts and measures off.
     module Sundries
       COUNTED = %i[hooks gliders eyelets rings tabs tape_length buckram_length].freeze
@@ -14,7 +15,10 @@ module EarnestFold
       def of(reckoning)
         curtains = reckoning.curtains
         figures = curtains.map(&:heading)
-        counted = COUNTED.select { |name| figures.all? { |heading| heading[name] } }.to_h { |name| [name, figures.map { |heading| heading[name] }.reduce(:+)] }
+        counted =
+          COUNTED
+            .select { |name| figures.all? { |heading| heading[name] } }
+            .to_h { |name| [name, figures.map { |heading| heading[name] }.reduce(:+)] }
         {weights: curtains.sum(&:weights), chain: curtains.map(&:flat_width).reduce(:+), **counted}
       end
     end

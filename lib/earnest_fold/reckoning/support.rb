@@ -10,7 +10,8 @@ module EarnestFold
       def self.length_needed?(opening_kind) = opening_kind != "dress_pair"
 
       # @param opening [Opening]
-      # @return [Support, nil] with a length always: of a dress pair nobody has to measure it; nil where it can't be done without
+      # @return [Support, nil] with a length always: of a dress pair nobody has to measure it; nil where it can't
+      #   be done without
       def under(opening)
         return self if length
 
@@ -21,8 +22,13 @@ module EarnestFold
     Support::LIKELY_COVERS = 3
     Support::KINDS = %w[track pole rod batten].freeze
     Support::FIELDS = Fields.new(
-      kind: Declare.choice(Support::KINDS), length: Declare.length(nil, least: :over_zero), diameter: Declare.length(nil, least: :over_zero),
-      projection: Declare.length(nil), carriers: Declare.count(nil), rating: Declare.number(nil, over: 0, most: 100_000), height: Declare.length(nil, least: :over_zero)
+      kind: Declare.choice(Support::KINDS),
+      length: Declare.length(nil, least: :over_zero),
+      diameter: Declare.length(nil, least: :over_zero),
+      projection: Declare.length(nil),
+      carriers: Declare.count(nil),
+      rating: Declare.number(nil, over: 0, most: 100_000),
+      height: Declare.length(nil, least: :over_zero)
     )
   end
 end

@@ -2,20 +2,44 @@
 
 module EarnestFold
   module Reckoning
-    # One set of curtains at a window, as asked for. `face` is a {Cloth}; `lining` and `interlining` are nil where there is none.
-    class Treatment < Value.define(:id, :name, :support, :opening, :return_left, :return_right, :overlap, :ease, :drop, :heading, :making,
-      :face, :run, :pattern, :lining, :interlining, :site, :wall, :notes)
+    # One set of curtains at a window, as asked for. `face` is a {Cloth}; `lining` and `interlining` are nil where
+    # there is none.
+    class Treatment < Value.define(
+      :id,
+      :name,
+      :support,
+      :opening,
+      :return_left,
+      :return_right,
+      :overlap,
+      :ease,
+      :drop,
+      :heading,
+      :making,
+      :face,
+      :run,
+      :pattern,
+      :lining,
+      :interlining,
+      :site,
+      :wall,
+      :notes
+    )
       # The heading is read apart, by the fields of its kind.
       FIELDS = Fields.new(
-        id: Declare.id, name: Declare.text,
+        id: Declare.id,
+        name: Declare.text,
         support: Declare.record(Support::FIELDS) { |values, _| Support.new(**values) },
         opening: Declare.record(Opening::FIELDS) { |values, problems| Opening.build(values, problems) },
-        return_left: Declare.length(Length::ZERO), return_right: Declare.length(Length::ZERO),
-        overlap: Declare.length(Length::ZERO), ease: Declare.length(Length::ZERO),
+        return_left: Declare.length(Length::ZERO),
+        return_right: Declare.length(Length::ZERO),
+        overlap: Declare.length(Length::ZERO),
+        ease: Declare.length(Length::ZERO),
         drop: Declare.record(DropAsked::FIELDS) { |values, _| DropAsked.new(**values) },
         heading: [HeadingField.new, Declare::REQUIRED],
         making: Declare.record(Making::FIELDS) { |values, _| Making.new(**values) },
-        face: Declare.id, run: Declare.choice(RUNS, "up_the_drop"),
+        face: Declare.id,
+        run: Declare.choice(RUNS, "up_the_drop"),
         pattern: Declare.record(Pattern::FIELDS, Pattern::FREE) { |values, _| Pattern.new(**values) },
         lining: Declare.record(Lining::FIELDS, nil) { |values, _| Lining.new(**values) },
         interlining: Declare.record(Interlining::FIELDS, nil) { |values, _| Interlining.new(**values) },
@@ -27,7 +51,8 @@ module EarnestFold
       # @param raw [Object] plain values
       # @param unit [Unit] of lengths that name none
       # @param problems [Problems]
-      # @return [Hash{Symbol => Object}, nil] what {#initialize} takes, but for the cloths: with a support's length always
+      # @return [Hash{Symbol => Object}, nil] what {#initialize} takes, but for the cloths: with a support's length
+      #   always
       def self.read(raw, unit, problems)
         unmeasured(raw, problems)
         values = FIELDS.read(raw, unit, problems)
@@ -41,7 +66,9 @@ module EarnestFold
         support, opening = raw.values_at("support", "opening") if raw.is_a?(Hash)
         return unless support.is_a?(Hash) && support["length"].nil?
 
-        problems.within(:support).within(:length).add(:missing) if Support.length_needed?(opening.is_a?(Hash) ? opening["kind"] : nil)
+        if Support.length_needed?(opening.is_a?(Hash) ? opening["kind"] : nil)
+          problems.within(:support).within(:length).add(:missing)
+        end
       end
       private_class_method :unmeasured
 
@@ -74,8 +101,14 @@ module EarnestFold
 
       # @return [DropCut] of the face
       def drop_cut
-        DropCut.new(cloth: face, finished: finished_drop, top: heading.top_allowance(support), hem: making.hem.taken, squaring: making.squaring,
-          sideways: sideways?)
+        DropCut.new(
+          cloth: face,
+          finished: finished_drop,
+          top: heading.top_allowance(support),
+          hem: making.hem.taken,
+          squaring: making.squaring,
+          sideways: sideways?
+        )
       end
 
       # @return [Array<Cloth>] without nils

@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     # A treatment reckoned: its curtains, its drop, its linings, its cuts, and what the checks say of it. Made by
-    # {Treatment#reckon}; everything in it is exact and frozen, and what not everyone asks for is reckoned when first asked.
+    # {Treatment#reckon}; everything in it is exact and frozen, and what not everyone asks for is reckoned when
+    # first asked.
     class TreatmentReckoning
       # @return [Treatment]
       attr_reader :treatment
@@ -43,7 +44,8 @@ module EarnestFold
       def widths_total = cuts.size
 
       # @return [Array<Length>, nil] per curtain, where the face runs sideways
-      def lengths_along = treatment.sideways? ? curtains.map { |curtain| curtain.cut_width / treatment.face.after_shrinking } : nil
+      def lengths_along =
+        treatment.sideways? ? curtains.map { |curtain| curtain.cut_width / treatment.face.after_shrinking } : nil
 
       # @return [Rational, nil] kilograms of the whole treatment; nil where a cloth's mass is unknown
       def mass = defined?(@mass) ? @mass : @mass = masses
@@ -77,7 +79,12 @@ module EarnestFold
         rule = treatment.width_rule
         across = treatment.pattern.meet == "across" && treatment.opening.kind == "pair"
         shares = curtains.map do |curtain|
-          WidthsToCut::Share.new(hand: curtain.hand, leads: curtain.leads, count: curtain.widths, across: across && curtain.hand == "right")
+          WidthsToCut::Share.new(
+            hand: curtain.hand,
+            leads: curtain.leads,
+            count: curtain.widths,
+            across: across && curtain.hand == "right"
+          )
         end
         WidthsToCut.new(treatment.face, !treatment.sideways? && rule.next_shifts?, shares).list
       end

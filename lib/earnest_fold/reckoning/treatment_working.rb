@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # The lines that made a treatment's figures, in the order a maker would write them: across, then down, then the lining.
+    # The lines that made a treatment's figures, in the order a maker would write them: across, then down, then the
+    # lining.
     class TreatmentWorking
       # @param reckoning [TreatmentReckoning]
       def initialize(reckoning)
@@ -15,14 +16,22 @@ module EarnestFold
       def lines
         alike = groups
         named = alike.size > 1
-        alike.flat_map { |curtains| named ? across(curtains.first).map { |line| of_hands(line, curtains) } : across(curtains.first) } + down + lining + interlining
+        along = alike.flat_map do |curtains|
+          named ? across(curtains.first).map { |line| of_hands(line, curtains) } : across(curtains.first)
+        end
+        along + down + lining + interlining
       end
 
       private
 
       # Curtains that came out alike are written once.
       def groups
-        @reckoning.curtains.group_by { |curtain| [curtain.finished_width.mm, curtain.flat_width.mm, curtain.span.return_flat.mm, curtain.span.lead_flat.mm] }.values
+        @reckoning
+          .curtains
+          .group_by do |curtain|
+            [curtain.finished_width.mm, curtain.flat_width.mm, curtain.span.return_flat.mm, curtain.span.lead_flat.mm]
+          end
+          .values
       end
 
       def of_hands(line, curtains) = line.with(data: line.data.merge(hands: curtains.map(&:hand)))
@@ -43,8 +52,16 @@ module EarnestFold
         cut = Line.of(:cut_width, curtain.cut_width, [curtain.flat_width, "+", 2, "×", turned])
         return [cut] if @treatment.sideways?
 
-        [Line.of(:one_width, @rule.single, [@rule.cloth.width, "−", 2, "×", "(", @rule.cloth.selvedge, "+", turned, ")"]),
-          *each_more(curtain), Line.of(:widths, curtain.flat_width, widths_expression(curtain), count: curtain.widths), cut]
+        [
+          Line.of(
+            :one_width,
+            @rule.single,
+            [@rule.cloth.width, "−", 2, "×", "(", @rule.cloth.selvedge, "+", turned, ")"]
+          ),
+          *each_more(curtain),
+          Line.of(:widths, curtain.flat_width, widths_expression(curtain), count: curtain.widths),
+          cut
+        ]
       end
 
       def each_more(curtain)
@@ -59,7 +76,9 @@ module EarnestFold
         whole = curtain.widths.floor
         made = @rule.flat(curtain.widths)
         return [made, "→", curtain.flat_width] unless made == curtain.flat_width
-        return (whole == 1) ? [@rule.single] : [@rule.single, "+", whole - 1, "×", @rule.each_more] if curtain.widths == whole
+        if curtain.widths == whole
+          return (whole == 1) ? [@rule.single] : [@rule.single, "+", whole - 1, "×", @rule.each_more]
+        end
 
         whole.zero? ? [@rule.half_more] : [@rule.half_more, "+", whole, "×", @rule.each_more]
       end
@@ -67,8 +86,15 @@ module EarnestFold
       def down
         cut, drop = @reckoning.drop_cut, @treatment.drop
         finished = [drop.shortest, *signed(drop.stand_up), *signed(drop.offset)]
-        [*point_lines(drop), Line.of(:finished_drop, cut.finished, finished), hem_line(:hem, @treatment.making.hem), top_line(cut), squaring_line,
-          Line.of(:cut_drop, cut.cut_drop, cut_expression(cut)), *repeat_lines(cut)].compact
+        [
+          *point_lines(drop),
+          Line.of(:finished_drop, cut.finished, finished),
+          hem_line(:hem, @treatment.making.hem),
+          top_line(cut),
+          squaring_line,
+          Line.of(:cut_drop, cut.cut_drop, cut_expression(cut)),
+          *repeat_lines(cut)
+        ].compact
       end
 
       # Which points the length was measured between, where they were named.
@@ -87,7 +113,13 @@ module EarnestFold
       def hem_line(name, hem)
         return if hem.taken.zero?
 
-        Line.of(name, hem.taken, (hem.kind == "double") ? [2, "×", hem.depth] : [hem.depth, "+", hem.turn_under], kind: hem.kind, depth: hem.depth)
+        Line.of(
+          name,
+          hem.taken,
+          (hem.kind == "double") ? [2, "×", hem.depth] : [hem.depth, "+", hem.turn_under],
+          kind: hem.kind,
+          depth: hem.depth
+        )
       end
 
       def top_line(cut) = cut.top.zero? ? nil : Line.of(:top_allowance, cut.top)
@@ -95,7 +127,8 @@ module EarnestFold
       def squaring_line = @treatment.making.squaring.zero? ? nil : Line.of(:squaring, @treatment.making.squaring)
 
       def cut_expression(cut)
-        parts = [cut.finished, cut.top, cut.hem, cut.squaring].reject(&:zero?).flat_map { |length| ["+", length] }.drop(1)
+        parts =
+          [cut.finished, cut.top, cut.hem, cut.squaring].reject(&:zero?).flat_map { |length| ["+", length] }.drop(1)
         (cut.shrinking == 1) ? parts : ["(", *parts, ")", "÷", cut.shrinking]
       end
 
@@ -103,8 +136,10 @@ module EarnestFold
         return [] unless cut.cloth.repeats? && !cut.sideways
 
         repeat = cut.cloth.vertical_repeat
-        [Line.of(:cut_length, cut.cut_length, [(cut.cut_length / repeat).to_i, "×", repeat]),
-          (Line.of(:pattern_start, @reckoning.pattern_start, start_expression(cut)) unless @treatment.pattern.place == "free")].compact
+        length = Line.of(:cut_length, cut.cut_length, [(cut.cut_length / repeat).to_i, "×", repeat])
+        return [length] if @treatment.pattern.place == "free"
+
+        [length, Line.of(:pattern_start, @reckoning.pattern_start, start_expression(cut))]
       end
 
       def start_expression(cut)
@@ -117,14 +152,20 @@ module EarnestFold
       def lining
         made = @reckoning.lining or return []
         cut = made.drop_cut
-        [Line.of(:lining_drop, cut.finished, [@reckoning.finished_drop, *signed(-made.lining.lift)]), hem_line(:lining_hem, made.lining.hem),
+        [
+          Line.of(:lining_drop, cut.finished, [@reckoning.finished_drop, *signed(-made.lining.lift)]),
+          hem_line(:lining_hem, made.lining.hem),
           Line.of(:lining_cut_drop, cut.cut_drop, cut_expression(cut)),
-          Line.of(:lining_widths, made.widths_total, summed(made))].compact
+          Line.of(:lining_widths, made.widths_total, summed(made))
+        ].compact
       end
 
       def interlining
         made = @reckoning.interlining or return []
-        [Line.of(:interlining_cut_drop, made.drop_cut.cut_drop, cut_expression(made.drop_cut)), Line.of(:interlining_widths, made.widths_total, summed(made))]
+        [
+          Line.of(:interlining_cut_drop, made.drop_cut.cut_drop, cut_expression(made.drop_cut)),
+          Line.of(:interlining_widths, made.widths_total, summed(made))
+        ]
       end
 
       # Where a half is left over, a whole width is cut for it.

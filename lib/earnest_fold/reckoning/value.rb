@@ -8,7 +8,8 @@ module EarnestFold
     #   Point.new(x: 1, y: 2).with(y: 3).to_h # => {x: 1, y: 3}
     class Value
       # @param members [Array<Symbol>]
-      # @return [Class] a subclass of Value with those members; its `new` raises ArgumentError for a missing or unknown one
+      # @return [Class] a subclass of Value with those members; its `new` raises ArgumentError for a missing or
+      #   unknown one
       def self.define(*members, &block)
         kind = Class.new(self)
         kind.instance_variable_set(:@members, members.freeze)
@@ -21,7 +22,8 @@ module EarnestFold
       # Written out, as one would by hand: every figure is a value, and a loop over names takes three times as long.
       # @api private
       def self.initializer(members)
-        "def initialize(#{members.map { |name| "#{name}:" }.join(", ")})\n#{members.map { |name| "@#{name} = #{name}\n" }.join}freeze\nend"
+        named, kept = members.map { |name| "#{name}:" }, members.map { |name| "@#{name} = #{name}" }
+        ["def initialize(#{named.join(", ")})", *kept, "freeze", "end"].join("\n")
       end
       private_class_method :initializer
 

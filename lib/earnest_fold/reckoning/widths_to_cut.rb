@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # One width to be cut: for which curtain, its number from the leading edge, and its phase in the repeat. A width slit
+    # One width to be cut: for which curtain, its number from the leading edge, and its phase in the repeat. A
+    # width slit
     # for two curtains names both ("left, right").
     WidthCut = Value.define(:curtain, :number, :phase)
 
@@ -26,13 +27,17 @@ module EarnestFold
 
       def whole
         @shares.flat_map do |share|
-          Array.new(share.count.floor) { |index| WidthCut.new(curtain: share.hand, number: index + 1, phase: phase(share, index)) }
+          Array.new(share.count.floor) do |index|
+            WidthCut.new(curtain: share.hand, number: index + 1, phase: phase(share, index))
+          end
         end
       end
 
       def slit
         halves.group_by(&:phase).flat_map do |phase, together|
-          pairs(together).map { |pair| WidthCut.new(curtain: pair.map(&:hand).join(", "), number: pair.first.number, phase: phase) }
+          pairs(together).map do |pair|
+            WidthCut.new(curtain: pair.map(&:hand).join(", "), number: pair.first.number, phase: phase)
+          end
         end
       end
 
@@ -44,7 +49,8 @@ module EarnestFold
         end
       end
 
-      # On patterned or one-way cloth the two halves of a width carry opposite selvedges, so they suit a left-leading and a
+      # On patterned or one-way cloth the two halves of a width carry opposite selvedges, so they suit a
+      # left-leading and a
       # right-leading curtain only.
       def pairs(halves)
         return halves.each_slice(2).to_a unless @cloth.handed?

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # One line of the working: `name` says which figure (its words stand in the locale file, filled from `data`), `expression`
+    # One line of the working: `name` says which figure (its words stand in the locale file, filled from `data`),
+    # `expression`
     # is the sum with its real figures (Lengths, numbers and signs), `value` what it gave.
     Line = Value.define(:name, :data, :expression, :value) do
       # @param name [Symbol]
@@ -13,7 +14,8 @@ module EarnestFold
       end
     end
 
-    # A mark along a heading, from the leading edge: where a pleat begins, a hook sits, a seam runs. `along` is :flat (on the
+    # A mark along a heading, from the leading edge: where a pleat begins, a hook sits, a seam runs. `along` is
+    # :flat (on the
     # flat curtain) or :hung (on the heading as it hangs); `to` is nil for a point.
     Mark = Value.define(:kind, :along, :at, :to)
 
@@ -33,7 +35,8 @@ module EarnestFold
 
       # @param count [Integer] two or more for a spacing
       # @return [Array<Length>] places evenly from one end of a length to the other, running, never summed from gaps
-      def evenly(count, over) = (count < 2) ? [Length::ZERO].first(count) : Array.new(count) { |index| over * index / (count - 1) }
+      def evenly(count, over) =
+        (count < 2) ? [Length::ZERO].first(count) : Array.new(count) { |index| over * index / (count - 1) }
     end
   end
 end

@@ -10,10 +10,12 @@ module EarnestFold
       CAUTION = "caution:"
       # Under this stands what is said when it hangs: that it does, and what was measured then.
       HUNG = "hung"
-      # How far a job has come: the names (code and curtain) of the steps that are done by treatment, which treatments hang, and the cautions seen to by treatment.
+      # How far a job has come: the names (code and curtain) of the steps that are done by treatment, which
+      # treatments hang, and the cautions seen to by treatment.
       Progress = Reckoning::Value.define(:done, :hung, :cautions)
       NOTHING = Progress.new(done: {}, hung: [], cautions: {})
-      # One thing said: of which step (its code and its curtain, "" for all), what, the value as typed where one was measured.
+      # One thing said: of which step (its code and its curtain, "" for all), what, the value as typed where one
+      # was measured.
       Entry = Reckoning::Value.define(:id, :step, :curtain, :kind, :value, :place, :by, :at)
 
       def initialize(workroom)
@@ -24,8 +26,15 @@ module EarnestFold
       # @return [Array<Entry>] in the order in which they were said, the last MOST_ENTRIES
       def entries(treatment_id)
         Store.guard do
-          Store.prepared(:bench_entries, workroom: @workroom.id, treatment: treatment_id) { Store.db[:bench_entries].where(workroom_id: :$workroom, treatment_id: :$treatment).order(Sequel.desc(:id)).limit(MOST_ENTRIES) }
-            .reverse.map { |row| Entry.new(**row.slice(*Entry.members)) }
+          Store
+            .prepared(:bench_entries, workroom: @workroom.id, treatment: treatment_id) do
+              Store.db[:bench_entries]
+                .where(workroom_id: :$workroom, treatment_id: :$treatment)
+                .order(Sequel.desc(:id))
+                .limit(MOST_ENTRIES)
+            end
+            .reverse
+            .map { |row| Entry.new(**row.slice(*Entry.members)) }
         end
       end
 
@@ -33,18 +42,38 @@ module EarnestFold
       # @return [Progress]
       def progress(job_id)
         Store.guard do
-          rows = Store.prepared(:said_last, workroom: @workroom.id, job: job_id) { last(%w[done undone]).select_all(:bench_entries) }.select { |row| row[:kind] == "done" }
+          rows =
+            Store
+              .prepared(:said_last, workroom: @workroom.id, job: job_id) do
+                last(%w[done undone]).select_all(:bench_entries)
+              end
+              .select { |row| row[:kind] == "done" }
           cautions, work = rows.partition { |row| row[:step].start_with?(CAUTION) }
           hung, steps = work.partition { |row| row[:step] == HUNG }
-          Progress.new(done: steps.group_by { |row| row[:treatment_id] }.transform_values { |own| own.map { |row| row.values_at(:step, :curtain) }.uniq.sort }, hung: hung.map { |row| row[:treatment_id] }, cautions: cautions.group_by { |row| row[:treatment_id] }.transform_values { |own| own.map { |row| Entry.new(**row.slice(*Entry.members)) } })
+          Progress.new(
+            done:
+              steps
+                .group_by { |row| row[:treatment_id] }
+                .transform_values { |own| own.map { |row| row.values_at(:step, :curtain) }.uniq.sort },
+            hung: hung.map { |row| row[:treatment_id] },
+            cautions:
+              cautions
+                .group_by { |row| row[:treatment_id] }
+                .transform_values { |own| own.map { |row| Entry.new(**row.slice(*Entry.members)) } }
+          )
         end
       end
 
       # @param job_id [Integer]
-      # @return [Array<Array(Integer, Entry)>] what was measured last at each step of each treatment: its id, and the entry
+      # @return [Array<Array(Integer, Entry)>] what was measured last at each step of each treatment: its id, and
+      #   the entry
       def readings(job_id)
         Store.guard do
-          Store.prepared(:last_readings, workroom: @workroom.id, job: job_id) { last(%w[measured]).select_all(:bench_entries) }.map { |row| [row[:treatment_id], Entry.new(**row.slice(*Entry.members))] }
+          Store
+            .prepared(:last_readings, workroom: @workroom.id, job: job_id) do
+              last(%w[measured]).select_all(:bench_entries)
+            end
+            .map { |row| [row[:treatment_id], Entry.new(**row.slice(*Entry.members))] }
         end
       end
 
@@ -52,8 +81,15 @@ module EarnestFold
       # @return [Array<Array(Integer, Entry)>] this person's clocks that run: the treatment, and when it was started
       def running(since)
         Store.guard do
-          @workroom.rows(:bench_entries).where(by: @workroom.by, kind: %w[started stopped done corrected]).where { at > since }.distinct(:treatment_id, :step, :curtain).order(:treatment_id, :step, :curtain, Sequel.desc(:id)).all
-            .select { |row| row[:kind] == "started" }.map { |row| [row[:treatment_id], Entry.new(**row.slice(*Entry.members))] }
+          @workroom
+            .rows(:bench_entries)
+            .where(by: @workroom.by, kind: %w[started stopped done corrected])
+            .where { at > since }
+            .distinct(:treatment_id, :step, :curtain)
+            .order(:treatment_id, :step, :curtain, Sequel.desc(:id))
+            .all
+            .select { |row| row[:kind] == "started" }
+            .map { |row| [row[:treatment_id], Entry.new(**row.slice(*Entry.members))] }
         end
       end
 
@@ -62,17 +98,39 @@ module EarnestFold
       # @param place [String] the edge at which it was measured, where it matters
       # @raise [Missing]
       def say(treatment_id, step, curtain, kind, value: nil, place: "")
-        @workroom.insert(:bench_entries, treatment_id: treatment_id, step: step, curtain: curtain, kind: kind, value: value, place: place, by: @workroom.by)
+        @workroom.insert(
+          :bench_entries,
+          treatment_id: treatment_id,
+          step: step,
+          curtain: curtain,
+          kind: kind,
+          value: value,
+          place: place,
+          by: @workroom.by
+        )
       end
 
       private
 
       # The last that was said of each step, of some kinds.
       def last(kinds)
-        Store.db[:bench_entries].where(Sequel[:bench_entries][:workroom_id] => :$workroom, :kind => kinds)
-          .join(:treatments, workroom_id: Sequel[:bench_entries][:workroom_id], id: Sequel[:bench_entries][:treatment_id]).join(:windows, workroom_id: Sequel[:treatments][:workroom_id], id: Sequel[:treatments][:window_id])
-          .where(Sequel[:windows][:job_id] => :$job).distinct(Sequel[:bench_entries][:treatment_id], :step, :curtain, :place)
-          .order(Sequel[:bench_entries][:treatment_id], :step, :curtain, :place, Sequel.desc(Sequel[:bench_entries][:id]))
+        Store.db[:bench_entries]
+          .where(Sequel[:bench_entries][:workroom_id] => :$workroom, :kind => kinds)
+          .join(
+            :treatments,
+            workroom_id: Sequel[:bench_entries][:workroom_id],
+            id: Sequel[:bench_entries][:treatment_id]
+          )
+          .join(:windows, workroom_id: Sequel[:treatments][:workroom_id], id: Sequel[:treatments][:window_id])
+          .where(Sequel[:windows][:job_id] => :$job)
+          .distinct(Sequel[:bench_entries][:treatment_id], :step, :curtain, :place)
+          .order(
+            Sequel[:bench_entries][:treatment_id],
+            :step,
+            :curtain,
+            :place,
+            Sequel.desc(Sequel[:bench_entries][:id])
+          )
       end
     end
   end

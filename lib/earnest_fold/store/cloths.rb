@@ -15,7 +15,13 @@ module EarnestFold
       # @return [Array<Records::Cloth>] by name
       def all
         Store.guard do
-          rows = Store.prepared(:all_cloths, workroom: @workroom.id) { Store.db[:cloths].where(workroom_id: :$workroom).select(*COLUMNS).order(Sequel.lit("lower(spec->>'name')"), :id) }
+          rows =
+            Store.prepared(:all_cloths, workroom: @workroom.id) do
+              Store.db[:cloths]
+                .where(workroom_id: :$workroom)
+                .select(*COLUMNS)
+                .order(Sequel.lit("lower(spec->>'name')"), :id)
+            end
           rows.map { |row| record(row) }
         end
       end
@@ -25,21 +31,29 @@ module EarnestFold
       def find_words(words)
         Store.guard do
           rows = @workroom.rows(:cloths)
-          rows.select(*COLUMNS).where(Sequel.ilike(Sequel.lit("spec->>'name'"), "%#{rows.escape_like(words)}%")).order(Sequel.lit("lower(spec->>'name')"), :id)
-            .limit(MOST_FOUND).map { |row| record(row) }
+          rows
+            .select(*COLUMNS)
+            .where(Sequel.ilike(Sequel.lit("spec->>'name'"), "%#{rows.escape_like(words)}%"))
+            .order(Sequel.lit("lower(spec->>'name')"), :id)
+            .limit(MOST_FOUND)
+            .map { |row| record(row) }
         end
       end
 
       # @return [Records::Cloth]
       # @raise [Missing]
-      def find(id) = Store.guard { record(@workroom.rows(:cloths).select(*COLUMNS).first(id: id) || raise(Missing, "no cloth #{id}")) }
+      def find(id) =
+        Store.guard do
+          record(@workroom.rows(:cloths).select(*COLUMNS).first(id: id) || raise(Missing, "no cloth #{id}"))
+        end
 
       # @return [Integer] its id
       def create(spec, colour:) = @workroom.insert(:cloths, spec: Sequel.pg_jsonb(spec), colour: colour)[:id]
 
       # @return [Integer] the id of a cloth that says just the same, made where there is none
       def like(spec)
-        Store.guard { @workroom.rows(:cloths).where(spec: Sequel.pg_jsonb(spec)).get(:id) } || create(spec, colour: Records::UNDYED)
+        Store.guard { @workroom.rows(:cloths).where(spec: Sequel.pg_jsonb(spec)).get(:id) } ||
+          create(spec, colour: Records::UNDYED)
       end
 
       # @param version [Integer] as it was read
@@ -47,14 +61,26 @@ module EarnestFold
       def update(id, spec, colour:, version:)
         Store.guard do
           rows = @workroom.rows(:cloths).where(id: id)
-          changed = rows.where(version: version).update(spec: Sequel.pg_jsonb(spec), colour: colour, version: version + 1, updated_at: Sequel::CURRENT_TIMESTAMP)
+          changed = rows.where(version: version).update(
+            spec: Sequel.pg_jsonb(spec),
+            colour: colour,
+            version: version + 1,
+            updated_at: Sequel::CURRENT_TIMESTAMP
+          )
           raise rows.empty? ? Missing : Stale, "cloth #{id}" unless changed == 1
         end
       end
 
       private
 
-      def record(row) = Records::Cloth.new(id: row[:id], spec: Records.parsed(row[:spec]), source: row[:spec], colour: row[:colour], version: row[:version])
+      def record(row) =
+        Records::Cloth.new(
+          id: row[:id],
+          spec: Records.parsed(row[:spec]),
+          source: row[:spec],
+          colour: row[:colour],
+          version: row[:version]
+        )
     end
   end
 end

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Store
-    # What a maker wants of a job's plan on a cloth: {"forbidden" => [labels], "preferred" => [labels], "pins" => [{"piece", "treatment",
+    # What a maker wants of a job's plan on a cloth: {"forbidden" => [labels], "preferred" => [labels], "pins" =>
+    # [{"piece", "treatment",
     # "curtain", "number", "from"}]}.
     class CuttingWishes
       def initialize(workroom)
@@ -12,7 +13,11 @@ module EarnestFold
       # @return [Hash{Integer => Hash}] by cloth
       def of(job_id)
         Store.guard do
-          Store.prepared(:wishes_of_job, workroom: @workroom.id, job: job_id) { Store.db[:cutting_wishes].where(workroom_id: :$workroom, job_id: :$job) }.to_h { |row| [row[:cloth_id], Records.plain(row[:spec])] }
+          Store
+            .prepared(:wishes_of_job, workroom: @workroom.id, job: job_id) do
+              Store.db[:cutting_wishes].where(workroom_id: :$workroom, job_id: :$job)
+            end
+            .to_h { |row| [row[:cloth_id], Records.plain(row[:spec])] }
         end
       end
 
@@ -23,10 +28,14 @@ module EarnestFold
         place = {job_id: job_id, cloth_id: cloth_id}
         @workroom.transaction do
           @workroom.rows(:jobs).where(id: job_id).for_update.first or raise Missing, "no job #{job_id}"
-          raise Stale, "wishes of job #{job_id}" unless Records.plain(@workroom.rows(:cutting_wishes).where(place).get(:spec) || {}) == saw
+          unless Records.plain(@workroom.rows(:cutting_wishes).where(place).get(:spec) || {}) == saw
+            raise Stale, "wishes of job #{job_id}"
+          end
 
-          Store.db[:cutting_wishes].insert_conflict(target: [:workroom_id, *place.keys], update: {spec: Sequel[:excluded][:spec]})
-            .insert(workroom_id: @workroom.id, **place, spec: Sequel.pg_jsonb(spec))
+          Store.db[:cutting_wishes].insert_conflict(
+            target: [:workroom_id, *place.keys],
+            update: {spec: Sequel[:excluded][:spec]}
+          ).insert(workroom_id: @workroom.id, **place, spec: Sequel.pg_jsonb(spec))
         end
       end
     end

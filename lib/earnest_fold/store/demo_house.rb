@@ -2,43 +2,176 @@
 
 module EarnestFold
   module Store
-    # The demo house: Heron Ferry House, an old ferry inn being refitted room by room by Saltmarsh Lane Curtains. Everything
+    # The demo house: Heron Ferry House, an old ferry inn being refitted room by room by Saltmarsh Lane Curtains.
+    # Everything
     # in it is invented.
     class DemoHouse
       CLOTHS = {
-        "ferry" => [{"name" => "Ferry cotton twill", "use" => "face", "width" => "140 cm", "selvedge" => "1 cm", "price" => "21.50", "mass" => "230"}, "#c4cfd3"],
-        "tick" => [{"name" => "Towpath ticking", "use" => "face", "width" => "54 in", "selvedge" => "1/2 in", "vertical_repeat" => "12 1/2 in",
-                    "one_way" => true, "price" => "28.00"}, "#d5c4a1"],
-        "reed" => [{"name" => "Reedbed linen union", "use" => "face", "width" => "140 cm", "selvedge" => "1.5 cm", "selvedge_in_seam" => true,
-                    "vertical_repeat" => "64 cm", "horizontal_repeat" => "137 cm", "match" => "half_drop", "one_way" => true, "shrink_percent" => "2",
-                    "mass" => "320", "price" => "34.00"}, "#c9d2bd"],
-        "sateen" => [{"name" => "Ivory cotton sateen lining", "use" => "lining", "width" => "54 in", "selvedge" => "1/2 in", "price" => "6.80",
-                      "mass" => "150"}, "#ece3cf"],
-        "bump" => [{"name" => "Soft interlining", "use" => "interlining", "width" => "137 cm", "mass" => "260", "price" => "9.20"}, "#f0ead9"],
-        "velvet" => [{"name" => "Mooring velvet", "use" => "face", "width" => "145 cm", "selvedge" => "1.5 cm", "mass" => "410", "one_way" => true, "price" => "41.00"}, "#8d95ad"],
-        "blackout" => [{"name" => "Coated blackout", "use" => "lining", "width" => "280 cm", "mass" => "230", "coated" => true, "price" => "12.40"}, "#e4e0d8"],
-        "voile" => [{"name" => "Estuary voile", "use" => "face", "width" => "300 cm", "selvedge" => "1 cm", "mass" => "70", "loose" => true, "price" => "14.60"}, "#f4f1e8"],
-        "stripe" => [{"name" => "Jetty stripe", "use" => "face", "width" => "137 cm", "selvedge" => "1.2 cm", "mass" => "240", "price" => "19.80"}, "#d7cdb0"]
+        "ferry" => [
+          {
+            "name" => "Ferry cotton twill",
+            "use" => "face",
+            "width" => "140 cm",
+            "selvedge" => "1 cm",
+            "price" => "21.50",
+            "mass" => "230"
+          },
+          "#c4cfd3"
+        ],
+        "tick" => [
+          {
+            "name" => "Towpath ticking",
+            "use" => "face",
+            "width" => "54 in",
+            "selvedge" => "1/2 in",
+            "vertical_repeat" => "12 1/2 in",
+            "one_way" => true,
+            "price" => "28.00"
+          },
+          "#d5c4a1"
+        ],
+        "reed" => [
+          {
+            "name" => "Reedbed linen union",
+            "use" => "face",
+            "width" => "140 cm",
+            "selvedge" => "1.5 cm",
+            "selvedge_in_seam" => true,
+            "vertical_repeat" => "64 cm",
+            "horizontal_repeat" => "137 cm",
+            "match" => "half_drop",
+            "one_way" => true,
+            "shrink_percent" => "2",
+            "mass" => "320",
+            "price" => "34.00"
+          },
+          "#c9d2bd"
+        ],
+        "sateen" => [
+          {
+            "name" => "Ivory cotton sateen lining",
+            "use" => "lining",
+            "width" => "54 in",
+            "selvedge" => "1/2 in",
+            "price" => "6.80",
+            "mass" => "150"
+          },
+          "#ece3cf"
+        ],
+        "bump" => [
+          {
+            "name" => "Soft interlining",
+            "use" => "interlining",
+            "width" => "137 cm",
+            "mass" => "260",
+            "price" => "9.20"
+          },
+          "#f0ead9"
+        ],
+        "velvet" => [
+          {
+            "name" => "Mooring velvet",
+            "use" => "face",
+            "width" => "145 cm",
+            "selvedge" => "1.5 cm",
+            "mass" => "410",
+            "one_way" => true,
+            "price" => "41.00"
+          },
+          "#8d95ad"
+        ],
+        "blackout" => [
+          {
+            "name" => "Coated blackout",
+            "use" => "lining",
+            "width" => "280 cm",
+            "mass" => "230",
+            "coated" => true,
+            "price" => "12.40"
+          },
+          "#e4e0d8"
+        ],
+        "voile" => [
+          {
+            "name" => "Estuary voile",
+            "use" => "face",
+            "width" => "300 cm",
+            "selvedge" => "1 cm",
+            "mass" => "70",
+            "loose" => true,
+            "price" => "14.60"
+          },
+          "#f4f1e8"
+        ],
+        "stripe" => [
+          {
+            "name" => "Jetty stripe",
+            "use" => "face",
+            "width" => "137 cm",
+            "selvedge" => "1.2 cm",
+            "mass" => "240",
+            "price" => "19.80"
+          },
+          "#d7cdb0"
+        ]
       }.freeze
       TICKET_OFFICE = {
-        "support" => {"kind" => "track", "length" => "180 cm"}, "opening" => {"kind" => "pair"},
-        "overlap" => "8 cm", "return_left" => "6 cm", "return_right" => "6 cm",
-        "drop" => {"readings" => ["214 cm", "214.4 cm", "213.8 cm"], "taken_at" => %w[left middle right], "offset" => "-1 cm"},
-        "heading" => {"kind" => "pencil_pleat", "fullness" => "2", "top_turn" => "4 cm", "tape_turn_in" => "3 cm", "hook_spacing" => "8 cm"},
-        "making" => {"hem" => {"kind" => "double", "depth" => "8 cm"}, "side" => {"kind" => "single", "depth" => "4 cm", "turn_under" => "1 cm"},
-                     "seam" => "1.5 cm"}
+        "support" => {"kind" => "track", "length" => "180 cm"},
+        "opening" => {"kind" => "pair"},
+        "overlap" => "8 cm",
+        "return_left" => "6 cm",
+        "return_right" => "6 cm",
+        "drop" => {
+          "readings" => ["214 cm", "214.4 cm", "213.8 cm"],
+          "taken_at" => %w[left middle right],
+          "offset" => "-1 cm"
+        },
+        "heading" => {
+          "kind" => "pencil_pleat",
+          "fullness" => "2",
+          "top_turn" => "4 cm",
+          "tape_turn_in" => "3 cm",
+          "hook_spacing" => "8 cm"
+        },
+        "making" => {
+          "hem" => {"kind" => "double", "depth" => "8 cm"},
+          "side" => {"kind" => "single", "depth" => "4 cm", "turn_under" => "1 cm"},
+          "seam" => "1.5 cm"
+        }
       }.freeze
       UPPER_LANDING = {
-        "support" => {"kind" => "pole", "length" => "5 ft 7 1/2 in", "carriers" => 20}, "opening" => {"kind" => "one_way_left"},
+        "support" => {"kind" => "pole", "length" => "5 ft 7 1/2 in", "carriers" => 20},
+        "opening" => {"kind" => "one_way_left"},
         "return_left" => "3 1/2 in",
-        "drop" => {"readings" => ["81 3/8 in", "81 1/4 in"], "taken_at" => %w[left right], "stand_up" => "-1 1/4 in", "offset" => "-1/2 in"},
-        "heading" => {"kind" => "pencil_pleat", "fullness" => {"percent_total" => "225"}, "top_turn" => "1 in", "tape_turn_in" => "1 in",
-                      "hook_spacing" => "3 in"},
-        "making" => {"hem" => {"kind" => "double", "depth" => "3 in"}, "side" => {"kind" => "double", "depth" => "1 in"}, "seam" => "5/8 in",
-                     "squaring" => "2 in"},
+        "drop" => {
+          "readings" => ["81 3/8 in", "81 1/4 in"],
+          "taken_at" => %w[left right],
+          "stand_up" => "-1 1/4 in",
+          "offset" => "-1/2 in"
+        },
+        "heading" => {
+          "kind" => "pencil_pleat",
+          "fullness" => {"percent_total" => "225"},
+          "top_turn" => "1 in",
+          "tape_turn_in" => "1 in",
+          "hook_spacing" => "3 in"
+        },
+        "making" => {
+          "hem" => {"kind" => "double", "depth" => "3 in"},
+          "side" => {"kind" => "double", "depth" => "1 in"},
+          "seam" => "5/8 in",
+          "squaring" => "2 in"
+        },
         "pattern" => {"place" => "top", "point" => "1 in"}
       }.freeze
-      ON_HAND = {"hooks" => 140, "gliders" => 60, "rings" => 24, "weights" => 30, "tape_length" => "18 m", "buckram_length" => "25 m"}.freeze
+      ON_HAND = {
+        "hooks" => 140,
+        "gliders" => 60,
+        "rings" => 24,
+        "weights" => 30,
+        "tape_length" => "18 m",
+        "buckram_length" => "25 m"
+      }.freeze
       LANDING_LINING = {"lift" => "1 in", "inset" => "1 in", "side_turn" => "1/2 in", "top" => "1/2 in",
                         "hem" => {"kind" => "double", "depth" => "2 in"}}.freeze
 
@@ -70,50 +203,100 @@ module EarnestFold
         Rooms::JOBS.each { |job| room(job, cloths, sets) }
         vestry
         @workroom.house.update(version: @workroom.house.read.version, on_hand: ON_HAND)
-        Pieces::ALL.each { |key, pieces| pieces.each { |label, spec| @workroom.shelf.receive(cloths[key].to_i, label, spec) } }
+        Pieces::ALL.each do |key, pieces|
+          pieces.each { |label, spec| @workroom.shelf.receive(cloths[key].to_i, label, spec) }
+        end
         ["Ida Marram", "Joss Teal"].each { |name| @workroom.people.add(name) }
         landing = @workroom.jobs.create(title: "Upper landing", unit: "in")
-        @workroom.jobs.add_window(landing, room: "Upper landing", name: "Stair window",
-          spec: UPPER_LANDING.merge("face" => cloths["tick"], "lining" => LANDING_LINING.merge("cloth" => cloths["sateen"])))
+        @workroom.jobs.add_window(
+          landing,
+          room: "Upper landing",
+          name: "Stair window",
+          spec: UPPER_LANDING.merge(
+            "face" => cloths["tick"],
+            "lining" => LANDING_LINING.merge("cloth" => cloths["sateen"])
+          )
+        )
         promised(landing, "promised" => 9)
         office = @workroom.jobs.create(title: "Ticket office", unit: "cm")
-        @workroom.jobs.add_window(office, room: "Ticket office", name: "Quay window", spec: TICKET_OFFICE.merge("face" => cloths["ferry"]))
+        @workroom.jobs.add_window(
+          office,
+          room: "Ticket office",
+          name: "Quay window",
+          spec: TICKET_OFFICE.merge("face" => cloths["ferry"])
+        )
         timed
       end
 
       # What the bench's clocks said of three jobs, and what was learnt of one: job, minutes by step and curtain.
       def timed
         Rooms::TIMED.each do |title, said|
-          treatment = @workroom.jobs.find(@workroom.jobs.list.find { |line| line.title == title }.id).treatments.first.id
-          said.each { |(step, curtain), minutes| @workroom.bench.say(treatment, step, curtain, "corrected", value: minutes.to_s) }
+          treatment = @workroom
+            .jobs
+            .find(@workroom.jobs.list.find { |line| line.title == title }.id)
+            .treatments
+            .first
+            .id
+          said.each do |(step, curtain), minutes|
+            @workroom.bench.say(treatment, step, curtain, "corrected", value: minutes.to_s)
+          end
           @workroom.logbook.note(treatment, **Rooms::LEARNT) if title == "Breakfast room"
         end
       end
 
       # Somebody's own curtains, with what was noted when they came in.
       def vestry
-        id = @workroom.jobs.bring_in(title: "Ferry chapel", unit: "cm", extras: {"alterations" => Rooms::VESTRY}, cloths: {}, windows: [])
+        id = @workroom.jobs.bring_in(
+          title: "Ferry chapel",
+          unit: "cm",
+          extras: {"alterations" => Rooms::VESTRY},
+          cloths: {},
+          windows: []
+        )
         promised(id, "promised" => 4)
         pair = @workroom.jobs.find(id).treatments.first.id
-        @workroom.came_in.note(pair, sort: "mark", curtain: "left", across: 300, down: 860, words: "candle wax, two drops")
+        @workroom.came_in.note(
+          pair,
+          sort: "mark",
+          curtain: "left",
+          across: 300,
+          down: 860,
+          words: "candle wax, two drops"
+        )
         @workroom.came_in.note(pair, sort: "missing_hook", curtain: "right", across: 880, down: 30, words: "")
       end
 
       # A room of the house: its treatments name cloths and sets by their keys here.
       def room((title, unit, notes, windows), cloths, sets)
-        id = @workroom.jobs.bring_in(title: title, unit: unit, extras: {}, cloths: {}, windows: windows.map { |place, name, layers| [place, name, layers.map { |spec| settled(spec, cloths, sets) }] })
+        id = @workroom.jobs.bring_in(
+          title: title,
+          unit: unit,
+          extras: {},
+          cloths: {},
+          windows: windows.map do |place, name, layers|
+            [place, name, layers.map { |spec| settled(spec, cloths, sets) }]
+          end
+        )
         @workroom.jobs.set_notes(id, notes, version: version(id))
         promised(id, Rooms::DATES.fetch(title, {}))
       end
 
       # @param dates [Hash{String => Integer}] so many days from today
-      def promised(id, dates) = @workroom.jobs.set_dates(id, dates.transform_values { |days| (@today + days).iso8601 }, version: version(id))
+      def promised(id, dates) =
+        @workroom.jobs.set_dates(id, dates.transform_values { |days| (@today + days).iso8601 }, version: version(id))
 
       def version(id) = @workroom.jobs.find(id).version
 
       def settled(spec, cloths, sets)
-        inner = %w[lining interlining].select { |part| spec[part] }.to_h { |part| [part, spec[part].merge("cloth" => cloths.fetch(spec[part]["cloth"]))] }
-        spec.merge("face" => cloths.fetch(spec["face"]), **inner, **(spec["rules"] ? {"rules" => sets.fetch(spec["rules"])} : {}))
+        inner =
+          %w[lining interlining]
+            .select { |part| spec[part] }
+            .to_h { |part| [part, spec[part].merge("cloth" => cloths.fetch(spec[part]["cloth"]))] }
+        spec.merge(
+          "face" => cloths.fetch(spec["face"]),
+          **inner,
+          **(spec["rules"] ? {"rules" => sets.fetch(spec["rules"])} : {})
+        )
       end
     end
   end

@@ -17,26 +17,63 @@ module EarnestFold
       # @return [Array<Records::Job>] at work (not in the archive) with a date of any kind, those promised first
       def jobs
         Store.guard do
-          ids = @workroom.rows(:jobs).where(archived: false).exclude(dates: Sequel.pg_jsonb({})).order(Sequel.lit("dates->>'promised' NULLS LAST"), :id).limit(MOST_JOBS).select_map(:id)
+          ids = @workroom
+            .rows(:jobs)
+            .where(archived: false)
+            .exclude(dates: Sequel.pg_jsonb({}))
+            .order(Sequel.lit("dates->>'promised' NULLS LAST"), :id)
+            .limit(MOST_JOBS)
+            .select_map(:id)
           @workroom.jobs.all(ids)
         end
       end
 
       # @return [Array<Array(Integer, String)>] jobs at work without a date, the last changed first: id and title
-      def without_a_day = Store.guard { Store.prepared(:without_a_day, workroom: @workroom.id) { Store.db[:jobs].where(workroom_id: :$workroom, archived: false, dates: Sequel.pg_jsonb({})).order(Sequel.desc(:updated_at)).limit(MOST_OFFERED).select(:id, :title) }.map { |row| row.values_at(:id, :title) } }
+      def without_a_day =
+        Store.guard do
+          Store
+            .prepared(:without_a_day, workroom: @workroom.id) do
+              Store.db[:jobs]
+                .where(workroom_id: :$workroom, archived: false, dates: Sequel.pg_jsonb({}))
+                .order(Sequel.desc(:updated_at))
+                .limit(MOST_OFFERED)
+                .select(:id, :title)
+            end
+            .map { |row| row.values_at(:id, :title) }
+        end
 
-      # @return [Array] what everything here stands at, in one short question: as long as it is the same, so is the diary
+      # @return [Array] what everything here stands at, in one short question: as long as it is the same, so is the
+      #   diary
       def state
         Store.guard do
           Store.prepared(:diary_state, workroom: @workroom.id) do
             jobs = Store.db[:jobs].where(workroom_id: :$workroom, archived: false).exclude(dates: Sequel.pg_jsonb({}))
-            work = Store.db[:treatments].join(:windows, workroom_id: Sequel[:treatments][:workroom_id], id: Sequel[:treatments][:window_id]).where(Sequel[:windows][:job_id] => jobs.select(:id))
+            work =
+              Store.db[:treatments].join(
+                :windows,
+                workroom_id: Sequel[:treatments][:workroom_id],
+                id: Sequel[:treatments][:window_id]
+              ).where(Sequel[:windows][:job_id] => jobs.select(:id))
             said = Store.db[:bench_entries].where(workroom_id: :$workroom)
             moves = Store.db[:diary_moves].where(workroom_id: :$workroom)
             cloths = Store.db[:cloths].where(workroom_id: :$workroom)
-            Store.db.select(jobs.select(Sequel.lit("md5(string_agg(id || ':' || version || ':' || invoiced || ':' || dates::text, ',' ORDER BY id))")).as(:jobs), work.select(Sequel.lit("sum(treatments.version) || ':' || count(*) || ':' || count(*) FILTER (WHERE put_away)")).as(:work),
-              said.select(Sequel.lit("max(id)")).as(:said), moves.select(Sequel.lit("md5(string_agg(treatment_id || block || day || ':' || at_minute, ',' ORDER BY treatment_id, block))")).as(:moves),
-              cloths.select(Sequel.lit("sum(version) || ':' || count(*)")).as(:cloths))
+            Store.db.select(
+              jobs.select(
+                Sequel.lit(
+                  "md5(string_agg(id || ':' || version || ':' || invoiced || ':' || dates::text, ',' ORDER BY id))"
+                )
+              ).as(:jobs),
+              work.select(
+                Sequel.lit("sum(treatments.version) || ':' || count(*) || ':' || count(*) FILTER (WHERE put_away)")
+              ).as(:work),
+              said.select(Sequel.lit("max(id)")).as(:said),
+              moves.select(
+                Sequel.lit(
+                  "md5(string_agg(treatment_id || block || day || ':' || at_minute, ',' ORDER BY treatment_id, block))"
+                )
+              ).as(:moves),
+              cloths.select(Sequel.lit("sum(version) || ':' || count(*)")).as(:cloths)
+            )
           end.first.values
         end
       end
@@ -45,8 +82,16 @@ module EarnestFold
       # @return [Array<Done>]
       def done(treatment_ids)
         Store.guard do
-          @workroom.rows(:bench_entries).where(treatment_id: treatment_ids, kind: %w[done undone]).exclude(Sequel.like(:step, "#{Bench::CAUTION}%")).distinct(:treatment_id, :step, :curtain)
-            .order(:treatment_id, :step, :curtain, Sequel.desc(:id)).select(:treatment_id, :step, :curtain, :kind).all.select { |row| row.delete(:kind) == "done" }.map { |row| Done.new(**row) }
+          @workroom
+            .rows(:bench_entries)
+            .where(treatment_id: treatment_ids, kind: %w[done undone])
+            .exclude(Sequel.like(:step, "#{Bench::CAUTION}%"))
+            .distinct(:treatment_id, :step, :curtain)
+            .order(:treatment_id, :step, :curtain, Sequel.desc(:id))
+            .select(:treatment_id, :step, :curtain, :kind)
+            .all
+            .select { |row| row.delete(:kind) == "done" }
+            .map { |row| Done.new(**row) }
         end
       end
 
@@ -57,13 +102,26 @@ module EarnestFold
       # @raise [Missing]
       def move(treatment_id, block, day, at_minute)
         Store.guard do
-          @workroom.rows(:diary_moves).insert_conflict(target: [:workroom_id, :treatment_id, :block], update: {day: day, at_minute: at_minute, by: @workroom.by})
-            .insert(workroom_id: @workroom.id, treatment_id: treatment_id, block: block, day: day, at_minute: at_minute, by: @workroom.by)
+          @workroom
+            .rows(:diary_moves)
+            .insert_conflict(
+              target: %i[workroom_id treatment_id block],
+              update: {day: day, at_minute: at_minute, by: @workroom.by}
+            )
+            .insert(
+              workroom_id: @workroom.id,
+              treatment_id: treatment_id,
+              block: block,
+              day: day,
+              at_minute: at_minute,
+              by: @workroom.by
+            )
         end
       end
 
       # Lets a step fall where it falls.
-      def let_fall(treatment_id, block) = Store.guard { @workroom.rows(:diary_moves).where(treatment_id: treatment_id, block: block).delete }
+      def let_fall(treatment_id, block) =
+        Store.guard { @workroom.rows(:diary_moves).where(treatment_id: treatment_id, block: block).delete }
     end
   end
 end

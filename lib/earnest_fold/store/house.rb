@@ -4,7 +4,8 @@ module EarnestFold
   module Store
     # The house: what the workroom has decided, its sets of rules, and what small parts it has on hand.
     class House
-      # As it is read: `rules` are the core's, `sets` the {RuleSet}s in their order, `on_hand` counts and lengths by part.
+      # As it is read: `rules` are the core's, `sets` the {RuleSet}s in their order, `on_hand` counts and lengths
+      # by part.
       Record = Reckoning::Value.define(:name, :unit, :rules, :stored, :on_hand, :version, :sets) do
         # @param id [String, nil]
         # @return [RuleSet, nil]
@@ -54,7 +55,8 @@ module EarnestFold
 
       # @return [Integer] the id of a new set
       # @raise [Taken]
-      def add_set(name:, spec:) = named { @workroom.insert(:rule_sets, name: name, spec: Sequel.pg_jsonb(spec), position: next_position)[:id] }
+      def add_set(name:, spec:) =
+        named { @workroom.insert(:rule_sets, name: name, spec: Sequel.pg_jsonb(spec), position: next_position)[:id] }
 
       private
 
@@ -62,17 +64,37 @@ module EarnestFold
 
       def row = Store.db[:workrooms].where(id: @workroom.id)
 
-      def joined = Store.db[:workrooms].where(Sequel[:workrooms][:id] => :$workroom).left_join(:rule_sets, workroom_id: Sequel[:workrooms][:id]).order(Sequel[:rule_sets][:position], Sequel[:rule_sets][:id])
+      def joined =
+        Store.db[:workrooms]
+          .where(Sequel[:workrooms][:id] => :$workroom)
+          .left_join(:rule_sets, workroom_id: Sequel[:workrooms][:id])
+          .order(Sequel[:rule_sets][:position], Sequel[:rule_sets][:id])
 
-      # Which state of each row this is: a row written anew has another xmin, or, by the same transaction, another version.
+      # Which state of each row this is: a row written anew has another xmin, or, by the same transaction, another
+      # version.
       def versions
-        joined.select(Sequel[:workrooms][:id].as(:id), Sequel[:workrooms][:version], Sequel.lit("workrooms.xmin::text AS written"), Sequel[:rule_sets][:id].as(:set_id), Sequel[:rule_sets][:version].as(:set_version),
-          Sequel.lit("rule_sets.xmin::text AS set_written"))
+        joined.select(
+          Sequel[:workrooms][:id].as(:id),
+          Sequel[:workrooms][:version],
+          Sequel.lit("workrooms.xmin::text AS written"),
+          Sequel[:rule_sets][:id].as(:set_id),
+          Sequel[:rule_sets][:version].as(:set_version),
+          Sequel.lit("rule_sets.xmin::text AS set_written")
+        )
       end
 
       def house
-        joined.select(Sequel[:workrooms][:name], :unit, Records.text(:rules, :rules), Records.text(:on_hand, :on_hand), Sequel[:workrooms][:version], Sequel[:rule_sets][:id].as(:set_id), Sequel[:rule_sets][:name].as(:set_name), Records.text(:spec, :spec),
-          Sequel[:rule_sets][:version].as(:set_version))
+        joined.select(
+          Sequel[:workrooms][:name],
+          :unit,
+          Records.text(:rules, :rules),
+          Records.text(:on_hand, :on_hand),
+          Sequel[:workrooms][:version],
+          Sequel[:rule_sets][:id].as(:set_id),
+          Sequel[:rule_sets][:name].as(:set_name),
+          Records.text(:spec, :spec),
+          Sequel[:rule_sets][:version].as(:set_version)
+        )
       end
 
       # A workroom of before there were sets, or a fresh one.
@@ -80,7 +102,9 @@ module EarnestFold
         @workroom.transaction do
           row.for_update.first
           if @workroom.rows(:rule_sets).empty?
-            StartingRules::SETS.each_with_index { |(name, spec), index| @workroom.insert(:rule_sets, name: name, spec: Sequel.pg_jsonb(spec), position: index + 1) }
+            StartingRules::SETS.each_with_index do |(name, spec), index|
+              @workroom.insert(:rule_sets, name: name, spec: Sequel.pg_jsonb(spec), position: index + 1)
+            end
           end
         end
       end
@@ -96,9 +120,23 @@ module EarnestFold
       def made(rows)
         first = rows.first
         stored = Records.parsed(first[:rules])
-        sets = rows.map { |one| RuleSet.new(id: one[:set_id], name: one[:set_name], spec: Records.parsed(one[:spec]), version: one[:set_version]) }
-        Record.new(name: first[:name], unit: first[:unit], rules: Reckoning::HouseRules.read(stored, Reckoning::Units::CM), stored: stored, on_hand: Records.parsed(first[:on_hand]),
-          version: first[:version], sets: sets.freeze)
+        sets = rows.map do |one|
+          RuleSet.new(
+            id: one[:set_id],
+            name: one[:set_name],
+            spec: Records.parsed(one[:spec]),
+            version: one[:set_version]
+          )
+        end
+        Record.new(
+          name: first[:name],
+          unit: first[:unit],
+          rules: Reckoning::HouseRules.read(stored, Reckoning::Units::CM),
+          stored: stored,
+          on_hand: Records.parsed(first[:on_hand]),
+          version: first[:version],
+          sets: sets.freeze
+        )
       end
     end
   end

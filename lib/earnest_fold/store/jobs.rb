@@ -6,10 +6,32 @@ module EarnestFold
     class Jobs
       MOST_LISTED, MOST_USING = 30, 8
       JOINED = [
-        Sequel[:jobs][:id].as(:job_id), :title, :unit, Sequel[:jobs][:version].as(:job_version), Sequel[:jobs][:updated_at], Records.text(:extras, :extras), :notes, :archived, :invoiced, Records.text(:account, :account), Records.text(:dates, :dates),
-        Sequel[:windows][:id].as(:window_id), :room, :name, Sequel[:treatments][:id], Records.text(:spec, :spec), Sequel[:treatments][:version], :undoable, :put_away
+        Sequel[:jobs][:id].as(:job_id),
+        :title,
+        :unit,
+        Sequel[:jobs][:version].as(:job_version),
+        Sequel[:jobs][:updated_at],
+        Records.text(:extras, :extras),
+        :notes,
+        :archived,
+        :invoiced,
+        Records.text(:account, :account),
+        Records.text(:dates, :dates),
+        Sequel[:windows][:id].as(:window_id),
+        :room,
+        :name,
+        Sequel[:treatments][:id],
+        Records.text(:spec, :spec),
+        Sequel[:treatments][:version],
+        :undoable,
+        :put_away
       ].freeze
-      IN_ORDER = [Sequel[:windows][:position], Sequel[:windows][:id], Sequel[:treatments][:position], Sequel[:treatments][:id]].freeze
+      IN_ORDER = [
+        Sequel[:windows][:position],
+        Sequel[:windows][:id],
+        Sequel[:treatments][:position],
+        Sequel[:treatments][:id]
+      ].freeze
       private_constant :JOINED, :IN_ORDER
 
       def initialize(workroom)
@@ -21,10 +43,26 @@ module EarnestFold
       # @return [Array<Records::JobLine>] the last changed first
       def list(archived: false, page: 1)
         Store.guard do
-          of_page = @workroom.rows(:jobs).where(archived: archived).order(Sequel.desc(:updated_at), Sequel.desc(:id)).limit(MOST_LISTED, (page - 1) * MOST_LISTED)
-          Store.db[of_page.as(:jobs)].left_join(:windows, workroom_id: @workroom.id, job_id: Sequel[:jobs][:id]).group(Sequel[:jobs][:id], :title, :unit, :updated_at)
-            .select { [jobs[:id], jobs[:title], jobs[:unit], jobs[:updated_at], count(windows[:id]).as(:windows), string_agg(windows[:room], "\n").as(:rooms)] }
-            .order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel.desc(Sequel[:jobs][:id])).map { |row| line(row) }
+          of_page = @workroom
+            .rows(:jobs)
+            .where(archived: archived)
+            .order(Sequel.desc(:updated_at), Sequel.desc(:id))
+            .limit(MOST_LISTED, (page - 1) * MOST_LISTED)
+          Store.db[of_page.as(:jobs)]
+            .left_join(:windows, workroom_id: @workroom.id, job_id: Sequel[:jobs][:id])
+            .group(Sequel[:jobs][:id], :title, :unit, :updated_at)
+            .select do
+              [
+                jobs[:id],
+                jobs[:title],
+                jobs[:unit],
+                jobs[:updated_at],
+                count(windows[:id]).as(:windows),
+                string_agg(windows[:room], "\n").as(:rooms)
+              ]
+            end
+            .order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel.desc(Sequel[:jobs][:id]))
+            .map { |row| line(row) }
         end
       end
 
@@ -39,13 +77,22 @@ module EarnestFold
       end
 
       # @param cloth_id [Integer]
-      # @return [Array<Records::Job>] those at work (not in the archive) that use the cloth, the last changed first, at most
+      # @return [Array<Records::Job>] those at work (not in the archive) that use the cloth, the last changed
+      #   first, at most
       #   MOST_USING, in one question
       def using(cloth_id)
         Store.guard do
-          uses = %w[spec->>'face' spec#>>'{lining,cloth}' spec#>>'{interlining,cloth}'].map { |place| Sequel.lit("#{place} = ?", cloth_id.to_s) }.reduce(:|)
+          uses =
+            %w[spec->>'face' spec#>>'{lining,cloth}' spec#>>'{interlining,cloth}']
+              .map { |place| Sequel.lit("#{place} = ?", cloth_id.to_s) }
+              .reduce(:|)
           windows = @workroom.rows(:treatments).where(uses).select(:window_id)
-          ids = @workroom.rows(:jobs).where(archived: false, id: @workroom.rows(:windows).where(id: windows).select(:job_id)).order(Sequel.desc(:updated_at)).limit(MOST_USING).select(:id)
+          ids = @workroom
+            .rows(:jobs)
+            .where(archived: false, id: @workroom.rows(:windows).where(id: windows).select(:job_id))
+            .order(Sequel.desc(:updated_at))
+            .limit(MOST_USING)
+            .select(:id)
           whole(ids).order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel[:jobs][:id], *IN_ORDER).all
             .chunk_while { |one, other| one[:job_id] == other[:job_id] }.map { |of_job| record(of_job) }
         end
@@ -63,14 +110,21 @@ module EarnestFold
       end
 
       # @param words [String]
-      # @return [Array<Array(Integer, String, String)>] jobs whose title, rooms or windows have the words in them: id, title, and
+      # @return [Array<Array(Integer, String, String)>] jobs whose title, rooms or windows have the words in them:
+      #   id, title, and
       #   where they were found
       def find_words(words)
         Store.guard do
           jobs = @workroom.rows(:jobs).left_join(:windows, workroom_id: @workroom.id, job_id: Sequel[:jobs][:id])
-          found = [:jobs, :windows].map { |table| Sequel.like(Sequel[table][:words], "%#{jobs.escape_like(words.downcase)}%") }.reduce(:|)
-          jobs.where(found).order(Sequel[:jobs][:title], Sequel[:windows][:position]).limit(MOST_LISTED)
-            .select_map([Sequel[:jobs][:id], :title, :room, :name]).map { |id, title, room, name| [id, title, [room, name].compact.reject(&:empty?).join(", ")] }
+          found =
+            %i[jobs windows].map { |table| Sequel.like(Sequel[table][:words], "%#{jobs.escape_like(words.downcase)}%") }
+              .reduce(:|)
+          jobs
+            .where(found)
+            .order(Sequel[:jobs][:title], Sequel[:windows][:position])
+            .limit(MOST_LISTED)
+            .select_map([Sequel[:jobs][:id], :title, :room, :name])
+            .map { |id, title, room, name| [id, title, [room, name].compact.reject(&:empty?).join(", ")] }
         end
       end
 
@@ -115,12 +169,16 @@ module EarnestFold
       # A window one place up or down among the windows of its job; at the end nothing moves.
       # @param by [Integer] −1 or 1
       # @raise [Missing]
-      def move_window(id, window, by:) = @workroom.transaction { swap(:windows, @workroom.rows(:windows).where(job_id: id), window, by) && change(id) }
+      def move_window(id, window, by:) =
+        @workroom.transaction { swap(:windows, @workroom.rows(:windows).where(job_id: id), window, by) && change(id) }
 
       # A layer one place towards the glass or the room.
       # @param by [Integer] −1 or 1
       # @raise [Missing]
-      def move_layer(id, window, treatment, by:) = @workroom.transaction { swap(:treatments, @workroom.rows(:treatments).where(window_id: window), treatment, by) && change(id) }
+      def move_layer(id, window, treatment, by:) =
+        @workroom.transaction do
+          swap(:treatments, @workroom.rows(:treatments).where(window_id: window), treatment, by) && change(id)
+        end
 
       # One more layer at a window.
       # @param window [Records::Window] of this job
@@ -165,9 +223,12 @@ module EarnestFold
       def bring_in(title:, unit:, extras:, cloths:, windows:)
         @workroom.transaction do
           ids = cloths.transform_values { |spec| bring_cloth(spec).to_s }
-          job = @workroom.insert(:jobs, title: title, unit: unit, extras: Sequel.pg_jsonb(renamed_parts(extras.except("alterations"), ids)))[:id]
+          kept = Sequel.pg_jsonb(renamed_parts(extras.except("alterations"), ids))
+          job = @workroom.insert(:jobs, title: title, unit: unit, extras: kept)[:id]
           bring_alterations(job, windows.size, extras.fetch("alterations", []))
-          windows.each_with_index { |(room, name, specs), index| bring_window(job, index + 1, room, name, specs.map { |spec| ids.empty? ? spec : renamed(spec, ids) }) }
+          windows.each_with_index do |(room, name, specs), index|
+            bring_window(job, index + 1, room, name, specs.map { |spec| ids.empty? ? spec : renamed(spec, ids) })
+          end
           job
         end
       end
@@ -178,12 +239,15 @@ module EarnestFold
 
       # A job with its windows and their treatments, in one question.
       def whole_job
-        joined(Store.db[:jobs].where(Sequel[:jobs][:workroom_id] => :$workroom, Sequel[:jobs][:id] => :$job)).order(*IN_ORDER)
+        joined(Store.db[:jobs].where(Sequel[:jobs][:workroom_id] => :$workroom, Sequel[:jobs][:id] => :$job))
+          .order(*IN_ORDER)
       end
 
       def joined(jobs)
-        jobs.left_join(:windows, workroom_id: Sequel[:jobs][:workroom_id], job_id: Sequel[:jobs][:id])
-          .left_join(:treatments, workroom_id: Sequel[:jobs][:workroom_id], window_id: Sequel[:windows][:id]).select(*JOINED)
+        jobs
+          .left_join(:windows, workroom_id: Sequel[:jobs][:workroom_id], job_id: Sequel[:jobs][:id])
+          .left_join(:treatments, workroom_id: Sequel[:jobs][:workroom_id], window_id: Sequel[:windows][:id])
+          .select(*JOINED)
       end
 
       # A cloth with its pieces: those go on the shelf.
@@ -195,22 +259,34 @@ module EarnestFold
 
       # Each where it hangs, or by the name it came under.
       def bring_alterations(job, windows, alterations)
-        alterations.each_with_index { |made, index| bring_window(job, windows + index + 1, "", made["id"].to_s[0, 80], [made]) }
+        alterations.each_with_index do |made, index|
+          bring_window(job, windows + index + 1, "", made["id"].to_s[0, 80], [made])
+        end
       end
 
       def renamed_parts(extras, ids)
         parts = extras["small_parts"] or return extras
-        extras.merge("small_parts" => parts.map { |part| part["cloth"] ? part.merge("cloth" => ids.fetch(part["cloth"])) : part })
+        extras.merge(
+          "small_parts" => parts.map { |part| part["cloth"] ? part.merge("cloth" => ids.fetch(part["cloth"])) : part }
+        )
       end
 
       def bring_window(job, position, room, name, specs)
         window = @workroom.insert(:windows, job_id: job, position: position, room: room, name: name)
-        specs.each_with_index.map { |spec, index| @workroom.insert(:treatments, window_id: window[:id], position: index + 1, spec: Sequel.pg_jsonb(spec))[:id] }.first
+        specs
+          .each_with_index
+          .map do |spec, index|
+            @workroom.insert(:treatments, window_id: window[:id], position: index + 1, spec: Sequel.pg_jsonb(spec))[:id]
+          end
+          .first
       end
 
       # The treatments call the cloths by the ids they have here.
       def renamed(spec, ids)
-        inner = %w[lining interlining].select { |part| spec[part] }.to_h { |part| [part, spec[part].merge("cloth" => ids.fetch(spec[part]["cloth"]))] }
+        inner =
+          %w[lining interlining]
+            .select { |part| spec[part] }
+            .to_h { |part| [part, spec[part].merge("cloth" => ids.fetch(spec[part]["cloth"]))] }
         spec.merge("face" => ids.fetch(spec["face"]), **inner)
       end
 
@@ -237,22 +313,48 @@ module EarnestFold
       end
 
       def line(row)
-        Records::JobLine.new(id: row[:id], title: row[:title], unit: row[:unit], windows: row[:windows], updated_at: row[:updated_at],
-          rooms: row[:rooms].to_s.split("\n").reject(&:empty?).uniq)
+        Records::JobLine.new(
+          id: row[:id],
+          title: row[:title],
+          unit: row[:unit],
+          windows: row[:windows],
+          updated_at: row[:updated_at],
+          rooms: row[:rooms].to_s.split("\n").reject(&:empty?).uniq
+        )
       end
 
       # @param rows [Array<Hash>] the job with its windows and their treatments, in order
       def record(rows)
-        windows = rows.select { |row| row[:window_id] }.chunk_while { |one, other| one[:window_id] == other[:window_id] }.map { |of_one| window_record(of_one) }
+        windows =
+          rows
+            .select { |row| row[:window_id] }
+            .chunk_while { |one, other| one[:window_id] == other[:window_id] }
+            .map { |of_one| window_record(of_one) }
         job = rows.first
-        Records::Job.new(id: job[:job_id], title: job[:title], unit: job[:unit], version: job[:job_version], updated_at: job[:updated_at],
-          extras: Records.parsed(job[:extras]), notes: job[:notes], archived: job[:archived], invoiced: job[:invoiced],
-          account: Records.parsed(job[:account]), dates: Records.parsed(job[:dates]), windows: windows.freeze)
+        Records::Job.new(
+          id: job[:job_id],
+          title: job[:title],
+          unit: job[:unit],
+          version: job[:job_version],
+          updated_at: job[:updated_at],
+          extras: Records.parsed(job[:extras]),
+          notes: job[:notes],
+          archived: job[:archived],
+          invoiced: job[:invoiced],
+          account: Records.parsed(job[:account]),
+          dates: Records.parsed(job[:dates]),
+          windows: windows.freeze
+        )
       end
 
       def window_record(rows)
         treatments = rows.select { |row| row[:id] }.map { |row| Treatments.record(row) }
-        Records::Window.new(id: rows.first[:window_id], room: rows.first[:room], name: rows.first[:name], treatments: treatments.freeze)
+        Records::Window.new(
+          id: rows.first[:window_id],
+          room: rows.first[:room],
+          name: rows.first[:name],
+          treatments: treatments.freeze
+        )
       end
     end
   end

@@ -12,13 +12,27 @@ module EarnestFold
         @workroom = workroom
       end
 
-      # @return [Array<Records::Job>] those of whose work anything was said at the bench or noted, the last changed first; of at most
+      # @return [Array<Records::Job>] those of whose work anything was said at the bench or noted, the last changed
+      #   first; of at most
       #   MOST_WORK pieces of work
       def jobs
         Store.guard do
-          said = @workroom.rows(:bench_entries).exclude(Sequel.like(:step, "#{Bench::CAUTION}%")).select(:treatment_id).union(@workroom.rows(:log_notes).select(:treatment_id), from_self: false)
-          windows = @workroom.rows(:treatments).where(id: said).order(Sequel.desc(:updated_at)).limit(MOST_WORK).select(:window_id)
-          ids = @workroom.rows(:jobs).where(id: @workroom.rows(:windows).where(id: windows).select(:job_id)).order(Sequel.desc(:updated_at)).select_map(:id)
+          said = @workroom
+            .rows(:bench_entries)
+            .exclude(Sequel.like(:step, "#{Bench::CAUTION}%"))
+            .select(:treatment_id)
+            .union(@workroom.rows(:log_notes).select(:treatment_id), from_self: false)
+          windows = @workroom
+            .rows(:treatments)
+            .where(id: said)
+            .order(Sequel.desc(:updated_at))
+            .limit(MOST_WORK)
+            .select(:window_id)
+          ids = @workroom
+            .rows(:jobs)
+            .where(id: @workroom.rows(:windows).where(id: windows).select(:job_id))
+            .order(Sequel.desc(:updated_at))
+            .select_map(:id)
           @workroom.jobs.all(ids)
         end
       end
@@ -27,9 +41,25 @@ module EarnestFold
       def state
         Store.guard do
           Store.prepared(:logbook_state, workroom: @workroom.id) do
-            newest = %i[bench_entries log_notes plan_cuts].map { |table| Store.db[table].where(workroom_id: :$workroom).select { max(id) }.as(table) }
-            sums = %i[cloths jobs].map { |table| Store.db[table].where(workroom_id: :$workroom).select(Sequel.lit("sum(version) || ':' || count(*)")).as(:"#{table}_at") }
-            work = Store.db[:treatments].where(workroom_id: :$workroom, id: Store.db[:bench_entries].where(workroom_id: :$workroom).select(:treatment_id)).select(Sequel.lit("sum(version) || ':' || count(*)")).as(:work)
+            newest =
+              %i[bench_entries log_notes plan_cuts].map do |table|
+                Store.db[table].where(workroom_id: :$workroom).select { max(id) }.as(table)
+              end
+            sums =
+              %i[cloths jobs].map do |table|
+                Store.db[table]
+                  .where(workroom_id: :$workroom)
+                  .select(Sequel.lit("sum(version) || ':' || count(*)"))
+                  .as(:"#{table}_at")
+              end
+            work =
+              Store.db[:treatments]
+                .where(
+                  workroom_id: :$workroom,
+                  id: Store.db[:bench_entries].where(workroom_id: :$workroom).select(:treatment_id)
+                )
+                .select(Sequel.lit("sum(version) || ':' || count(*)"))
+                .as(:work)
             Store.db.select(*newest, *sums, work)
           end.first.values
         end
@@ -39,13 +69,26 @@ module EarnestFold
       # @return [Hash{Integer => Array<Bench::Entry>}] what was said, by treatment
       def entries(treatment_ids)
         Store.guard do
-          @workroom.rows(:bench_entries).where(treatment_id: treatment_ids).order(:id).all.group_by { |row| row[:treatment_id] }
+          @workroom
+            .rows(:bench_entries)
+            .where(treatment_id: treatment_ids)
+            .order(:id)
+            .all
+            .group_by { |row| row[:treatment_id] }
             .transform_values { |rows| rows.map { |row| Bench::Entry.new(**row.slice(*Bench::Entry.members)) } }
         end
       end
 
       # @return [Hash{Integer => Array<Note>}] by treatment, the last last
-      def notes(treatment_ids) = Store.guard { @workroom.rows(:log_notes).where(treatment_id: treatment_ids).order(:id).map { |row| Note.new(**row.slice(*Note.members)) }.group_by(&:treatment_id) }
+      def notes(treatment_ids) =
+        Store.guard do
+          @workroom
+            .rows(:log_notes)
+            .where(treatment_id: treatment_ids)
+            .order(:id)
+            .map { |row| Note.new(**row.slice(*Note.members)) }
+            .group_by(&:treatment_id)
+        end
 
       # @param treatment_ids [Array<Integer>]
       # @return [Hash{Integer => Array<String>}] the batches that each was cut from
@@ -53,13 +96,28 @@ module EarnestFold
         return {} if treatment_ids.empty?
 
         Store.guard do
-          @workroom.rows(:plan_cuts).where(state: "cut").where(Sequel.lit("cut->>'treatment' IN ?", treatment_ids.map(&:to_s))).join(:pieces, workroom_id: Sequel[:plan_cuts][:workroom_id], id: Sequel[:plan_cuts][:piece_id])
-            .distinct.select(Sequel.lit("cut->>'treatment' AS treatment, pieces.spec->>'batch' AS batch")).map { |row| row.values_at(:treatment, :batch) }.group_by { |id, _| Integer(id, 10) }.transform_values { |pairs| pairs.filter_map(&:last).reject(&:empty?) }
+          @workroom
+            .rows(:plan_cuts)
+            .where(state: "cut")
+            .where(Sequel.lit("cut->>'treatment' IN ?", treatment_ids.map(&:to_s)))
+            .join(:pieces, workroom_id: Sequel[:plan_cuts][:workroom_id], id: Sequel[:plan_cuts][:piece_id])
+            .distinct
+            .select(Sequel.lit("cut->>'treatment' AS treatment, pieces.spec->>'batch' AS batch"))
+            .map { |row| row.values_at(:treatment, :batch) }
+            .group_by { |id, _| Integer(id, 10) }
+            .transform_values { |pairs| pairs.filter_map(&:last).reject(&:empty?) }
         end
       end
 
       # @raise [Missing]
-      def note(treatment_id, went_wrong:, next_time:) = @workroom.insert(:log_notes, treatment_id: treatment_id, went_wrong: went_wrong, next_time: next_time, by: @workroom.by)
+      def note(treatment_id, went_wrong:, next_time:) =
+        @workroom.insert(
+          :log_notes,
+          treatment_id: treatment_id,
+          went_wrong: went_wrong,
+          next_time: next_time,
+          by: @workroom.by
+        )
 
       # @param cloth_id [String] a face cloth's
       # @param except [Integer] the treatment that is looked at
@@ -67,8 +125,14 @@ module EarnestFold
       def last_with(cloth_id, except:)
         Store.guard do
           row = Store.prepared(:last_with_cloth, workroom: @workroom.id, cloth: cloth_id, except: except) {
-            Store.db[:log_notes].where(Sequel[:log_notes][:workroom_id] => :$workroom).join(:treatments, workroom_id: Sequel[:log_notes][:workroom_id], id: Sequel[:log_notes][:treatment_id])
-              .where(Sequel.lit("spec->>'face'") => :$cloth).exclude(treatment_id: :$except).order(Sequel.desc(Sequel[:log_notes][:id])).limit(1).select_all(:log_notes)
+            Store.db[:log_notes]
+              .where(Sequel[:log_notes][:workroom_id] => :$workroom)
+              .join(:treatments, workroom_id: Sequel[:log_notes][:workroom_id], id: Sequel[:log_notes][:treatment_id])
+              .where(Sequel.lit("spec->>'face'") => :$cloth)
+              .exclude(treatment_id: :$except)
+              .order(Sequel.desc(Sequel[:log_notes][:id]))
+              .limit(1)
+              .select_all(:log_notes)
           }.first
           row && Note.new(**row.slice(*Note.members))
         end

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Store
-    # Quotes, orders and invoices as they went out. Each kind is numbered one after the other, without a gap and never twice: a number
+    # Quotes, orders and invoices as they went out. Each kind is numbered one after the other, without a gap and
+    # never twice: a number
     # is taken in the same transaction as its paper, and whoever comes second waits.
     class Papers
       KINDS = %w[quote order invoice].freeze
@@ -16,16 +17,37 @@ module EarnestFold
 
       # @param job_id [Integer]
       # @return [Array<Paper>] the last first
-      def of(job_id) = Store.guard { Store.prepared(:papers_of_job, workroom: @workroom.id, job: job_id) { Store.db[:papers].where(workroom_id: :$workroom, job_id: :$job).order(Sequel.desc(:id)).limit(50) }.map { |row| paper(row) } }
+      def of(job_id) =
+        Store.guard do
+          Store
+            .prepared(:papers_of_job, workroom: @workroom.id, job: job_id) do
+              Store.db[:papers].where(workroom_id: :$workroom, job_id: :$job).order(Sequel.desc(:id)).limit(50)
+            end
+            .map { |row| paper(row) }
+        end
 
       # @param id [Integer]
       # @return [Paper]
       # @raise [Missing]
-      def find(job_id, id) = Store.guard { (row = @workroom.rows(:papers).where(job_id: job_id, id: id).first) ? paper(row) : raise(Missing, "no paper #{id}") }
+      def find(job_id, id) =
+        Store.guard do
+          if (row = @workroom.rows(:papers).where(job_id: job_id, id: id).first)
+            paper(row)
+          else
+            raise(Missing, "no paper #{id}")
+          end
+        end
 
       # @return [Hash{String => Integer}] the number that the next paper of each kind takes
       def following
-        known = Store.guard { Store.prepared(:numbers_following, workroom: @workroom.id) { Store.db[:paper_numbers].where(workroom_id: :$workroom).select(:kind, :following) } }.to_h { |row| row.values_at(:kind, :following) }
+        known =
+          Store
+            .guard do
+              Store.prepared(:numbers_following, workroom: @workroom.id) do
+                Store.db[:paper_numbers].where(workroom_id: :$workroom).select(:kind, :following)
+              end
+            end
+            .to_h { |row| row.values_at(:kind, :following) }
         KINDS.to_h { |kind| [kind, known.fetch(kind, 1)] }
       end
 
@@ -33,13 +55,25 @@ module EarnestFold
       # @param content [Hash] plain values
       # @param number [Integer, nil] nil for the next one; any number begins a kind of which none has gone out yet
       # @return [Paper]
-      # @raise [Missing] where there is no such job, [Taken] where the number was given out before, [OutOfTurn] where it would leave a gap
+      # @raise [Missing] where there is no such job, [Taken] where the number was given out before, [OutOfTurn]
+      #   where it would leave a gap
       def write(job_id, kind, content, number: nil)
         @workroom.transaction do
           raise Missing, "no job #{job_id}" if @workroom.rows(:jobs).where(id: job_id).empty?
 
           own = in_turn(kind, number, numbers(kind).for_update.get(:following))
-          taken = @workroom.rows(:papers).returning.insert(workroom_id: @workroom.id, job_id: job_id, kind: kind, number: own, content: Sequel.pg_jsonb(content), by: @workroom.by).first
+          taken = @workroom
+            .rows(:papers)
+            .returning
+            .insert(
+              workroom_id: @workroom.id,
+              job_id: job_id,
+              kind: kind,
+              number: own,
+              content: Sequel.pg_jsonb(content),
+              by: @workroom.by
+            )
+            .first
           numbers(kind).update(following: Sequel.function(:greatest, :following, own + 1))
           @workroom.rows(:jobs).where(id: job_id).update(invoiced: true) if kind == "invoice"
           paper(taken)

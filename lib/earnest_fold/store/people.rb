@@ -12,7 +12,8 @@ module EarnestFold
       def names = Store.guard { @workroom.rows(:people).order(Sequel.function(:lower, :name)).select_map(:name) }
 
       # @param name [String] kept once, however often it is said
-      def add(name) = Store.guard { @workroom.rows(:people).insert_conflict.insert(workroom_id: @workroom.id, name: name) }
+      def add(name) =
+        Store.guard { @workroom.rows(:people).insert_conflict.insert(workroom_id: @workroom.id, name: name) }
     end
   end
 end

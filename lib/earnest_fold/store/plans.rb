@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Store
-    # The plans that were taken to the table: one for each cloth of a job. A cut that was made stays made, whoever plans the rest
+    # The plans that were taken to the table: one for each cloth of a job. A cut that was made stays made, whoever
+    # plans the rest
     # again; every step is one transaction, and people ticking at once wait for each other at the piece.
     class Plans
       C = Reckoning::Cutting
@@ -17,18 +18,32 @@ module EarnestFold
       # @return [Records::AtTable]
       def of(job_id)
         Store.guard do
-          rows = Store.prepared(:open_plans, workroom: @workroom.id, job: job_id) { Store.db[:plans].where(workroom_id: :$workroom, job_id: :$job, open: true) }
+          rows =
+            Store.prepared(:open_plans, workroom: @workroom.id, job: job_id) do
+              Store.db[:plans].where(workroom_id: :$workroom, job_id: :$job, open: true)
+            end
           open = rows.to_h { |row| [row[:cloth_id], record(row)] }
           Records::AtTable.new(open: open, cuts: cuts_of(job_id))
         end
       end
 
-      # @return [Hash{String => Array<Array(String, String, Integer)>}] the cuts that were made, by treatment: each by its name, which is
+      # @return [Hash{String => Array<Array(String, String, Integer)>}] the cuts that were made, by treatment: each
+      #   by its name, which is
       #   the cloth's id, the curtain, and the width from the leading edge
       def made(job_id)
         Store.guard do
-          rows = Store.prepared(:cuts_made, workroom: @workroom.id, job: job_id) { Store.db[:plan_cuts].where(workroom_id: :$workroom, job_id: :$job, state: "cut").select(:cloth_id, Sequel.lit("cut->>'treatment' AS treatment"), Sequel.lit("cut->>'curtain' AS curtain"), Sequel.lit("(cut->>'number')::int AS number")) }
-          rows.group_by { |row| row[:treatment] }.transform_values { |own| own.map { |row| [row[:cloth_id].to_s, row[:curtain], row[:number]] } }
+          rows =
+            Store.prepared(:cuts_made, workroom: @workroom.id, job: job_id) do
+              Store.db[:plan_cuts].where(workroom_id: :$workroom, job_id: :$job, state: "cut").select(
+                :cloth_id,
+                Sequel.lit("cut->>'treatment' AS treatment"),
+                Sequel.lit("cut->>'curtain' AS curtain"),
+                Sequel.lit("(cut->>'number')::int AS number")
+              )
+            end
+          rows
+            .group_by { |row| row[:treatment] }
+            .transform_values { |own| own.map { |row| [row[:cloth_id].to_s, row[:curtain], row[:number]] } }
         end
       end
 
@@ -43,7 +58,16 @@ module EarnestFold
           @workroom.rows(:jobs).where(id: job_id).for_update.first or raise Missing, "no job #{job_id}"
           check(lines, seen)
           clear(job_id, cloth_id)
-          id = @workroom.insert(:plans, job_id: job_id, cloth_id: cloth_id, proved: facts.fetch(:proved), used: Records.exact(facts.fetch(:used)), bound: Records.exact(facts.fetch(:bound)), by: @workroom.by)[:id]
+          kept = @workroom.insert(
+            :plans,
+            job_id: job_id,
+            cloth_id: cloth_id,
+            proved: facts.fetch(:proved),
+            used: Records.exact(facts.fetch(:used)),
+            bound: Records.exact(facts.fetch(:bound)),
+            by: @workroom.by
+          )
+          id = kept[:id]
           lines.each_with_index { |line, index| keep(id, job_id, cloth_id, line, index) }
           reserve(job_id, lines.map(&:piece_id).uniq, "reserved")
           id
@@ -54,7 +78,8 @@ module EarnestFold
       def release(job_id, cloth_id) = @workroom.transaction { clear(job_id, cloth_id) }
 
       # A cut is made.
-      # @param place [Array(Integer, Integer)] the job and the cloth at whose table it was said: no other's cut is touched from there
+      # @param place [Array(Integer, Integer)] the job and the cloth at whose table it was said: no other's cut is
+      #   touched from there
       # @param id [Integer] of the cut
       # @return [Boolean] false where somebody else has said so already
       # @raise [Missing] where it isn't planned there any more, [Reckoning::Invalid] where that cloth is gone
@@ -82,7 +107,8 @@ module EarnestFold
         end
       end
 
-      # A cut went wrong: the stretch that came off is no use for what it was meant for, and the cut has still to be made.
+      # A cut went wrong: the stretch that came off is no use for what it was meant for, and the cut has still to
+      # be made.
       # @param from [Reckoning::Length] as cut, from the datum
       # @param to [Reckoning::Length]
       # @param why [String]
@@ -107,20 +133,34 @@ module EarnestFold
       end
 
       def locked((job, cloth), id)
-        @workroom.rows(:plan_cuts).where(job_id: job, cloth_id: cloth, id: id).for_update.first || raise(Missing, "no cut #{id} there")
+        @workroom.rows(:plan_cuts).where(job_id: job, cloth_id: cloth, id: id).for_update.first ||
+          raise(Missing, "no cut #{id} there")
       end
 
       def took(row, kind, from, to, least, **more)
         datum = Records.length(row[:datum])
-        shelf.take(row[:piece_id], kind, datum + from, datum + to, least: least, plan_cut: row[:id], data: told(row).merge(more))
+        shelf.take(
+          row[:piece_id],
+          kind,
+          datum + from,
+          datum + to,
+          least: least,
+          plan_cut: row[:id],
+          data: told(row).merge(more)
+        )
       end
 
-      def told(row) = Records.plain(row[:cut]).slice("treatment", "curtain", "number").merge("job" => title(row[:job_id]))
+      def told(row) =
+        Records.plain(row[:cut]).slice("treatment", "curtain", "number").merge("job" => title(row[:job_id]))
 
       # As it is called now: a history keeps the words of its day.
       def title(job_id) = @workroom.rows(:jobs).where(id: job_id).get(:title)
 
-      def done(row, state, **values) = @workroom.rows(:plan_cuts).where(id: row[:id]).update(state: state, by: @workroom.by, done_at: Sequel::CURRENT_TIMESTAMP, **values)
+      def done(row, state, **values) =
+        @workroom
+          .rows(:plan_cuts)
+          .where(id: row[:id])
+          .update(state: state, by: @workroom.by, done_at: Sequel::CURRENT_TIMESTAMP, **values)
 
       # The open plan is closed; of its cuts only those that were made stay.
       def clear(job_id, cloth_id)
@@ -130,7 +170,8 @@ module EarnestFold
         @workroom.rows(:plans).where(job_id: job_id, cloth_id: cloth_id, open: true).update(open: false)
       end
 
-      # In the order of their ids, so that two who take plans at once wait for each other and don't stand in each other's way.
+      # In the order of their ids, so that two who take plans at once wait for each other and don't stand in each
+      # other's way.
       def check(lines, seen)
         lines.map(&:piece_id).uniq.sort.each do |piece|
           raise Stale, "piece #{piece}" unless shelf.locked(piece)[:version] == seen.fetch(piece)
@@ -146,33 +187,80 @@ module EarnestFold
       end
 
       def keep(plan, job_id, cloth_id, line, position)
-        @workroom.insert(:plan_cuts, plan_id: plan, job_id: job_id, cloth_id: cloth_id, piece_id: line.piece_id, position: position, datum: Records.exact(line.datum), from: Records.exact(line.from),
-          to: Records.exact(line.to), cut: Sequel.pg_jsonb(kept(line.cut)))
+        @workroom.insert(
+          :plan_cuts,
+          plan_id: plan,
+          job_id: job_id,
+          cloth_id: cloth_id,
+          piece_id: line.piece_id,
+          position: position,
+          datum: Records.exact(line.datum),
+          from: Records.exact(line.from),
+          to: Records.exact(line.to),
+          cut: Sequel.pg_jsonb(kept(line.cut))
+        )
       end
 
       def kept(cut)
-        {"treatment" => cut.treatment, "curtain" => cut.curtain, "number" => cut.number, "phase" => cut.phase, "start" => cut.start && Records.exact(cut.start), "length" => Records.exact(cut.length)}
+        {
+          "treatment" => cut.treatment,
+          "curtain" => cut.curtain,
+          "number" => cut.number,
+          "phase" => cut.phase,
+          "start" => cut.start && Records.exact(cut.start),
+          "length" => Records.exact(cut.length)
+        }
       end
 
       def cuts_of(job_id)
         rows = Store.prepared(:cuts_of_job, workroom: @workroom.id, job: job_id) do
-          Store.db[:plan_cuts].where(Sequel[:plan_cuts][:workroom_id] => :$workroom, :job_id => :$job).join(:pieces, workroom_id: Sequel[:plan_cuts][:workroom_id], id: Sequel[:plan_cuts][:piece_id])
-            .select_all(:plan_cuts).select_append(:label).order(Sequel[:plan_cuts][:plan_id], :position)
+          Store.db[:plan_cuts]
+            .where(Sequel[:plan_cuts][:workroom_id] => :$workroom, :job_id => :$job)
+            .join(:pieces, workroom_id: Sequel[:plan_cuts][:workroom_id], id: Sequel[:plan_cuts][:piece_id])
+            .select_all(:plan_cuts)
+            .select_append(:label)
+            .order(Sequel[:plan_cuts][:plan_id], :position)
         end
         rows.group_by { |row| row[:cloth_id] }.transform_values { |of_cloth| of_cloth.map { |row| cut_record(row) } }
       end
 
       def cut_record(row)
-        Records::PlanCut.new(id: row[:id], piece_id: row[:piece_id], label: row[:label], datum: Records.length(row[:datum]), from: Records.length(row[:from]), to: Records.length(row[:to]),
-          cut: cut(Records.plain(row[:cut])), state: row[:state], by: row[:by], done_at: row[:done_at])
+        Records::PlanCut.new(
+          id: row[:id],
+          piece_id: row[:piece_id],
+          label: row[:label],
+          datum: Records.length(row[:datum]),
+          from: Records.length(row[:from]),
+          to: Records.length(row[:to]),
+          cut: cut(Records.plain(row[:cut])),
+          state: row[:state],
+          by: row[:by],
+          done_at: row[:done_at]
+        )
       end
 
       def cut(kept)
-        C::Cut.new(treatment: kept["treatment"], curtain: kept["curtain"], number: kept["number"], phase: kept["phase"], start: kept["start"] && Records.length(kept["start"]), length: Records.length(kept["length"]))
+        C::Cut.new(
+          treatment: kept["treatment"],
+          curtain: kept["curtain"],
+          number: kept["number"],
+          phase: kept["phase"],
+          start: kept["start"] && Records.length(kept["start"]),
+          length: Records.length(kept["length"])
+        )
       end
 
       def record(row)
-        Records::Plan.new(id: row[:id], job_id: row[:job_id], cloth_id: row[:cloth_id], proved: row[:proved], used: Records.length(row[:used]), bound: Records.length(row[:bound]), by: row[:by], at: row[:at])
+        Records::Plan.new(
+          id: row[:id],
+          job_id: row[:job_id],
+          cloth_id: row[:cloth_id],
+          proved: row[:proved],
+          used: Records.length(row[:used]),
+          bound: Records.length(row[:bound]),
+          by: row[:by],
+          at: row[:at]
+        )
       end
     end
   end

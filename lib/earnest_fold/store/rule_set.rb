@@ -2,8 +2,10 @@
 
 module EarnestFold
   module Store
-    # A named set of the house's rules: what a treatment's making, lining and headings start from, and what they are held
-    # against. Its `spec` has one part for the metric tape and one for inches; what inches don't say, the metric part does.
+    # A named set of the house's rules: what a treatment's making, lining and headings start from, and what they
+    # are held
+    # against. Its `spec` has one part for the metric tape and one for inches; what inches don't say, the metric
+    # part does.
     class RuleSet < Reckoning::Value.define(:id, :name, :spec, :version)
       TAPES = %w[metric inches].freeze
 
@@ -19,7 +21,10 @@ module EarnestFold
 
       # @param kind [String]
       # @return [Hash] the kind's own figures; its example's where the set says nothing of it
-      def heading(kind, unit) = {"kind" => kind}.merge(self.for(unit).fetch("headings", {}).fetch(kind) { Reckoning::Headings.fetch(kind).example.except("kind") })
+      def heading(kind, unit) =
+        {"kind" => kind}.merge(
+          self.for(unit).fetch("headings", {}).fetch(kind) { Reckoning::Headings.fetch(kind).example.except("kind") }
+        )
 
       # @param path [String] a field of a treatment
       # @param kind [String] of its heading
@@ -40,8 +45,16 @@ module EarnestFold
       # @param spec [Hash] a treatment's
       # @return [Hash] the same with everything this set speaks of as it says, and its name
       def applied(spec, unit)
-        made = spec.merge("making" => spec.fetch("making", {}).slice("widths").merge(making(unit)), "heading" => heading(spec.dig("heading", "kind") || "pencil_pleat", unit), "rules" => id.to_s)
-        (made["lining"] && lining(unit)) ? made.merge("lining" => lining(unit).merge(made["lining"].slice("cloth", "run"))) : made
+        made = spec.merge(
+          "making" => spec.fetch("making", {}).slice("widths").merge(making(unit)),
+          "heading" => heading(spec.dig("heading", "kind") || "pencil_pleat", unit),
+          "rules" => id.to_s
+        )
+        if made["lining"] && lining(unit)
+          made.merge("lining" => lining(unit).merge(made["lining"].slice("cloth", "run")))
+        else
+          made
+        end
       end
 
       # @api private

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Store
-    # The shelf: pieces of cloth, and what happened to each. Whatever changes a piece locks its row first, so that no two people
+    # The shelf: pieces of cloth, and what happened to each. Whatever changes a piece locks its row first, so that
+    # no two people
     # take the same cloth, and its takings lie end to end whenever anybody looks.
     class Shelf
       C = Reckoning::Cutting
@@ -20,14 +21,24 @@ module EarnestFold
       # @return [Array<Records::Piece>] by cloth and label
       def all(cloths: nil, used_up: false)
         Store.guard do
-          rows = cloths ? Store.prepared(:pieces_of_cloths, workroom: @workroom.id, cloths: Shelf.list(cloths)) { pieces.where(Sequel.lit("cloth_id = ANY(?::int[])", :$cloths)) } : Store.prepared(:pieces, workroom: @workroom.id) { pieces }
+          rows =
+            if cloths
+              Store.prepared(:pieces_of_cloths, workroom: @workroom.id, cloths: Shelf.list(cloths)) do
+                pieces.where(Sequel.lit("cloth_id = ANY(?::int[])", :$cloths))
+              end
+            else
+              Store.prepared(:pieces, workroom: @workroom.id) { pieces }
+            end
           records(used_up ? rows : rows.reject { |row| row[:used_up] })
         end
       end
 
       # @return [Records::Piece]
       # @raise [Missing]
-      def find(id) = Store.guard { records([@workroom.rows(:pieces).select(*COLUMNS).first(id: id) || raise(Missing, "no piece #{id}")]).first }
+      def find(id) =
+        Store.guard do
+          records([@workroom.rows(:pieces).select(*COLUMNS).first(id: id) || raise(Missing, "no piece #{id}")]).first
+        end
 
       # @param spec [Hash] as {Reckoning::Cutting::ShelfPiece} reads it
       # @return [Integer] its id
@@ -39,9 +50,11 @@ module EarnestFold
       # Several pieces at once, all of them or none.
       # @param pieces [Array<Array(Integer, String, Hash)>] cloth, label, spec
       # @raise [Taken]
-      def receive_all(pieces) = named { pieces.each { |cloth_id, label, spec| add(cloth_id, label, spec, nil, "received") } }
+      def receive_all(pieces) =
+        named { pieces.each { |cloth_id, label, spec| add(cloth_id, label, spec, nil, "received") } }
 
-      # Pieces that a job document brings: what isn't on the shelf yet is put there. A name that another cloth's piece has already
+      # Pieces that a job document brings: what isn't on the shelf yet is put there. A name that another cloth's
+      # piece has already
       # gets a number behind it.
       # @param pieces [Array<Hash>] as the job format writes them
       def bring_in(cloth_id, pieces)
@@ -49,7 +62,10 @@ module EarnestFold
           there = @workroom.rows(:pieces).where(label: piece["id"]).get(:cloth_id)
           next if there == cloth_id
 
-          spec = piece.slice("batch", "pattern_start", "flaws", "squared").compact.merge("delivered" => piece.fetch("length"))
+          spec = piece
+            .slice("batch", "pattern_start", "flaws", "squared")
+            .compact
+            .merge("delivered" => piece.fetch("length"))
           add(cloth_id, there ? free_label(piece["id"]) : piece["id"], spec, nil, "received")
         end
       end
@@ -58,11 +74,25 @@ module EarnestFold
       # @return [Hash] what is left of it as the job format writes a piece: as it was typed where nothing is cut of it
       def self.to_document(record)
         piece = record.piece
-        return {"id" => piece.label, "length" => record.spec["measured"] || record.spec["delivered"], **record.spec.slice("batch", "pattern_start", "flaws", "squared")} unless piece.begun?
+        unless piece.begun?
+          return (
+            {
+              "id" => piece.label,
+              "length" => record.spec["measured"] || record.spec["delivered"],
+              **record.spec.slice("batch", "pattern_start", "flaws", "squared")
+            }
+          )
+        end
 
         left = piece.from(piece.ended)
-        {"id" => piece.label, "length" => Records.typed(left.length), "batch" => piece.batch, "pattern_start" => Records.typed(left.pattern_start), "squared" => true,
-         "flaws" => left.flaws.map { |flaw| {"from" => Records.typed(flaw.from), "to" => Records.typed(flaw.to)} }}
+        {
+          "id" => piece.label,
+          "length" => Records.typed(left.length),
+          "batch" => piece.batch,
+          "pattern_start" => Records.typed(left.pattern_start),
+          "squared" => true,
+          "flaws" => left.flaws.map { |flaw| {"from" => Records.typed(flaw.from), "to" => Records.typed(flaw.to)} }
+        }
       end
 
       # @param spec [Hash]
@@ -92,20 +122,32 @@ module EarnestFold
       # @return [Array<Records::Event>] the last first
       def history(id)
         Store.guard do
-          @workroom.rows(:piece_events).where(piece_id: id).order(Sequel.desc(:id)).limit(MOST_EVENTS)
-            .map { |row| Records::Event.new(kind: row[:kind], data: Records.plain(row[:data]), by: row[:by], at: row[:at]) }
+          @workroom
+            .rows(:piece_events)
+            .where(piece_id: id)
+            .order(Sequel.desc(:id))
+            .limit(MOST_EVENTS)
+            .map do |row|
+              Records::Event.new(kind: row[:kind], data: Records.plain(row[:data]), by: row[:by], at: row[:at])
+            end
         end
       end
 
       # @return [String] a label nobody has used yet: "P12"
       def next_label
         Store.guard do
-          numbers = @workroom.rows(:pieces).where(Sequel.lit("label ~ '^P[0-9]{1,6}$'")).select_map(:label).map { |label| Integer(label.delete_prefix("P"), 10) }
+          numbers =
+            @workroom
+              .rows(:pieces)
+              .where(Sequel.lit("label ~ '^P[0-9]{1,6}$'"))
+              .select_map(:label)
+              .map { |label| Integer(label.delete_prefix("P"), 10) }
           "P#{(numbers.max || 0) + 1}"
         end
       end
 
-      # Takes a stretch of a piece, inside a transaction: what comes off with it, and where an offcut becomes a piece of its own.
+      # Takes a stretch of a piece, inside a transaction: what comes off with it, and where an offcut becomes a
+      # piece of its own.
       # @param id [Integer] the piece; where the stretch lies on one of its offcuts by now, that one is taken from
       # @param kind [Symbol] :cut or :wrong
       # @param plan_cut [Integer, nil]
@@ -114,7 +156,19 @@ module EarnestFold
       def take(id, kind, from, to, least:, plan_cut: nil, data: {})
         piece = locked_piece(id)
         offcut = on_offcut(piece, from, to)
-        return take(offcut.key[:offcut_id], kind, from - offcut.from, to - offcut.from, least: least, plan_cut: plan_cut, data: data) if offcut
+        if offcut
+          return (
+            take(
+              offcut.key[:offcut_id],
+              kind,
+              from - offcut.from,
+              to - offcut.from,
+              least: least,
+              plan_cut: plan_cut,
+              data: data
+            )
+          )
+        end
 
         apply(piece, piece.piece.life.take(kind, from, to, least: least), plan_cut)
         tell(id, kind.to_s, data.merge(from: Records.exact(from), to: Records.exact(to)))
@@ -124,7 +178,8 @@ module EarnestFold
       # What was taken for a cut is put back, inside a transaction.
       # @param plan_cut [Integer]
       def put_back(plan_cut, least:, data: {})
-        row = @workroom.rows(:takings).where(plan_cut_id: plan_cut).first or raise Missing, "nothing taken for cut #{plan_cut}"
+        row = @workroom.rows(:takings).where(plan_cut_id: plan_cut).first or
+          raise Missing, "nothing taken for cut #{plan_cut}"
         piece = locked_piece(row[:piece_id])
         taking = piece.piece.life.takings.find { |one| one.key[:id] == row[:id] }
         apply(piece, piece.piece.life.put_back(taking, least: least), nil)
@@ -132,7 +187,8 @@ module EarnestFold
       end
 
       # One line more in a piece's history, inside a transaction.
-      def tell(id, kind, data) = @workroom.insert(:piece_events, piece_id: id, kind: kind, data: Sequel.pg_jsonb(data), by: @workroom.by)
+      def tell(id, kind, data) =
+        @workroom.insert(:piece_events, piece_id: id, kind: kind, data: Sequel.pg_jsonb(data), by: @workroom.by)
 
       # @return [Hash] the row, kept from others until the transaction ends
       def locked(id) = @workroom.rows(:pieces).where(id: id).for_update.first || raise(Missing, "no piece #{id}")
@@ -148,21 +204,34 @@ module EarnestFold
 
       def pieces = Store.db[:pieces].where(workroom_id: :$workroom).select(*COLUMNS).order(:cloth_id, :id)
 
-      def free_label(label) = (2..).lazy.map { |number| "#{label} (#{number})" }.find { |name| @workroom.rows(:pieces).where(label: name).empty? }
+      def free_label(label) =
+        (2..)
+          .lazy
+          .map { |number| "#{label} (#{number})" }
+          .find { |name| @workroom.rows(:pieces).where(label: name).empty? }
 
       def locked_piece(id)
         locked(id)
         find(id)
       end
 
-      def on_offcut(piece, from, to) = piece.piece.life.takings.find { |taking| taking.kind == :offcut && taking.from <= from && taking.to >= to }
+      def on_offcut(piece, from, to) =
+        piece.piece.life.takings.find { |taking| taking.kind == :offcut && taking.from <= from && taking.to >= to }
 
       def apply(piece, change, plan_cut)
         change.removed.each { |taking| @workroom.rows(:takings).where(id: taking.key[:id]).delete }
         change.added.each do |taking|
           offcut = (taking.kind == :offcut) ? offcut(piece, taking) : nil
           of_cut = %i[cut wrong].include?(taking.kind) ? plan_cut : nil
-          @workroom.insert(:takings, piece_id: piece.id, kind: taking.kind.to_s, from: Records.exact(taking.from), to: Records.exact(taking.to), plan_cut_id: of_cut, offcut_id: offcut)
+          @workroom.insert(
+            :takings,
+            piece_id: piece.id,
+            kind: taking.kind.to_s,
+            from: Records.exact(taking.from),
+            to: Records.exact(taking.to),
+            plan_cut_id: of_cut,
+            offcut_id: offcut
+          )
         end
         change(piece.id)
       end
@@ -172,13 +241,33 @@ module EarnestFold
         number = @workroom.rows(:pieces).where(parent_id: piece.id).count + 1
         inside = piece.piece.from(taking.from)
         flaws = piece.piece.flaws.select { |flaw| flaw.to > taking.from && flaw.from < taking.to }
-        spec = {"delivered" => Records.typed(taking.length), "measured" => Records.typed(taking.length), "batch" => piece.piece.batch, "pattern_start" => Records.typed(inside.pattern_start), "place" => piece.piece.place, "squared" => true,
-                "flaws" => flaws.map { |flaw| {"from" => Records.typed([flaw.from - taking.from, Reckoning::Length::ZERO].max), "to" => Records.typed([flaw.to - taking.from, taking.length].min), "what" => flaw.what} }}
-        add(piece.cloth_id, "#{piece.label}/#{number}", spec.merge(piece.spec.slice("width", "repeat", "accepted")), piece.id, "came_off")
+        spec = {
+          "delivered" => Records.typed(taking.length),
+          "measured" => Records.typed(taking.length),
+          "batch" => piece.piece.batch,
+          "pattern_start" => Records.typed(inside.pattern_start),
+          "place" => piece.piece.place,
+          "squared" => true,
+          "flaws" => flaws.map do |flaw|
+            {
+              "from" => Records.typed([flaw.from - taking.from, Reckoning::Length::ZERO].max),
+              "to" => Records.typed([flaw.to - taking.from, taking.length].min),
+              "what" => flaw.what
+            }
+          end
+        }
+        add(
+          piece.cloth_id,
+          "#{piece.label}/#{number}",
+          spec.merge(piece.spec.slice("width", "repeat", "accepted")),
+          piece.id,
+          "came_off"
+        )
       end
 
       def add(cloth_id, label, spec, parent, kind)
-        id = @workroom.insert(:pieces, cloth_id: cloth_id, label: label, spec: Sequel.pg_jsonb(spec), parent_id: parent)[:id]
+        row = {cloth_id: cloth_id, label: label, spec: Sequel.pg_jsonb(spec), parent_id: parent}
+        id = @workroom.insert(:pieces, **row)[:id]
         tell(id, kind, {})
         id
       end
@@ -202,22 +291,41 @@ module EarnestFold
       end
 
       def takings_of(ids)
-        rows = Store.prepared(:takings, workroom: @workroom.id, pieces: Shelf.list(ids)) { Store.db[:takings].where(workroom_id: :$workroom).where(Sequel.lit("piece_id = ANY(?::int[])", :$pieces)) }
+        rows =
+          Store.prepared(:takings, workroom: @workroom.id, pieces: Shelf.list(ids)) do
+            Store.db[:takings].where(workroom_id: :$workroom).where(Sequel.lit("piece_id = ANY(?::int[])", :$pieces))
+          end
         rows.group_by { |row| row[:piece_id] }.transform_values do |of_piece|
-          of_piece.map { |row| C::Taking.new(kind: row[:kind].to_sym, from: Records.length(row[:from]), to: Records.length(row[:to]), key: row.slice(:id, :plan_cut_id, :offcut_id)) }.sort_by(&:from)
+          of_piece
+            .map do |row|
+              C::Taking.new(
+                kind: row[:kind].to_sym,
+                from: Records.length(row[:from]),
+                to: Records.length(row[:to]),
+                key: row.slice(:id, :plan_cut_id, :offcut_id)
+              )
+            end
+            .sort_by(&:from)
         end
       end
 
       def reserved_of(ids)
         rows = Store.prepared(:reserved, workroom: @workroom.id, pieces: Shelf.list(ids)) { reservations }
         rows.group_by { |row| row[:piece_id] }.transform_values do |of_piece|
-          of_piece.group_by { |row| [row[:job_id], row[:title]] }.map { |(job, title), cuts| Records::Reserved.new(job_id: job, title: title, from: ends(cuts, :from).min, to: ends(cuts, :to).max) }
+          of_piece
+            .group_by { |row| [row[:job_id], row[:title]] }
+            .map do |(job, title), cuts|
+              Records::Reserved.new(job_id: job, title: title, from: ends(cuts, :from).min, to: ends(cuts, :to).max)
+            end
         end
       end
 
       def reservations
-        Store.db[:plan_cuts].where(Sequel[:plan_cuts][:workroom_id] => :$workroom, :state => "planned").where(Sequel.lit("piece_id = ANY(?::int[])", :$pieces))
-          .join(:jobs, workroom_id: Sequel[:plan_cuts][:workroom_id], id: Sequel[:plan_cuts][:job_id]).select(:piece_id, :job_id, :title, :datum, :from, :to)
+        Store.db[:plan_cuts]
+          .where(Sequel[:plan_cuts][:workroom_id] => :$workroom, :state => "planned")
+          .where(Sequel.lit("piece_id = ANY(?::int[])", :$pieces))
+          .join(:jobs, workroom_id: Sequel[:plan_cuts][:workroom_id], id: Sequel[:plan_cuts][:job_id])
+          .select(:piece_id, :job_id, :title, :datum, :from, :to)
       end
 
       def ends(cuts, side) = cuts.map { |row| Records.length(row[:datum]) + Records.length(row[side]) }
@@ -225,7 +333,16 @@ module EarnestFold
       def record(row, takings, reserved)
         spec = Records.parsed(row[:spec])
         piece = READ.fetch([row[:spec], row[:label], takings]) { read(spec, row[:label], takings) }
-        Records::Piece.new(id: row[:id], cloth_id: row[:cloth_id], spec: spec, piece: piece, parent_id: row[:parent_id], used_up: row[:used_up], version: row[:version], reserved: reserved)
+        Records::Piece.new(
+          id: row[:id],
+          cloth_id: row[:cloth_id],
+          spec: spec,
+          piece: piece,
+          parent_id: row[:parent_id],
+          used_up: row[:used_up],
+          version: row[:version],
+          reserved: reserved
+        )
       end
     end
   end

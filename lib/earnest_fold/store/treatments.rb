@@ -8,7 +8,14 @@ module EarnestFold
 
       # @return [Records::Treatment]
       def self.record(row)
-        Records::Treatment.new(id: row[:id], spec: Records.parsed(row[:spec]), source: row[:spec], version: row[:version], undoable: row[:undoable], put_away: row[:put_away])
+        Records::Treatment.new(
+          id: row[:id],
+          spec: Records.parsed(row[:spec]),
+          source: row[:spec],
+          version: row[:version],
+          undoable: row[:undoable],
+          put_away: row[:put_away]
+        )
       end
 
       def initialize(workroom)
@@ -17,12 +24,16 @@ module EarnestFold
 
       # The treatment as it becomes, its change, and its job's date: all of it or nothing, in one question.
       UPDATE = <<~SQL
-        WITH was AS (SELECT id, window_id, spec FROM treatments WHERE workroom_id = :w AND id = :id AND version = :version FOR UPDATE),
-        kept AS (UPDATE treatments AS one SET spec = :spec::jsonb, version = one.version + 1, undoable = one.undoable + 1, updated_at = CURRENT_TIMESTAMP
+        WITH was AS (SELECT id, window_id, spec FROM treatments
+          WHERE workroom_id = :w AND id = :id AND version = :version FOR UPDATE),
+        kept AS (UPDATE treatments AS one
+          SET spec = :spec::jsonb, version = one.version + 1, undoable = one.undoable + 1,
+            updated_at = CURRENT_TIMESTAMP
           FROM was WHERE one.workroom_id = :w AND one.id = was.id
           RETURNING one.id, one.spec::text AS spec, one.version, one.undoable, one.put_away),
         job AS (UPDATE jobs SET updated_at = CURRENT_TIMESTAMP
-          WHERE workroom_id = :w AND id = (SELECT job_id FROM windows, was WHERE windows.workroom_id = :w AND windows.id = was.window_id)),
+          WHERE workroom_id = :w
+            AND id = (SELECT job_id FROM windows, was WHERE windows.workroom_id = :w AND windows.id = was.window_id)),
         change AS (INSERT INTO changes (workroom_id, treatment_id, before, after, by, version)
           SELECT :w, was.id, was.spec, :spec::jsonb, :by, :version FROM was)
         SELECT * FROM kept
@@ -37,7 +48,10 @@ module EarnestFold
       def update(id, spec, version:)
         Store.guard do
           given = {w: @workroom.id, id: id, version: version, spec: Sequel.object_to_json(spec), by: @workroom.by}
-          row = Store.prepared(:update_treatment, **given) { Store.db[UPDATE, given.keys.to_h { |name| [name, :"$#{name}"] }] }.first
+          row =
+            Store
+              .prepared(:update_treatment, **given) { Store.db[UPDATE, given.keys.to_h { |name| [name, :"$#{name}"] }] }
+              .first
           if row
             Treatments.record(row)
           else
@@ -70,7 +84,9 @@ module EarnestFold
       # Puts a treatment away, or brings it back; nothing of it is lost.
       # @raise [Missing]
       def put_away(id, away)
-        changed = Store.guard { @workroom.rows(:treatments).where(id: id).update(put_away: away, version: Sequel[:version] + 1) }
+        changed = Store.guard do
+          @workroom.rows(:treatments).where(id: id).update(put_away: away, version: Sequel[:version] + 1)
+        end
         raise Missing, "treatment #{id}" if changed.zero?
       end
 
@@ -90,8 +106,15 @@ module EarnestFold
       end
 
       def write(id, spec, version, undoable)
-        @workroom.rows(:treatments).where(id: id)
-          .update(spec: Sequel.pg_jsonb(spec), version: version + 1, undoable: undoable, updated_at: Sequel::CURRENT_TIMESTAMP)
+        @workroom
+          .rows(:treatments)
+          .where(id: id)
+          .update(
+            spec: Sequel.pg_jsonb(spec),
+            version: version + 1,
+            undoable: undoable,
+            updated_at: Sequel::CURRENT_TIMESTAMP
+          )
         windows = @workroom.rows(:windows).where(id: @workroom.rows(:treatments).where(id: id).select(:window_id))
         @workroom.rows(:jobs).where(id: windows.select(:job_id)).update(updated_at: Sequel::CURRENT_TIMESTAMP)
       end
@@ -99,7 +122,13 @@ module EarnestFold
       def rows_of_changes(id) = @workroom.rows(:changes).where(treatment_id: id)
 
       def change(row)
-        Records::Change.new(before: Records.plain(row[:before]), after: Records.plain(row[:after]), taken_back: row[:taken_back], at: row[:at], by: row[:by])
+        Records::Change.new(
+          before: Records.plain(row[:before]),
+          after: Records.plain(row[:after]),
+          taken_back: row[:taken_back],
+          at: row[:at],
+          by: row[:by]
+        )
       end
     end
   end

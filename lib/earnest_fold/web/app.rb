@@ -8,16 +8,28 @@ module EarnestFold
   module Web
     # The application: its settings, its safety, and its routes, which stand in routes/ by their prefix.
     class App < Sinatra::Base
-      CSP = {
-        "default-src" => "'none'", "script-src" => "'self'", "style-src" => "'self'", "img-src" => "'self' data:", "font-src" => "'self'",
-        "connect-src" => "'self'", "form-action" => "'self'", "base-uri" => "'none'", "frame-ancestors" => "'none'"
-      }.map { |source, allowed| "#{source} #{allowed}" }.join("; ").freeze
+      CSP =
+        {
+          "default-src" => "'none'",
+          "script-src" => "'self'",
+          "style-src" => "'self'",
+          "img-src" => "'self' data:",
+          "font-src" => "'self'",
+          "connect-src" => "'self'",
+          "form-action" => "'self'",
+          "base-uri" => "'none'",
+          "frame-ancestors" => "'none'"
+        }.map { |source, allowed| "#{source} #{allowed}" }.join("; ").freeze
       TOKENS = Rack::Protection::AuthenticityToken.new(nil)
       HOSTS = %w[127.0.0.1 localhost].freeze
 
       set :root, EarnestFold.root
       set :static, false
-      set :sessions, key: "earnest_fold", secret: ENV.fetch("SESSION_SECRET") { SecureRandom.hex(64) }, same_site: :lax, httponly: true
+      set :sessions,
+        key: "earnest_fold",
+        secret: ENV.fetch("SESSION_SECRET") { SecureRandom.hex(64) },
+        same_site: :lax,
+        httponly: true
       set :host_authorization, permitted_hosts: HOSTS + ENV.fetch("ALLOWED_HOSTS", "").split(",")
       set :show_exceptions, false
       set :raise_errors, false
@@ -26,7 +38,8 @@ module EarnestFold
       set :strict_paths, false
 
       # What is worth compressing: fonts, photographs and paper are dense already.
-      COMPRESSED = %w[text/html text/css text/javascript application/javascript application/json image/svg+xml text/csv text/calendar].freeze
+      COMPRESSED = %w[text/html text/css text/javascript application/javascript application/json image/svg+xml text/csv
+        text/calendar].freeze
 
       # Before the session is looked at.
       def self.setup_default_middleware(builder)
@@ -42,7 +55,9 @@ module EarnestFold
       helpers Helpers
 
       before do
-        headers "Content-Security-Policy" => CSP, "X-Content-Type-Options" => "nosniff", "Referrer-Policy" => "same-origin"
+        headers "Content-Security-Policy" => CSP,
+          "X-Content-Type-Options" => "nosniff",
+          "Referrer-Policy" => "same-origin"
         raise env[Once::FAILED] if env[Once::FAILED]
 
         halt failure(413) if request.content_length.to_i > Sizes.most(request.path_info)

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Web
-    # What was said of a treatment's steps, step by step: whether each is done, what was measured there, how long it took.
+    # What was said of a treatment's steps, step by step: whether each is done, what was measured there, how long
+    # it took.
     class BenchLog
       R = Reckoning
       # A clock that ran longer than so many times the usual was forgotten: then the usual counts.
@@ -10,7 +11,8 @@ module EarnestFold
       LEAST_MINUTES = 20
       # Something measured: as typed, the length, who and when.
       Reading = R::Value.define(:typed, :length, :place, :by, :at)
-      # Minutes on the clock, whether some were put in for a clock that was forgotten, and since when it runs (nil: it doesn't).
+      # Minutes on the clock, whether some were put in for a clock that was forgotten, and since when it runs (nil:
+      # it doesn't).
       Spent = R::Value.define(:minutes, :forgotten, :since)
 
       # @param entries [Array<Store::Bench::Entry>]
@@ -23,7 +25,17 @@ module EarnestFold
 
       # @return [Array<Reading>] the first first
       def readings(step)
-        of(step).select { |entry| entry.kind == "measured" }.map { |entry| Reading.new(typed: entry.value, length: R::LengthReader.read(entry.value, R::Units::MM), place: entry.place, by: entry.by, at: entry.at) }
+        of(step)
+          .select { |entry| entry.kind == "measured" }
+          .map do |entry|
+            Reading.new(
+              typed: entry.value,
+              length: R::LengthReader.read(entry.value, R::Units::MM),
+              place: entry.place,
+              by: entry.by,
+              at: entry.at
+            )
+          end
       end
 
       # @return [Spent]

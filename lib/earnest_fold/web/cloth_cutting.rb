@@ -12,8 +12,10 @@ module EarnestFold
       KEYS = Store::Remembered.new(400)
       private_constant :PLANS, :CUTS, :LEFTOVERS, :KEYS
 
-      # A piece with its cuts as it is shown: distances from where this job begins on it (`origin`, from the piece's first end).
-      # `made` are the cuts that are cut, `kept` the stored cut behind each placed one where there is a plan at the table.
+      # A piece with its cuts as it is shown: distances from where this job begins on it (`origin`, from the
+      # piece's first end).
+      # `made` are the cuts that are cut, `kept` the stored cut behind each placed one where there is a plan at the
+      # table.
       Shown = R::Value.define(:record, :origin, :piece, :placed, :made, :kept, :wasted) do
         def used = placed.empty? ? R::Length::ZERO : placed.last.to
       end
@@ -41,7 +43,17 @@ module EarnestFold
       def wanted_key = @wanted_key ||= [sheet.key, cloth.id, sheet.unit]
 
       # @return [Object] one for everything that the plan and how it is shown depend on
-      def key = @key ||= KEYS.fetch([wanted_key, records.map { |one| [one.id, one.version, one.used_up, one.reserved] }, taken&.id, kept_cuts.map { |cut| [cut.id, cut.state] }, wanted]) { Object.new }
+      def key =
+        @key ||=
+          KEYS.fetch(
+            [
+              wanted_key,
+              records.map { |one| [one.id, one.version, one.used_up, one.reserved] },
+              taken&.id,
+              kept_cuts.map { |cut| [cut.id, cut.state] },
+              wanted
+            ]
+          ) { Object.new }
 
       # @return [Array<Cutting::Cut>] every cut that the job wants of the cloth
       def cuts = @cuts ||= CUTS.fetch(wanted_key) { C::Demand.of(reckonings, cloth) }
@@ -61,7 +73,10 @@ module EarnestFold
       end
 
       # @return [Array<Store::Records::Piece>] those that can be planned on
-      def pieces = @pieces ||= on_shelf.select { |record| record.piece.usable?(cloth) && record.piece.length > record.begins(sheet.job.id) }
+      def pieces =
+        @pieces ||= on_shelf.select do |record|
+          record.piece.usable?(cloth) && record.piece.length > record.begins(sheet.job.id)
+        end
 
       # @return [Array<Store::Records::Piece>] those that differ too much from what was reckoned with
       def held_back = on_shelf.reject { |record| record.piece.usable?(cloth) }
@@ -80,10 +95,16 @@ module EarnestFold
       # @return [Cutting::Wishes] as far as they still make sense
       def wishes
         labels = pieces.map(&:label)
-        @wishes ||= C::Wishes.of(pins: pins, forbidden: wanted.fetch("forbidden", []) & labels, preferred: wanted.fetch("preferred", []) & labels, batches: batches)
+        @wishes ||= C::Wishes.of(
+          pins: pins,
+          forbidden: wanted.fetch("forbidden", []) & labels,
+          preferred: wanted.fetch("preferred", []) & labels,
+          batches: batches
+        )
       end
 
-      # @return [Boolean] whether the plan at the table is for other figures than those that hold now, or lies over a flaw
+      # @return [Boolean] whether the plan at the table is for other figures than those that hold now, or lies over
+      #   a flaw
       def outdated?
         return false unless taken
 
@@ -103,7 +124,15 @@ module EarnestFold
       def lines
         plan.pieces.flat_map do |piece|
           record = pieces.find { |one| one.label == piece.id }
-          piece.placed.map { |placed| Store::Plans::Line.new(piece_id: record.id, datum: record.begins(sheet.job.id), from: placed.from, to: placed.to, cut: placed.cut) }
+          piece.placed.map do |placed|
+            Store::Plans::Line.new(
+              piece_id: record.id,
+              datum: record.begins(sheet.job.id),
+              from: placed.from,
+              to: placed.to,
+              cut: placed.cut
+            )
+          end
         end
       end
 
@@ -111,7 +140,9 @@ module EarnestFold
       def seen = pieces.to_h { |record| [record.id, record.version] }
 
       # @return [Array<Cutting::Leftover>] what the plan leaves over
-      def leftovers = @leftovers ||= plan ? LEFTOVERS.fetch(key) { C::Leftovers.of(stock, plan, slit: C::Demand.slit(reckonings, cloth)) } : []
+      def leftovers =
+        @leftovers ||=
+          plan ? LEFTOVERS.fetch(key) { C::Leftovers.of(stock, plan, slit: C::Demand.slit(reckonings, cloth)) } : []
 
       # @return [Array<Reckoning::SmallPartOfJob>] to be cut from it
       def small_parts = C::PartsWanted.by_cloth(sheet.small_parts, reckonings).fetch(cloth.id, [])
@@ -134,23 +165,35 @@ module EarnestFold
 
       # A treatment that was begun in one batch goes on in it.
       def batches
-        made.to_h { |done| [done.cut.treatment, records.find { |record| record.id == done.piece_id }.piece.batch] }
-          .merge(pins.to_h { |pin| [pin.cut.treatment, pieces.find { |record| record.label == pin.piece }.piece.batch] })
+        made
+          .to_h { |done| [done.cut.treatment, records.find { |record| record.id == done.piece_id }.piece.batch] }
+          .merge(
+            pins.to_h { |pin| [pin.cut.treatment, pieces.find { |record| record.label == pin.piece }.piece.batch] }
+          )
       end
 
       # A pin is kept by its distance from the piece's first end.
       def pins
         @pins ||= wanted.fetch("pins", []).filter_map do |kept|
           record = pieces.find { |one| one.label == kept["piece"] }
-          cut = left.find { |one| [one.treatment, one.curtain, one.number] == kept.values_at("treatment", "curtain", "number") }
-          pin = record && cut && C::Pin.new(piece: record.label, cut: cut, from: Store::Records.length(kept["from"]) - record.begins(sheet.job.id))
+          cut = left.find do |one|
+            [one.treatment, one.curtain, one.number] == kept.values_at("treatment", "curtain", "number")
+          end
+          pin =
+            record && cut &&
+            C::Pin.new(
+              piece: record.label,
+              cut: cut,
+              from: Store::Records.length(kept["from"]) - record.begins(sheet.job.id)
+            )
           pin if pin && !pin.from.negative? && record.begins(sheet.job.id) + pin.to <= record.piece.length
         end
       end
 
       def flawed?(cut)
         record = records.find { |one| one.id == cut.piece_id }
-        cut.ends > record.piece.length || record.piece.flaws.any? { |flaw| flaw.from < cut.ends && flaw.to > cut.begins }
+        cut.ends > record.piece.length ||
+          record.piece.flaws.any? { |flaw| flaw.from < cut.ends && flaw.to > cut.begins }
       end
 
       def at_table(record)
@@ -169,10 +212,20 @@ module EarnestFold
       end
 
       def shown_with(record, origin, kept, planned)
-        stored = kept.to_h { |cut| [C::Placed.new(cut: cut.cut, from: cut.begins - origin, to: cut.ends - origin), cut] }
+        stored = kept.to_h do |cut|
+          [C::Placed.new(cut: cut.cut, from: cut.begins - origin, to: cut.ends - origin), cut]
+        end
         ahead = record.begins(sheet.job.id) - origin
         placed = stored.keys + planned.map { |one| one.with(from: one.from + ahead, to: one.to + ahead) }
-        Shown.new(record: record, origin: origin, piece: record.piece.from(origin), placed: placed.sort_by(&:from), made: stored.select { |_, cut| cut.done? }.keys, kept: stored, wasted: spoiled.select { |cut| cut.piece_id == record.id })
+        Shown.new(
+          record: record,
+          origin: origin,
+          piece: record.piece.from(origin),
+          placed: placed.sort_by(&:from),
+          made: stored.select { |_, cut| cut.done? }.keys,
+          kept: stored,
+          wasted: spoiled.select { |cut| cut.piece_id == record.id }
+        )
       end
     end
   end

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Web
-    # The cloths of a job as they are to be cut: what is wanted of each, the pieces there are, what lies at the table and what is
+    # The cloths of a job as they are to be cut: what is wanted of each, the pieces there are, what lies at the
+    # table and what is
     # made. Everything that it needs of the store is asked for at once.
     class CuttingSheet
       # @return [JobSheet]
@@ -12,7 +13,12 @@ module EarnestFold
       # @param workroom [Store::Workroom]
       def self.of(sheet, workroom)
         ids = sheet.cloths_needed.map { |made| Integer(made.cloth.id, 10) }
-        new(sheet, workroom.shelf.all(cloths: ids, used_up: true), workroom.plans.of(sheet.job.id), workroom.cutting_wishes.of(sheet.job.id))
+        new(
+          sheet,
+          workroom.shelf.all(cloths: ids, used_up: true),
+          workroom.plans.of(sheet.job.id),
+          workroom.cutting_wishes.of(sheet.job.id)
+        )
       end
 
       # @param pieces [Array<Store::Records::Piece>]
@@ -26,7 +32,14 @@ module EarnestFold
       def cloths
         @cloths ||= sheet.cloths_needed.map do |made|
           id = Integer(made.cloth.id, 10)
-          ClothCutting.new(sheet, made, @pieces.select { |piece| piece.cloth_id == id }, plan: @table.open[id], cuts: @table.of(id), wanted: @wishes.fetch(id, {}))
+          ClothCutting.new(
+            sheet,
+            made,
+            @pieces.select { |piece| piece.cloth_id == id },
+            plan: @table.open[id],
+            cuts: @table.of(id),
+            wanted: @wishes.fetch(id, {})
+          )
         end
       end
 

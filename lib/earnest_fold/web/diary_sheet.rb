@@ -2,13 +2,15 @@
 
 module EarnestFold
   module Web
-    # The diary made from the jobs that are in it: the steps that are left of each piece of work, in stretches on one bench, and the
+    # The diary made from the jobs that are in it: the steps that are left of each piece of work, in stretches on
+    # one bench, and the
     # hanging at the end; laid from this moment on.
     class DiarySheet
       D = Reckoning::Diary
       HANGING = "hanging"
       QUARTER = 900
-      # What a task is about: its job, its work, the steps it holds (none: hanging), and the day on which what it waits for is there
+      # What a task is about: its job, its work, the steps it holds (none: hanging), and the day on which what it
+      # waits for is there
       # (nil: it waits for nothing).
       About = Reckoning::Value.define(:sheet, :entry, :steps, :awaited)
       # A job's dates as they are kept.
@@ -40,7 +42,13 @@ module EarnestFold
       def self.of(workroom, house, now)
         MADE.fetch([workroom.id, workroom.diary.state, house.rules, house.on_hand, now.to_i / QUARTER]) do
           jobs, cloths = workroom.diary.jobs, workroom.cloths.all
-          new(jobs.map { |job| JobSheet.new(job, cloths, house).sound }, workroom.diary.done(jobs.flat_map { |job| job.treatments.map(&:id) }), workroom.diary.moves, house.rules, Time.at(now.to_i / QUARTER * QUARTER))
+          new(
+            jobs.map { |job| JobSheet.new(job, cloths, house).sound },
+            workroom.diary.done(jobs.flat_map { |job| job.treatments.map(&:id) }),
+            workroom.diary.moves,
+            house.rules,
+            Time.at(now.to_i / QUARTER * QUARTER)
+          )
         end
       end
 
@@ -117,7 +125,11 @@ module EarnestFold
       def job(sheet)
         works = sheet.works.select(&:reckoning)
         tasks = works.flat_map { |entry| tasks_of(sheet, entry) }
-        D::JobOfDiary.new(id: sheet.job.id, promised: DiarySheet.date(sheet.job, "promised"), tasks: tasks + hanging(sheet, works, tasks))
+        D::JobOfDiary.new(
+          id: sheet.job.id,
+          promised: DiarySheet.date(sheet.job, "promised"),
+          tasks: tasks + hanging(sheet, works, tasks)
+        )
       end
 
       def tasks_of(sheet, entry)
@@ -129,18 +141,38 @@ module EarnestFold
           key = "#{entry.id}~#{steps.first.code}:#{steps.first.curtain}"
           cloth = (before.nil? && !entry.alteration?) ? cloth_there(sheet, entry) : nil
           @about[key] = About.new(sheet: sheet, entry: entry, steps: left, awaited: cloth)
-          task(key, steps.first.code, steps.first.bench, left.sum(&:minutes).ceil, needs: [before].compact, not_before: cloth, waits_for: :cloth).tap { before = key }
+          task(
+            key,
+            steps.first.code,
+            steps.first.bench,
+            left.sum(&:minutes).ceil,
+            needs: [before].compact,
+            not_before: cloth,
+            waits_for: :cloth
+          ).tap do
+            before = key
+          end
         end
       end
 
       # When cloth that is awaited has come, and relaxed where it is heavy or loose.
       def cloth_there(sheet, entry)
         come = DiarySheet.date(sheet.job, "cloth") or return
-        relaxes = Reckoning::Judgement::ClothRelaxes.call(Reckoning::JudgementCase.new(treatment: entry.reckoning.treatment, reckoning: entry.reckoning, behind: nil, house: @house, counted: [], cutting: nil))
+        relaxes = Reckoning::Judgement::ClothRelaxes.call(
+          Reckoning::JudgementCase.new(
+            treatment: entry.reckoning.treatment,
+            reckoning: entry.reckoning,
+            behind: nil,
+            house: @house,
+            counted: [],
+            cutting: nil
+          )
+        )
         relaxes ? come + rules.relax_days : come
       end
 
-      # Hanging waits for all work, for folds that set, and for the smallest part: as long as nobody knows when that comes, it is held.
+      # Hanging waits for all work, for folds that set, and for the smallest part: as long as nobody knows when
+      # that comes, it is held.
       def hanging(sheet, works, tasks)
         to_hang = sheet.entries.select { |entry| entry.reckoning && !hung?(entry) }
         return [] if sheet.job.invoiced || to_hang.empty?
@@ -153,8 +185,18 @@ module EarnestFold
         parts = DiarySheet.date(sheet.job, "parts")
         @about[key] = About.new(sheet: sheet, entry: first, steps: [], awaited: parts)
         windows = to_hang.map { |entry| entry.window.id }.uniq.size
-        [task(key, HANGING, :away, (@house.times.hang * windows).ceil, needs: tasks.map(&:key), days_after: (to_hang.any? { |entry| entry.reckoning.treatment.heading.dressed? }) ? rules.setting_days : 0,
-          not_before: parts, waits_for: :parts)]
+        [
+          task(
+            key,
+            HANGING,
+            :away,
+            (@house.times.hang * windows).ceil,
+            needs: tasks.map(&:key),
+            days_after: (to_hang.any? { |entry| entry.reckoning.treatment.heading.dressed? }) ? rules.setting_days : 0,
+            not_before: parts,
+            waits_for: :parts
+          )
+        ]
       end
 
       def hung?(entry) = @done.include?([entry.id, Store::Bench::HUNG, ""])
@@ -163,8 +205,18 @@ module EarnestFold
       def task(key, code, bench, minutes, needs:, not_before:, waits_for:, days_after: 0)
         moved = move(key)
         later = moved && (not_before.nil? || moved.day >= not_before)
-        D::Task.new(key: key, work: place(key).first, code: code, bench: bench, minutes: minutes, needs: needs, days_after: days_after, not_before: later ? moved.day : not_before, at_minute: later ? moved.at_minute : 0,
-          waits_for: later ? :moved : waits_for)
+        D::Task.new(
+          key: key,
+          work: place(key).first,
+          code: code,
+          bench: bench,
+          minutes: minutes,
+          needs: needs,
+          days_after: days_after,
+          not_before: later ? moved.day : not_before,
+          at_minute: later ? moved.at_minute : 0,
+          waits_for: later ? :moved : waits_for
+        )
       end
     end
   end

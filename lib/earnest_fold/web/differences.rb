@@ -17,8 +17,13 @@ module EarnestFold
       # @return [Array<Line>] without what means the same: a figure that is written out where its default stood
       def between(before, after)
         was, is = flat(before), flat(after)
-        changed = (was.keys | is.keys).reject { |path| was[path] == is[path] || figure(path, was[path], before) == figure(path, is[path], after) }
-        changed.map { |path| Line.new(path: path, label: label(path), before: said(path, was[path]), after: said(path, is[path])) }
+        changed =
+          (was.keys | is.keys).reject do |path|
+            was[path] == is[path] || figure(path, was[path], before) == figure(path, is[path], after)
+          end
+        changed.map do |path|
+          Line.new(path: path, label: label(path), before: said(path, was[path]), after: said(path, is[path]))
+        end
       end
 
       private

@@ -2,8 +2,10 @@
 
 module EarnestFold
   module Web
-    # A treatment as stored, with its window, and its reckoning where it has one; else the problems that stand in the way. `made` are the
-    # names of the cuts that were made (cloth, curtain, width), `done` those of its steps (code, curtain), `hung` whether it hangs, `invoiced` whether the job's invoice is written.
+    # A treatment as stored, with its window, and its reckoning where it has one; else the problems that stand in
+    # the way. `made` are the
+    # names of the cuts that were made (cloth, curtain, width), `done` those of its steps (code, curtain), `hung`
+    # whether it hangs, `invoiced` whether the job's invoice is written.
     Entry = Reckoning::Value.define(:record, :window, :reckoned, :made, :done, :house, :hung, :invoiced) do
       include AtWork
 
@@ -25,7 +27,9 @@ module EarnestFold
 
       # Face and lining may be the same cloth: then a name is there twice.
       def to_be_cut
-        Reckoning::Cutting::Demand.by_cloth([reckoning]).flat_map { |cloth, cuts| cuts.map { |cut| [cloth, cut.curtain, cut.number] } }
+        Reckoning::Cutting::Demand
+          .by_cloth([reckoning])
+          .flat_map { |cloth, cuts| cuts.map { |cut| [cloth, cut.curtain, cut.number] } }
       end
     end
   end

@@ -2,14 +2,24 @@
 
 module EarnestFold
   module Web
-    # Every error of the application's own with the status that answers it, once. Their words stand under `failures`, by status. What
+    # Every error of the application's own with the status that answers it, once. Their words stand under
+    # `failures`, by status. What
     # isn't here is a fault of the program's: a 500 with a number that the log has too.
     module Failures
       STATUSES = {
-        Store::Missing => 404, Store::Stale => 409, Store::Taken => 409, Store::OutOfTurn => 422, Store::Full => 422, Store::Busy => 503, Store::Unreachable => 503,
-        Reckoning::Invalid => 422, Documents::Photograph::NotOne => 422,
-        Rack::Multipart::MultipartPartLimitError => 413, Rack::QueryParser::ParameterTypeError => 400,
-        Rack::QueryParser::InvalidParameterError => 400, Rack::Multipart::EmptyContentError => 400
+        Store::Missing => 404,
+        Store::Stale => 409,
+        Store::Taken => 409,
+        Store::OutOfTurn => 422,
+        Store::Full => 422,
+        Store::Busy => 503,
+        Store::Unreachable => 503,
+        Reckoning::Invalid => 422,
+        Documents::Photograph::NotOne => 422,
+        Rack::Multipart::MultipartPartLimitError => 413,
+        Rack::QueryParser::ParameterTypeError => 400,
+        Rack::QueryParser::InvalidParameterError => 400,
+        Rack::Multipart::EmptyContentError => 400
       }.freeze
       # What the application answers by itself.
       PLAIN = [400, 403, 404, 413].freeze
@@ -26,7 +36,8 @@ module EarnestFold
       module Telling
         # @param status [Integer]
         # @return [String] the page
-        def failure(status) = page(:error, Screens::Failure.new(status, number: request.env[RequestLog::NUMBER]), status: status)
+        def failure(status) =
+          page(:error, Screens::Failure.new(status, number: request.env[RequestLog::NUMBER]), status: status)
       end
     end
   end

@@ -22,10 +22,17 @@ module EarnestFold
       def sheet(id) = desk_sheet(id).sound
 
       # @param id [String] from the path
-      # @return [JobSheet] as it is: where one work is changed, again and again, nobody asks for its order of work each time
+      # @return [JobSheet] as it is: where one work is changed, again and again, nobody asks for its order of work
+      #   each time
       def desk_sheet(id)
         own = number(id)
-        JobSheet.new(workroom.jobs.find(own), workroom.cloths.all, house, workroom.plans.made(own), workroom.bench.progress(own))
+        JobSheet.new(
+          workroom.jobs.find(own),
+          workroom.cloths.all,
+          house,
+          workroom.plans.made(own),
+          workroom.bench.progress(own)
+        )
       end
 
       # @param text [String]
@@ -86,9 +93,11 @@ module EarnestFold
 
       def csrf_token = @csrf_token ||= Rack::Protection::AuthenticityToken.token(session)
 
-      # What every form of a page carries: the token, and a key of its own, so that it is done once however often it is sent.
+      # What every form of a page carries: the token, and a key of its own, so that it is done once however often
+      # it is sent.
       def csrf_field
-        %(<input type="hidden" name="authenticity_token" value="#{csrf_token}"><input type="hidden" name="#{Once::KEY}" value="#{SecureRandom.uuid}" autocomplete="off">)
+        %(<input type="hidden" name="authenticity_token" value="#{csrf_token}">) +
+          %(<input type="hidden" name="#{Once::KEY}" value="#{SecureRandom.uuid}" autocomplete="off">)
       end
 
       def asset(path) = "/#{path}?#{ASSETS.fetch(path)}"
@@ -106,7 +115,8 @@ module EarnestFold
       end
 
       # @param value [Reckoning::Length, Rational, Integer]
-      def figure_html(value, unit) = value.is_a?(Reckoning::Length) ? length_html(value, unit) : CGI.escapeHTML(Words.figure(value, unit))
+      def figure_html(value, unit) =
+        value.is_a?(Reckoning::Length) ? length_html(value, unit) : CGI.escapeHTML(Words.figure(value, unit))
 
       def expression_html(line, unit)
         Words.expression(line.expression, unit) { |figure| figure_html(figure, unit) }

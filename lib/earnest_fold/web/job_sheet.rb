@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Web
-    # A stored job read into the core: which treatments can be reckoned, what is missing from the others, and what the job
+    # A stored job read into the core: which treatments can be reckoned, what is missing from the others, and what
+    # the job
     # needs of each cloth. Made once a request.
     class JobSheet
       # A treatment reckoned takes some tens of kilobytes.
@@ -33,8 +34,17 @@ module EarnestFold
       # @param read [Object] what {#read} gave for it
       # @return [JobSheet] the same job with it, asked for nothing again
       def with(record, read)
-        windows = job.windows.map { |window| window.with(treatments: window.treatments.map { |one| (one.id == record.id) ? record : one }.freeze) }
-        JobSheet.new(job.with(windows: windows.freeze), cloth_records, settled, @made, @progress, read: {record.id => read})
+        windows = job.windows.map do |window|
+          window.with(treatments: window.treatments.map { |one| (one.id == record.id) ? record : one }.freeze)
+        end
+        JobSheet.new(
+          job.with(windows: windows.freeze),
+          cloth_records,
+          settled,
+          @made,
+          @progress,
+          read: {record.id => read}
+        )
       end
 
       # @return [Reckoning::Cloth, nil]
@@ -51,7 +61,8 @@ module EarnestFold
         @small_parts ||= job.extras.fetch("small_parts", []).filter_map do |kept|
           kind, problems = Reckoning::SmallParts[kept["kind"]], Reckoning::Problems.new
           values = kind&.fields&.read(kept, unit, problems)
-          values && Reckoning::SmallPartOfJob.new(id: kept["id"], part: kind.build(values, problems), cloth: kept["cloth"])
+          values &&
+            Reckoning::SmallPartOfJob.new(id: kept["id"], part: kind.build(values, problems), cloth: kept["cloth"])
         end
       end
 
@@ -80,7 +91,23 @@ module EarnestFold
 
       # @return [Array<Entry>] what is put away, unreckoned
       def put_away
-        job.windows.flat_map { |window| window.treatments.select(&:put_away).map { |record| Entry.new(record: record, window: window, reckoned: Reckoned.new([], nil), made: [], done: [], house: house, hung: false, invoiced: false) } }
+        job.windows.flat_map do |window|
+          window
+            .treatments
+            .select(&:put_away)
+            .map do |record|
+              Entry.new(
+                record: record,
+                window: window,
+                reckoned: Reckoned.new([], nil),
+                made: [],
+                done: [],
+                house: house,
+                hung: false,
+                invoiced: false
+              )
+            end
+        end
       end
 
       # @return [Array<Entry>] the layers of an entry's window, from the glass to the room
@@ -97,13 +124,16 @@ module EarnestFold
 
       # @return [Entry, AlteredEntry]
       # @raise [Store::Missing]
-      def fetch(treatment_id) = works.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
+      def fetch(treatment_id) =
+        works.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
 
       # @return [Entry] what is made here: somebody's own curtain isn't
       # @raise [Store::Missing]
-      def fetch_made(treatment_id) = entries.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
+      def fetch_made(treatment_id) =
+        entries.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
 
-      # @return [Reckoning::Treatment, Reckoning::AlterationOfJob, Array<Reckoning::Problem>] what it is, or why it can't be reckoned
+      # @return [Reckoning::Treatment, Reckoning::AlterationOfJob, Array<Reckoning::Problem>] what it is, or why it
+      #   can't be reckoned
       def read(id, spec)
         place = Reckoning::Problems.new
         return read_alteration(id, spec, place) if spec.key?("kind")
@@ -131,17 +161,23 @@ module EarnestFold
       def cloths_needed
         made = entries.filter_map(&:reckoning)
         NEEDS.fetch(key) do
-          made.flat_map { |reckoning| reckoning.treatment.cloths }.uniq(&:id).map { |cloth| Reckoning::ClothReckoning.of(cloth, made) }
+          made
+            .flat_map { |reckoning| reckoning.treatment.cloths }
+            .uniq(&:id)
+            .map { |cloth| Reckoning::ClothReckoning.of(cloth, made) }
         end
       end
 
       # @return [Hash{Symbol => Integer, Reckoning::Length}] small parts that are there
       def on_hand
-        settled.on_hand.to_h { |name, stored| [name.to_sym, stored.is_a?(Integer) ? stored : Reckoning::LengthReader.read(stored, unit)] }
+        settled.on_hand.to_h do |name, stored|
+          [name.to_sym, stored.is_a?(Integer) ? stored : Reckoning::LengthReader.read(stored, unit)]
+        end
       end
 
       # @return [Array<Reckoning::Hardware>] what a treatment takes, held against what is on hand
-      def hardware(entry) = entry.reckoning ? Reckoning::HardwareCount.of(entry.reckoning, entries.filter_map(&:reckoning), on_hand) : []
+      def hardware(entry) =
+        entry.reckoning ? Reckoning::HardwareCount.of(entry.reckoning, entries.filter_map(&:reckoning), on_hand) : []
 
       # @return [Array<Reckoning::Hardware>] what the whole job is short of
       def hardware_short = Reckoning::HardwareCount.of_job(entries.filter_map(&:reckoning), on_hand).select(&:short)
@@ -153,7 +189,9 @@ module EarnestFold
       # @param entry [Entry]
       # @return [String] SVG
       def silhouette(entry)
-        return entry.reckoned.once(:silhouette) { Drawings::AlteredSilhouette.new(entry.reckoning).to_s } if entry.alteration?
+        if entry.alteration?
+          return entry.reckoned.once(:silhouette) { Drawings::AlteredSilhouette.new(entry.reckoning).to_s }
+        end
 
         colour = colour(entry.reckoning&.treatment&.face)
         entry.reckoned.once(:silhouette, colour) { Drawings::Silhouette.new(entry.reckoning, colour).to_s }
@@ -161,43 +199,80 @@ module EarnestFold
 
       # @return [Array<Integer>] the cloths that any of its treatments or small parts uses
       def cloths_used
-        of_treatments = job.treatments.flat_map { |made| [made.spec["face"], made.spec.dig("lining", "cloth"), made.spec.dig("interlining", "cloth")] }
-        (of_treatments + job.extras.fetch("small_parts", []).map { |part| part["cloth"] }).compact.uniq.map { |id| Integer(id, 10) }
+        of_treatments = job.treatments.flat_map do |made|
+          [made.spec["face"], made.spec.dig("lining", "cloth"), made.spec.dig("interlining", "cloth")]
+        end
+        (of_treatments + job.extras.fetch("small_parts", []).map { |part| part["cloth"] }).compact.uniq.map do |id|
+          Integer(id, 10)
+        end
       end
 
       # @param pieces [Array<Store::Records::Piece>] of the cloths that it uses
       # @return [Documents::JobWriter::Kept] the job with the cloths that it uses, to be written as a document
       def kept(pieces = [])
         cloths = cloth_records.select { |record| cloths_used.include?(record.id) }
-        Documents::JobWriter::Kept.new(title: job.title, unit: job.unit, extras: with_alterations, cloths: cloths.to_h { |record| [record.id.to_s, with_pieces(record, pieces)] },
-          windows: windows_kept)
+        Documents::JobWriter::Kept.new(
+          title: job.title,
+          unit: job.unit,
+          extras: with_alterations,
+          cloths: cloths.to_h { |record| [record.id.to_s, with_pieces(record, pieces)] },
+          windows: windows_kept
+        )
       end
 
       private
 
       # @yieldparam record [Store::Records::Treatment]
       # @return [Array<Array(Store::Records::Window, Store::Records::Treatment)>]
-      def at_work = job.windows.flat_map { |window| window.treatments.select { |record| !record.put_away && yield(record) }.map { |record| [window, record] } }
+      def at_work =
+        job.windows.flat_map do |window|
+          window.treatments.select { |record| !record.put_away && yield(record) }.map { |record| [window, record] }
+        end
 
       def read_alteration(id, spec, place)
-        kind = Reckoning::Alterations[spec["kind"]] or return place.within(:kind).add(:not_a_choice, words: Reckoning::Alterations.names) || place.to_a
+        kind = Reckoning::Alterations[spec["kind"]] or
+          return place.within(:kind).add(:not_a_choice, words: Reckoning::Alterations.names) || place.to_a
         values, own = kind.fields.read(spec, unit, place), Reckoning::OwnCurtain::FIELDS.read(spec, unit, place)
         alteration = values && kind.build(values, place)
-        place.any? ? place.to_a : Reckoning::AlterationOfJob.new(id: id.to_s, alteration: alteration, curtain: Reckoning::OwnCurtain.new(**own))
+        if place.any?
+          place.to_a
+        else
+          Reckoning::AlterationOfJob.new(id: id.to_s, alteration: alteration, curtain: Reckoning::OwnCurtain.new(**own))
+        end
       end
 
       # A window at which something is altered only is none of the document's windows.
       def windows_kept
-        job.windows.reject { |window| window.treatments.any? && window.treatments.all?(&:alteration?) }
-          .map { |window| [window.id.to_s, window.room, window.name, window.treatments.reject { |made| made.put_away || made.alteration? }.to_h { |made| [made.id.to_s, named_rules(made.spec)] }] }
+        job
+          .windows
+          .reject { |window| window.treatments.any? && window.treatments.all?(&:alteration?) }
+          .map do |window|
+            [
+              window.id.to_s,
+              window.room,
+              window.name,
+              window
+                .treatments
+                .reject { |made| made.put_away || made.alteration? }
+                .to_h { |made| [made.id.to_s, named_rules(made.spec)] }
+            ]
+          end
       end
 
       def with_alterations
         return job.extras if alterations.empty?
 
         # A copy goes by its own name: no two have the same.
-        kept = alterations.group_by(&:document_id).flat_map { |id, same| same.each_with_index.map { |entry, index| [entry, index.zero? ? id : "#{id}-#{entry.id}"] } }.to_h
-        job.extras.merge("alterations" => alterations.map { |entry| entry.record.spec.merge("id" => kept.fetch(entry)) })
+        kept =
+          alterations
+            .group_by(&:document_id)
+            .flat_map do |id, same|
+              same.each_with_index.map { |entry, index| [entry, index.zero? ? id : "#{id}-#{entry.id}"] }
+            end
+            .to_h
+        job.extras.merge(
+          "alterations" => alterations.map { |entry| entry.record.spec.merge("id" => kept.fetch(entry)) }
+        )
       end
 
       # A set's number means nothing elsewhere: out of the house it goes by its name.
@@ -217,15 +292,33 @@ module EarnestFold
 
       def entry(window, record)
         key = [record.id, record.source, unit, *sources_of_cloths(record.spec)]
-        Entry.new(record: record, window: window, reckoned: reckoned(key, record), made: @made.fetch(record.id.to_s, []), done: @progress.done.fetch(record.id, []), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
+        Entry.new(
+          record: record,
+          window: window,
+          reckoned: reckoned(key, record),
+          made: @made.fetch(record.id.to_s, []),
+          done: @progress.done.fetch(record.id, []),
+          house: house,
+          hung: @progress.hung.include?(record.id),
+          invoiced: job.invoiced
+        )
       end
 
       def altered(window, record)
         key = [record.id, record.source, unit]
-        AlteredEntry.new(record: record, window: window, reckoned: reckoned(key, record), done: @progress.done.fetch(record.id, []), house: house, hung: @progress.hung.include?(record.id), invoiced: job.invoiced)
+        AlteredEntry.new(
+          record: record,
+          window: window,
+          reckoned: reckoned(key, record),
+          done: @progress.done.fetch(record.id, []),
+          house: house,
+          hung: @progress.hung.include?(record.id),
+          invoiced: job.invoiced
+        )
       end
 
-      def reckoned(key, record) = TREATMENTS.fetch(key) { Reckoned.new(@read.fetch(record.id) { read(record.id, record.spec) }, key) }
+      def reckoned(key, record) =
+        TREATMENTS.fetch(key) { Reckoned.new(@read.fetch(record.id) { read(record.id, record.spec) }, key) }
 
       def sources_of_cloths(spec)
         ids = [spec["face"], spec.dig("lining", "cloth"), spec.dig("interlining", "cloth")].compact

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Web
-    # The logbook made from what was said at the bench: each piece of work with its steps, planned and in truth, its drops as made, its
+    # The logbook made from what was said at the bench: each piece of work with its steps, planned and in truth,
+    # its drops as made, its
     # batches and what was learnt.
     class LogSheet
       M = Reckoning::MakingUp
@@ -40,7 +41,8 @@ module EarnestFold
       # @param workroom [Store::Workroom]
       # @param settled [Store::House::Record]
       # @return [LogSheet] of everything, the same one as long as nothing has changed
-      def self.whole(workroom, settled) = MADE.fetch([workroom.id, workroom.logbook.state, settled.rules]) { of(workroom, settled) }
+      def self.whole(workroom, settled) =
+        MADE.fetch([workroom.id, workroom.logbook.state, settled.rules]) { of(workroom, settled) }
 
       # @param workroom [Store::Workroom]
       # @param settled [Store::House::Record]
@@ -49,17 +51,30 @@ module EarnestFold
       # @param only [Integer, nil] the one treatment that is looked at
       def self.of(workroom, settled, jobs = workroom.logbook.jobs, only: nil)
         cloths, ids = workroom.cloths.all, only ? [only] : jobs.flat_map { |job| job.treatments.map(&:id) }
-        new(jobs.map { |job| JobSheet.new(job, cloths, settled).sound }, workroom.logbook.entries(ids), workroom.logbook.notes(ids), workroom.logbook.batches(ids), settled.rules)
+        new(
+          jobs.map { |job| JobSheet.new(job, cloths, settled).sound },
+          workroom.logbook.entries(ids),
+          workroom.logbook.notes(ids),
+          workroom.logbook.batches(ids),
+          settled.rules
+        )
       end
 
       # @return [Array<Work>] of which anything was said or noted
       def works
-        @works ||= @sheets.flat_map { |sheet| sheet.works.select { |entry| entry.reckoning && (@said.key?(entry.id) || @notes.key?(entry.id)) }.map { |entry| work(sheet, entry) } }
+        @works ||= @sheets.flat_map do |sheet|
+          sheet
+            .works
+            .select { |entry| entry.reckoning && (@said.key?(entry.id) || @notes.key?(entry.id)) }
+            .map { |entry| work(sheet, entry) }
+        end
       end
 
       # @return [Work, nil] one piece of work, though nothing was said of it yet
       def of(treatment_id)
-        @sheets.each { |sheet| (entry = sheet.works.find { |one| one.id == treatment_id && one.reckoning }) && (return work(sheet, entry)) }
+        @sheets.each do |sheet|
+          (entry = sheet.works.find { |one| one.id == treatment_id && one.reckoning }) && (return work(sheet, entry))
+        end
         nil
       end
 
@@ -72,8 +87,18 @@ module EarnestFold
 
       # @return [Array<Kind>] in the order of how much time they took
       def kinds
-        works.flat_map { |one| one.timed.map { |time| [time.step.code, one, time] } }.group_by(&:first)
-          .map { |code, rows| Kind.new(code: code, planned: rows.sum(0r) { |row| row[2].planned }, real: rows.sum(0r) { |row| row[2].real }, works: rows.map { |row| row[1].entry.id }.uniq.size) }.sort_by { |kind| [-kind.real, kind.code] }
+        works
+          .flat_map { |one| one.timed.map { |time| [time.step.code, one, time] } }
+          .group_by(&:first)
+          .map do |code, rows|
+            Kind.new(
+              code: code,
+              planned: rows.sum(0r) { |row| row[2].planned },
+              real: rows.sum(0r) { |row| row[2].real },
+              works: rows.map { |row| row[1].entry.id }.uniq.size
+            )
+          end
+          .sort_by { |kind| [-kind.real, kind.code] }
       end
 
       # @return [Array<Reckoning::MakingUp::Learning::Learnt>] that differ from the standards by more than a twentieth
@@ -82,20 +107,53 @@ module EarnestFold
       private
 
       def learn
-        timed = works.flat_map { |one| one.timed.map { |time| M::Learning::Timed.new(job: one.sheet.job.id, times: time.step.times, planned: time.planned, real: time.real) } }
+        timed = works.flat_map do |one|
+          one.timed.map do |time|
+            M::Learning::Timed.new(
+              job: one.sheet.job.id,
+              times: time.step.times,
+              planned: time.planned,
+              real: time.real
+            )
+          end
+        end
         M::Learning.of(timed, @house.times).reject { |one| (one.ratio - 1).abs < 1/20r }
       end
 
       def work(sheet, entry)
         log = BenchLog.new(@said.fetch(entry.id, []))
         times = entry.steps.map { |step| time(log, step) }
-        drops = entry.steps.select { |step| DROPS.include?(step.code) }.flat_map { |step| log.readings(step).group_by(&:place).values.map(&:last).map { |reading| [step.curtain, reading.place, reading.typed] } }
-        Work.new(sheet: sheet, entry: entry, times: times, drops: drops, batches: @batches.fetch(entry.id, []), notes: @notes.fetch(entry.id, []))
+        drops =
+          entry
+            .steps
+            .select { |step| DROPS.include?(step.code) }
+            .flat_map do |step|
+              log
+                .readings(step)
+                .group_by(&:place)
+                .values
+                .map(&:last)
+                .map { |reading| [step.curtain, reading.place, reading.typed] }
+            end
+        Work.new(
+          sheet: sheet,
+          entry: entry,
+          times: times,
+          drops: drops,
+          batches: @batches.fetch(entry.id, []),
+          notes: @notes.fetch(entry.id, [])
+        )
       end
 
       def time(log, step)
         spent = log.timed?(step) ? log.spent(step) : nil
-        Time.new(step: step, planned: step.minutes, real: (spent && spent.since.nil?) ? spent.minutes : nil, corrected: log.corrected?(step), forgotten: spent ? spent.forgotten : false)
+        Time.new(
+          step: step,
+          planned: step.minutes,
+          real: (spent && spent.since.nil?) ? spent.minutes : nil,
+          corrected: log.corrected?(step),
+          forgotten: spent ? spent.forgotten : false
+        )
       end
     end
   end

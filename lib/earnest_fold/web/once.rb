@@ -4,7 +4,8 @@ require "digest"
 
 module EarnestFold
   module Web
-    # Around everything that is sent with a key: it is done once, however often it arrives, and whoever asks again is led to where the
+    # Around everything that is sent with a key: it is done once, however often it arrives, and whoever asks again
+    # is led to where the
     # first one led. Nothing is kept of what was refused: the same key may come again with it put right.
     class Once
       KEY = "once"
@@ -26,7 +27,11 @@ module EarnestFold
         return @app.call(env) unless key.is_a?(String) && WELL_MADE.match?(key)
 
         answer = nil
-        led = Store.workroom.once.at_first(key, print(env, sent), likely: env["PATH_INFO"]) { where_it_led(answer = @app.call(env), env) }
+        led =
+          Store
+            .workroom
+            .once
+            .at_first(key, print(env, sent), likely: env["PATH_INFO"]) { where_it_led(answer = @app.call(env), env) }
         led ? again(led) : answer
       rescue Store::Error => error
         (answer && answer.first >= 400) ? answer : @app.call(env.merge(FAILED => error))
@@ -40,13 +45,19 @@ module EarnestFold
         return if !request.post? || request.content_length.to_i > Sizes.most(request.path_info)
 
         request.POST
-      rescue Rack::QueryParser::ParameterTypeError, Rack::QueryParser::InvalidParameterError, Rack::Multipart::Error, EOFError
+      rescue Rack::QueryParser::ParameterTypeError, Rack::QueryParser::InvalidParameterError, Rack::Multipart::Error,
+        EOFError
         nil
       end
 
       # A file counts by its name and size.
       def print(env, sent)
-        plain = sent.except(*PASSING).map { |name, value| [name, (value.is_a?(Hash) && value[:tempfile]) ? [value[:filename], value[:tempfile].size] : value] }
+        plain =
+          sent
+            .except(*PASSING)
+            .map do |name, value|
+              [name, (value.is_a?(Hash) && value[:tempfile]) ? [value[:filename], value[:tempfile].size] : value]
+            end
         Digest::SHA256.hexdigest(Marshal.dump([env["PATH_INFO"], plain]))
       end
 

@@ -17,7 +17,13 @@ module EarnestFold
 
       # @return [String] PDF
       def pdf
-        pieces = strips.map { |title, drawing, cuts| D::PlanPdf::Piece.new(title: title, drawing: drawing, cuts: cuts.each_with_index.map { |(placed, made), index| line(placed, made, index) }) }
+        pieces = strips.map do |title, drawing, cuts|
+          D::PlanPdf::Piece.new(
+            title: title,
+            drawing: drawing,
+            cuts: cuts.each_with_index.map { |(placed, made), index| line(placed, made, index) }
+          )
+        end
         D::PlanPdf.new(title, unit, pieces, notes: notes, leftovers: leftovers).render
       end
 
@@ -30,7 +36,12 @@ module EarnestFold
       # What a job must have bought.
       # @param sheet [CuttingSheet]
       # @return [Documents::OrderList]
-      def self.order(sheet) = D::OrderList.new(sheet.sheet.job.title, sheet.cloths.filter_map { |cutting| new(cutting).order_line }, sheet.sheet.unit)
+      def self.order(sheet) =
+        D::OrderList.new(
+          sheet.sheet.job.title,
+          sheet.cloths.filter_map { |cutting| new(cutting).order_line },
+          sheet.sheet.unit
+        )
 
       # @return [Documents::OrderList::Line, nil] nil where the shelf has enough
       def order_line
@@ -39,7 +50,15 @@ module EarnestFold
         return unless to_buy.positive?
 
         order = cloth.to_order(to_buy)
-        D::OrderList::Line.new(cloth: cloth.name, use: Words.say("uses.#{cloth.use}"), needed: @cutting.reckoned.length_needed, to_buy: to_buy, to_order: order, cost: cloth.cost(order), titles: missing.map { |cut| window(cut) }.uniq)
+        D::OrderList::Line.new(
+          cloth: cloth.name,
+          use: Words.say("uses.#{cloth.use}"),
+          needed: @cutting.reckoned.length_needed,
+          to_buy: to_buy,
+          to_order: order,
+          cost: cloth.cost(order),
+          titles: missing.map { |cut| window(cut) }.uniq
+        )
       end
 
       private
@@ -50,24 +69,41 @@ module EarnestFold
 
       def title = Words.say("plan_title", cloth: cloth.name, title: @cutting.sheet.job.title)
 
-      def uncut_cuts = @cutting.plan.uncut.map(&:treatment).then { |ids| @cutting.left.select { |cut| ids.include?(cut.treatment) } }
+      def uncut_cuts =
+        @cutting.plan.uncut.map(&:treatment).then { |ids| @cutting.left.select { |cut| ids.include?(cut.treatment) } }
 
       def small_parts = @cutting.small_cuts.to_buy(cloth)
 
-      # Title, drawing, the cuts with whether each is made, and the piece's name: the pieces that are cut from; an endless one where
+      # Title, drawing, the cuts with whether each is made, and the piece's name: the pieces that are cut from; an
+      # endless one where
       # there are none.
       def strips
         return [endless] unless @cutting.stock? || @cutting.taken
 
         @cutting.shown.reject { |shown| shown.placed.empty? }.map do |shown|
-          about = Words.say("cutting.piece", length: Words.with_unit(shown.piece.length, unit), batch: shown.record.piece.batch.empty? ? "" : " · #{Words.say("shelf.batch")} #{shown.record.piece.batch}", place: "")
-          ["#{shown.record.label}  #{about}", bolt(shown.piece, shown.placed, shown.made), shown.placed.map { |placed| [placed, shown.made.include?(placed)] }, shown.record.label]
+          about = Words.say(
+            "cutting.piece",
+            length: Words.with_unit(shown.piece.length, unit),
+            batch: shown.record.piece.batch.empty? ? "" : " · #{Words.say("shelf.batch")} #{shown.record.piece.batch}",
+            place: ""
+          )
+          [
+            "#{shown.record.label}  #{about}",
+            bolt(shown.piece, shown.placed, shown.made),
+            shown.placed.map { |placed| [placed, shown.made.include?(placed)] },
+            shown.record.label
+          ]
         end
       end
 
       def endless
         made = @cutting.reckoned
-        [cloth.name, Drawings::Bolt.endless(made, unit, colour: colour, paper: true).to_s, made.endless.placed.map { |placed| [placed, false] }, Words.say("tickets.to_order")]
+        [
+          cloth.name,
+          Drawings::Bolt.endless(made, unit, colour: colour, paper: true).to_s,
+          made.endless.placed.map { |placed| [placed, false] },
+          Words.say("tickets.to_order")
+        ]
       end
 
       def bolt(piece, placed, made)
@@ -77,9 +113,18 @@ module EarnestFold
 
       def colour = @cutting.sheet.colour(cloth)
 
-      def line(placed, made, index) = D::PlanPdf::Line.new(number: index + 1, name: "#{window(placed.cut)}: #{Words.cut(placed.cut)}", from: placed.from, to: placed.to, length: placed.cut.length, done: made)
+      def line(placed, made, index) =
+        D::PlanPdf::Line.new(
+          number: index + 1,
+          name: "#{window(placed.cut)}: #{Words.cut(placed.cut)}",
+          from: placed.from,
+          to: placed.to,
+          length: placed.cut.length,
+          done: made
+        )
 
-      def window(cut) = @cutting.sheet.entries.find { |entry| entry.id.to_s == cut.treatment }&.title || Words.say("cuts.gone")
+      def window(cut) =
+        @cutting.sheet.entries.find { |entry| entry.id.to_s == cut.treatment }&.title || Words.say("cuts.gone")
 
       def tickets_title = Words.say("tickets.title", cloth: cloth.name)
 
@@ -89,8 +134,16 @@ module EarnestFold
       end
 
       def ticket(placed, label, number)
-        D::TicketsPdf::Ticket.new(number: number.to_s, job: @cutting.sheet.job.title, window: window(placed.cut), name: Words.cut(placed.cut), cloth: cloth.name, piece: label, length: Words.with_unit(placed.cut.length, unit),
-          from_to: "#{Words.length(placed.from, unit)} – #{Words.with_unit(placed.to, unit)}")
+        D::TicketsPdf::Ticket.new(
+          number: number.to_s,
+          job: @cutting.sheet.job.title,
+          window: window(placed.cut),
+          name: Words.cut(placed.cut),
+          cloth: cloth.name,
+          piece: label,
+          length: Words.with_unit(placed.cut.length, unit),
+          from_to: "#{Words.length(placed.from, unit)} – #{Words.with_unit(placed.to, unit)}"
+        )
       end
 
       def notes
@@ -102,15 +155,37 @@ module EarnestFold
         else
           (plan.uncut.any? ? "short" : "bound")
         end
-        [Words.say("plan_proofs.#{key}", used: @cutting.taken ? @cutting.taken.used : plan.length_used, bound: @cutting.taken ? @cutting.taken.bound : plan.bound, unit: unit), *uncut_words(plan)]
+        [
+          Words.say(
+            "plan_proofs.#{key}",
+            used: @cutting.taken ? @cutting.taken.used : plan.length_used,
+            bound: @cutting.taken ? @cutting.taken.bound : plan.bound,
+            unit: unit
+          ),
+          *uncut_words(plan)
+        ]
       end
 
       def uncut_words(plan)
-        plan.uncut.map { |one| Words.say("cutting.uncut", count: one.count, titles: @cutting.sheet.entries.find { |entry| entry.id.to_s == one.treatment }&.title, length: Words.with_unit(one.to_buy, unit)) }
+        plan.uncut.map do |one|
+          Words.say(
+            "cutting.uncut",
+            count: one.count,
+            titles: @cutting.sheet.entries.find { |entry| entry.id.to_s == one.treatment }&.title,
+            length: Words.with_unit(one.to_buy, unit)
+          )
+        end
       end
 
       def leftovers
-        @cutting.leftovers.map { |one| [Words.say("leftovers.kinds.#{one.kind}"), one.piece, "#{Words.length(one.along, unit)} × #{Words.length(one.across, unit)}", Words.uses(one)] }
+        @cutting.leftovers.map do |one|
+          [
+            Words.say("leftovers.kinds.#{one.kind}"),
+            one.piece,
+            "#{Words.length(one.along, unit)} × #{Words.length(one.across, unit)}",
+            Words.uses(one)
+          ]
+        end
       end
     end
   end

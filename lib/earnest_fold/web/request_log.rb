@@ -5,7 +5,8 @@ require "securerandom"
 
 module EarnestFold
   module Web
-    # One line a request, that one can read: when, what, how it ended, how long it took. What went wrong inside goes below it.
+    # One line a request, that one can read: when, what, how it ended, how long it took. What went wrong inside
+    # goes below it.
     class RequestLog
       # Under this stands the request's own number: what a page says of a fault, the log says too.
       NUMBER = "earnest_fold.number"
@@ -20,12 +21,19 @@ module EarnestFold
       # @param about [String]
       # @param error [StandardError]
       def self.note(about, error)
-        (@notes ||= default).error(["#{about}: #{error.class}: #{error.message}", *error.backtrace&.first(15)].join("\n    "))
+        (@notes ||= default).error(
+          ["#{about}: #{error.class}: #{error.message}", *error.backtrace&.first(15)].join("\n    ")
+        )
       end
 
       # @return [Logger] to the file that REQUEST_LOG names; nowhere without it
       def self.default
-        Logger.new(ENV["REQUEST_LOG"] || File::NULL, 3, 5 * 1024 * 1024, formatter: ->(_, time, _, line) { "#{time.utc.strftime("%Y-%m-%d %H:%M:%S")}Z #{line}\n" })
+        Logger.new(
+          ENV["REQUEST_LOG"] || File::NULL,
+          3,
+          5 * 1024 * 1024,
+          formatter: ->(_, time, _, line) { "#{time.utc.strftime("%Y-%m-%d %H:%M:%S")}Z #{line}\n" }
+        )
       end
 
       def call(env)
@@ -41,7 +49,8 @@ module EarnestFold
 
       def line(env, status, started)
         milliseconds = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round(1)
-        "#{env["REQUEST_METHOD"].ljust(4)} #{status} #{milliseconds.to_s.rjust(7)} ms  #{env["PATH_INFO"][0, 200].dump[1..-2]}"
+        "#{env["REQUEST_METHOD"].ljust(4)} #{status} #{milliseconds.to_s.rjust(7)} ms  " \
+          "#{env["PATH_INFO"][0, 200].dump[1..-2]}"
       end
 
       def trouble(env)

@@ -2,14 +2,25 @@
 
 module EarnestFold
   module Web
-    # How a treatment stands to the set of house rules that it takes: which rule spoke at each field, and where it departs.
+    # How a treatment stands to the set of house rules that it takes: which rule spoke at each field, and where it
+    # departs.
     class Ruled
       R = Reckoning
-      # What the set says of one field: its name, what it says (as a person reads it), and whether the treatment departs from it.
+      # What the set says of one field: its name, what it says (as a person reads it), and whether the treatment
+      # departs from it.
       Mark = R::Value.define(:name, :says, :departs, :path)
       # The fields that a line of the working speaks of.
-      LINES = {hem: "making.hem.depth", lining_hem: "lining.hem.depth", squaring: "making.squaring", lining_drop: "lining.lift", flat_needed: "heading.fullness",
-               cut_width: "making.side.depth", each_more: "making.seam", top_allowance: "heading.top_turn", hooks: "heading.hook_spacing"}.freeze
+      LINES = {
+        hem: "making.hem.depth",
+        lining_hem: "lining.hem.depth",
+        squaring: "making.squaring",
+        lining_drop: "lining.lift",
+        flat_needed: "heading.fullness",
+        cut_width: "making.side.depth",
+        each_more: "making.seam",
+        top_allowance: "heading.top_turn",
+        hooks: "heading.hook_spacing"
+      }.freeze
 
       # @param set [Store::RuleSet, nil]
       # @param spec [Hash] the treatment's
@@ -41,7 +52,14 @@ module EarnestFold
 
       def held(path)
         ruled = value(path)
-        Mark.new(name: name, says: Forms::SpecFields.text(ruled, kind(path), @unit), departs: !same?(path, ruled), path: path) unless ruled.nil?
+        unless ruled.nil?
+          Mark.new(
+            name: name,
+            says: Forms::SpecFields.text(ruled, kind(path), @unit),
+            departs: !same?(path, ruled),
+            path: path
+          )
+        end
       end
 
       def value(path) = @set&.value(path, @spec.dig("heading", "kind"), @unit)

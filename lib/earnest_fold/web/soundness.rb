@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Web
-    # Whether all that lists, books, diary and papers ask of a piece of work can be made of it. One that fails is shown as such at its
+    # Whether all that lists, books, diary and papers ask of a piece of work can be made of it. One that fails is
+    # shown as such at its
     # place, and harms nobody else; the log has what was wrong.
     module Soundness
       R = Reckoning
@@ -29,7 +30,12 @@ module EarnestFold
       def ask(entry)
         entry.checks
         entry.steps
-        return R::Judgement.of_alteration(entry.reckoning, house: entry.house) && Drawings::AlteredSilhouette.new(entry.reckoning).to_s if entry.alteration?
+        if entry.alteration?
+          return (
+            R::Judgement.of_alteration(entry.reckoning, house: entry.house) &&
+              Drawings::AlteredSilhouette.new(entry.reckoning).to_s
+          )
+        end
 
         R::Cutting::Demand.by_cloth([entry.reckoning])
         R::Sundries.of(entry.reckoning)

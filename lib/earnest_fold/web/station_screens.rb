@@ -4,9 +4,22 @@ module EarnestFold
   module Web
     # Which screen shows which station, for what is made and for somebody's own curtain that is altered.
     module StationScreens
-      MAKING = {"measure" => Screens::Measure, "heading" => Screens::Heading, "cloth" => Screens::Cloth, "cutting" => Screens::Cutting, "making" => Screens::Making, "bench" => Screens::Bench,
-                "hanging" => Screens::Hanging}.freeze
-      ALTERING = {"measure" => Screens::AlterMeasure, "alter" => Screens::Alter, "making" => Screens::AlterMaking, "bench" => Screens::AlterBench, "hanging" => Screens::AlterHanging}.freeze
+      MAKING = {
+        "measure" => Screens::Measure,
+        "heading" => Screens::Heading,
+        "cloth" => Screens::Cloth,
+        "cutting" => Screens::Cutting,
+        "making" => Screens::Making,
+        "bench" => Screens::Bench,
+        "hanging" => Screens::Hanging
+      }.freeze
+      ALTERING = {
+        "measure" => Screens::AlterMeasure,
+        "alter" => Screens::Alter,
+        "making" => Screens::AlterMaking,
+        "bench" => Screens::AlterBench,
+        "hanging" => Screens::AlterHanging
+      }.freeze
       NAMES = (MAKING.keys | ALTERING.keys).freeze
       # Where fields are filled in.
       FILLED = %w[measure heading cloth alter].freeze
@@ -17,7 +30,8 @@ module EarnestFold
       # @param entry [Entry, AlteredEntry]
       # @return [Class]
       # @raise [Store::Missing] where such work has no such station
-      def of(station, entry) = (entry.alteration? ? ALTERING : MAKING).fetch(station) { raise Store::Missing, "no station #{station} there" }
+      def of(station, entry) =
+        (entry.alteration? ? ALTERING : MAKING).fetch(station) { raise Store::Missing, "no station #{station} there" }
 
       # @return [Class] the screen, or Measure's where such work has no such station
       def near(station, entry) = (entry.alteration? ? ALTERING : MAKING).fetch(station.to_s) { of("measure", entry) }

@@ -10,8 +10,15 @@ module EarnestFold
       # Where a check speaks; what isn't named here speaks at the cloth.
       CHECKS = {"readings_spread" => "measure", "carriers_short" => "heading", "fullness_thin" => "cloth"}.freeze
       # Which parts of a document must be readable for a station to be done.
-      PLACES = {"measure" => %r{\A/(support|opening|drop|return|overlap|ease|site|wall|notes|name)}, "heading" => %r{\A/heading}, "cloth" => %r{\A/(face|making|lining|pattern|run)}}.freeze
-      MEASURED = %r{\A/(existing_length|wanted_length|stand_up|curtains|width|widths|motif|band|cloth_width|cloth_length|panel_width|finished_width)}
+      PLACES = {
+        "measure" => %r{\A/(support|opening|drop|return|overlap|ease|site|wall|notes|name)},
+        "heading" => %r{\A/heading},
+        "cloth" => %r{\A/(face|making|lining|pattern|run)}
+      }.freeze
+      MEASURED = Regexp.new(
+        "\\A/(existing_length|wanted_length|stand_up|curtains|width|widths|motif|band|" \
+        "cloth_width|cloth_length|panel_width|finished_width)"
+      )
 
       module_function
 
@@ -21,7 +28,8 @@ module EarnestFold
 
       # @param entry [Entry, AlteredEntry]
       # @return [Symbol] :done, :open, :warned or :stopped
-      def state(station, entry) = entry.reckoned.once(:state, station, *depends(station, entry)) { reckon_state(station, entry) }
+      def state(station, entry) =
+        entry.reckoned.once(:state, station, *depends(station, entry)) { reckon_state(station, entry) }
 
       # What a state depends on besides the figures.
       def depends(station, entry)
@@ -67,7 +75,9 @@ module EarnestFold
 
       # Whether anything is wanting here, or before.
       def unmeasured?(station, entry)
-        return entry.problems.any? { |problem| (station == "alter") || MEASURED.match?(problem.at) } if entry.alteration?
+        if entry.alteration?
+          return entry.problems.any? { |problem| (station == "alter") || MEASURED.match?(problem.at) }
+        end
         return true if NAMES.index(station).positive? && open?(NAMES[NAMES.index(station) - 1], entry)
 
         entry.problems.any? { |problem| PLACES.fetch(station).match?(problem.at) }

@@ -2,8 +2,10 @@
 
 module EarnestFold
   module Words
-    # A sum of the working as a maker would write it down: nothing is added that is nothing, no brackets stand round one figure, and
-    # the figures that are shown give the figure they lead to. A length that the tape's fractions don't hold is written as a decimal.
+    # A sum of the working as a maker would write it down: nothing is added that is nothing, no brackets stand
+    # round one figure, and
+    # the figures that are shown give the figure they lead to. A length that the tape's fractions don't hold is
+    # written as a decimal.
     module Sum
       SIGNS = ["+", "−"].freeze
 
@@ -42,7 +44,9 @@ module EarnestFold
         sum.each_index do |at|
           next unless nothing?(sum[at])
           return sum[0...at - 1] + sum[at + 3..] if at >= 1 && SIGNS.include?(sum[at - 1]) && sum[at + 1] == "×"
-          return sum[0...at - 3] + sum[at + 1..] if at >= 3 && sum[at - 1] == "×" && SIGNS.include?(sum[at - 3]) && ends?(sum[at + 1])
+          if at >= 3 && sum[at - 1] == "×" && SIGNS.include?(sum[at - 3]) && ends?(sum[at + 1])
+            return sum[0...at - 3] + sum[at + 1..]
+          end
           return sum[0...at - 1] + sum[at + 1..] if at >= 1 && SIGNS.include?(sum[at - 1]) && ends?(sum[at + 1])
           return sum[0...at] + sum[at + 2..] if (at.zero? || sum[at - 1] == "(") && sum[at + 1] == "+"
         end

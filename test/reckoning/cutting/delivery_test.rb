@@ -9,14 +9,31 @@ class DeliveryTest < EarnestFoldTest
   C = R::Cutting
 
   def test_what_is_as_reckoned_differs_in_nothing
-    delivery = C::Delivery.new(cloth, delivered: cm(2000), measured: cm(2000), width: cm(140), repeat: cm(0), batch: "7", batches: ["7"])
+    delivery = C::Delivery.new(
+      cloth,
+      delivered: cm(2000),
+      measured: cm(2000),
+      width: cm(140),
+      repeat: cm(0),
+      batch: "7",
+      batches: ["7"]
+    )
     assert_empty delivery.differences
     refute_predicate delivery, :stops?
   end
 
   def test_narrower_cloth_and_another_repeat_stop
-    differing = C::Delivery.new(cloth, delivered: cm(2000), measured: cm(1990), width: cm(138), repeat: cm(32), batch: "8", batches: ["7"])
-    assert_equal [[:length, false], [:width, true], [:vertical_repeat, true], [:batch, false]], differing.differences.map { |one| [one.name, one.stops] }
+    differing = C::Delivery.new(
+      cloth,
+      delivered: cm(2000),
+      measured: cm(1990),
+      width: cm(138),
+      repeat: cm(32),
+      batch: "8",
+      batches: ["7"]
+    )
+    assert_equal [[:length, false], [:width, true], [:vertical_repeat, true], [:batch, false]],
+      differing.differences.map { |one| [one.name, one.stops] }
     refute_predicate C::Delivery.new(cloth, delivered: cm(2000), measured: nil, width: cm(142)), :stops?
   end
 
@@ -27,7 +44,11 @@ class DeliveryTest < EarnestFoldTest
     again = treatment(cloth: {"width" => 90})
     assert_equal [made.widths_total, again.widths_total], [effect.widths, effect.widths_after]
     assert_predicate effect, :changes?
-    assert_equal [R::ClothReckoning.of(made.treatment.face, [made]), R::ClothReckoning.of(again.treatment.face, [again])].map(&:length_needed), narrow.needed([made])
+    assert_equal [
+      R::ClothReckoning.of(made.treatment.face, [made]),
+      R::ClothReckoning.of(again.treatment.face, [again])
+    ].map(&:length_needed),
+      narrow.needed([made])
   end
 
   def test_cloth_that_it_cannot_be_made_of_is_told
@@ -53,15 +74,28 @@ class DeliveryTest < EarnestFoldTest
   end
 
   def test_a_begun_piece_is_planned_on_from_where_it_is_cut
-    piece = shelf_piece("pattern_start" => "10 cm", "flaws" => [{"from" => "1 m", "to" => "1.1 m"}, {"from" => "5 m", "to" => "5.2 m", "what" => "slub"}])
+    piece = shelf_piece(
+      "pattern_start" => "10 cm",
+      "flaws" => [{"from" => "1 m", "to" => "1.1 m"}, {"from" => "5 m", "to" => "5.2 m", "what" => "slub"}]
+    )
     from = piece.from(cm(105))
-    assert_equal [cm(895), cm(-95), [[cm(0), cm(5)], [cm(395), cm(415)]], true], [from.length, from.pattern_start, from.flaws.map { |flaw| [flaw.from, flaw.to] }, from.squared]
+    assert_equal [cm(895), cm(-95), [[cm(0), cm(5)], [cm(395), cm(415)]], true],
+      [from.length, from.pattern_start, from.flaws.map { |flaw| [flaw.from, flaw.to] }, from.squared]
   end
 
   def test_a_flaw_lies_inside_its_piece
     problems = R::Problems.new
-    assert_nil C::ShelfPiece.read({"delivered" => "10 m", "flaws" => [{"from" => "11 m", "to" => "12 m"}, {"from" => "3 m", "to" => "2 m"}]}, "A", [], problems)
-    assert_equal [["/flaws/0", :outside_the_piece], ["/flaws/1/to", :ends_before_it_starts]], problems.to_a.map { |problem| [problem.at, problem.code] }
+    assert_nil C::ShelfPiece.read(
+      {
+        "delivered" => "10 m",
+        "flaws" => [{"from" => "11 m", "to" => "12 m"}, {"from" => "3 m", "to" => "2 m"}]
+      },
+      "A",
+      [],
+      problems
+    )
+    assert_equal [["/flaws/0", :outside_the_piece], ["/flaws/1/to", :ends_before_it_starts]],
+      problems.to_a.map { |problem| [problem.at, problem.code] }
   end
 
   private

@@ -48,10 +48,25 @@ class EndlessTest < EarnestFoldTest
   def mm(number) = R::Length.mm(number)
 
   def cloth(repeat, square_off)
-    R::Cloth.build(R::Cloth::FIELDS.read({"id" => "c", "use" => "face", "width" => 1400, "vertical_repeat" => repeat, "square_off" => square_off}, R::Units::MM, R::Problems.new), R::Problems.new)
+    R::Cloth.build(
+      R::Cloth::FIELDS.read(
+        {"id" => "c", "use" => "face", "width" => 1400, "vertical_repeat" => repeat, "square_off" => square_off},
+        R::Units::MM,
+        R::Problems.new
+      ),
+      R::Problems.new
+    )
   end
 
-  def cut(start, length, number = 1) = C::Cut.new(treatment: "t", curtain: "left", number: number, phase: nil, start: start && mm(start), length: mm(length))
+  def cut(start, length, number = 1) =
+    C::Cut.new(
+      treatment: "t",
+      curtain: "left",
+      number: number,
+      phase: nil,
+      start: start && mm(start),
+      length: mm(length)
+    )
 
   def cuts(random, repeat, count, kinds: 3)
     made = Array.new(kinds) { [random.rand(repeat), 100 + random.rand(200)] }
@@ -61,6 +76,8 @@ class EndlessTest < EarnestFoldTest
   def shortest(cloth, cuts) = cuts.permutation.map { |order| ended(cloth, order) }.min
 
   def ended(cloth, order)
-    order.reduce(cloth.square_off) { |at, cut| (cut.start ? at + (cut.start - at) % cloth.vertical_repeat : at) + cut.length }
+    order.reduce(cloth.square_off) do |at, cut|
+      (cut.start ? at + (cut.start - at) % cloth.vertical_repeat : at) + cut.length
+    end
   end
 end

@@ -30,7 +30,13 @@ class PartsOfTheSearchTest < EarnestFoldTest
       counts = lengths.map { random.rand(4) }
       room = random.rand(200)
       fullest = C::Fullest.new(lengths, counts, 200)
-      best = counts.map { |count| (0..count).to_a }.then { |first, *others| first.product(*others) }.map { |taken| taken.zip(lengths).sum { |count, length| count * length } }.select { |sum| sum <= room }.max
+      best =
+        counts
+          .map { |count| (0..count).to_a }
+          .then { |first, *others| first.product(*others) }
+          .map { |taken| taken.zip(lengths).sum { |count, length| count * length } }
+          .select { |sum| sum <= room }
+          .max
       assert_equal best, fullest.reach(room)
       3.times do |turn|
         taken = fullest.taken(room, turn)
@@ -41,7 +47,10 @@ class PartsOfTheSearchTest < EarnestFoldTest
   end
 
   def test_stretches_lie_between_the_flaws_and_after_the_square_off
-    stretches = C::Stretches.new([C::Stretches::Piece.new(1000, [[0, 20], [300, 310], [305, 330], [980, 1000]], 50, 0)], 100)
+    stretches = C::Stretches.new(
+      [C::Stretches::Piece.new(1000, [[0, 20], [300, 310], [305, 330], [980, 1000]], 50, 0)],
+      100
+    )
     assert_equal [[50, 300], [330, 980]], stretches.all.map { |stretch| [stretch.from, stretch.to] }
     assert_empty C::Stretches.new([C::Stretches::Piece.new(120, [[60, 61]], 0, 0)], 100).all
   end
@@ -69,7 +78,9 @@ class PartsOfTheSearchTest < EarnestFoldTest
     assert_equal 39 * 64 + 1, attainable.least(7 * 64 + 2, [0, 0], [used, alone])
     assert_equal 17 * 64 + 2, attainable.least(7 * 64 + 5, [0, 0], [used, used])
     assert_equal 10 * 64 + 1, attainable.least(7 * 64 + 5, [0, 0], [open, open])
-    assert_equal 5 * 64 + 1, P::Attainable.new(64, 1, Array.new(12, 0)).least(4 * 64 + 30, Array.new(12, 0), [used] + [open] * 11), "too many to choose from"
+    assert_equal 5 * 64 + 1,
+      P::Attainable.new(64, 1, Array.new(12, 0)).least(4 * 64 + 30, Array.new(12, 0), [used] + [open] * 11),
+      "too many to choose from"
   end
 
   # At any prices the filling that gains most does, beside every order of the cuts; and a window is kept to.
@@ -81,7 +92,10 @@ class PartsOfTheSearchTest < EarnestFoldTest
       piece = P::PieceFillings.new(0, nil, places, [0, 1], 64)
       prices = Array.new(2) { random.rand(9000) }
       window = P::Window.new(-1, 100 + random.rand(500))
-      gains = (1..6).flat_map { |size| [0, 1].repeated_permutation(size).filter_map { |order| gain(places, order, prices, window) } }
+      gains =
+        (1..6).flat_map do |size|
+          [0, 1].repeated_permutation(size).filter_map { |order| gain(places, order, prices, window) }
+        end
       gain, filling = piece.best(prices, window)
       gains.empty? ? assert_nil(gain) : assert_equal(gains.min, gain)
       assert_equal gain, filling.gain(prices) if filling
@@ -89,7 +103,10 @@ class PartsOfTheSearchTest < EarnestFoldTest
   end
 
   def test_the_rule_of_thumb_lays_the_longest_first
-    cuts = [900, 400, 700].each_with_index.map { |length, index| C::Cut.new(treatment: "t", curtain: "left", number: index, phase: nil, start: nil, length: R::Length.mm(length)) }
+    cuts =
+      [900, 400, 700].each_with_index.map do |length, index|
+        C::Cut.new(treatment: "t", curtain: "left", number: index, phase: nil, start: nil, length: R::Length.mm(length))
+      end
     problems = R::Problems.new
     raw = {"id" => "c", "use" => "face", "width" => 1400, "pieces" => [{"id" => "a", "length" => 2500}]}
     cloth = R::Cloth.build(R::Cloth::FIELDS.read(raw, R::Units::MM, problems), problems)
@@ -100,7 +117,10 @@ class PartsOfTheSearchTest < EarnestFoldTest
   private
 
   def places_of(kinds, length:, flaws:)
-    P::Places.new(C::PieceFill.new(length: length, flaws: flaws, pattern_start: 7, repeat: 64, square_off: 20, kinds: kinds), kinds)
+    P::Places.new(
+      C::PieceFill.new(length: length, flaws: flaws, pattern_start: 7, repeat: 64, square_off: 20, kinds: kinds),
+      kinds
+    )
   end
 
   # What it costs less what it yields; nil where it doesn't fit, or ends outside the window.

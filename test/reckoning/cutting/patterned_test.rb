@@ -49,7 +49,8 @@ class PatternedTest < EarnestFoldTest
     assert_operator unproved, :>, 20
   end
 
-  # Twelve kinds, 60 cuts, six pieces with ten flaws: level at the hem in both phases of a half-drop, all on repeat lines, anyhow.
+  # Twelve kinds, 60 cuts, six pieces with ten flaws: level at the hem in both phases of a half-drop, all on repeat
+  # lines, anyhow.
   def test_a_large_job_is_proved
     {hem: 4, line: 12, anyhow: 6}.each do |placing, seed|
       cloth, cuts = large(placing, seed)
@@ -75,7 +76,9 @@ class PatternedTest < EarnestFoldTest
   # Treatments are shared out between two dye lots: rarely proved in time, but never worse than the rule of thumb.
   def test_two_batches_in_a_large_job
     cloth, cuts = large(:hem, 2)
-    cloth = cloth.with(pieces: cloth.pieces.each_with_index.map { |piece, index| piece.with(batch: "lot #{index % 2}") })
+    cloth = cloth.with(
+      pieces: cloth.pieces.each_with_index.map { |piece, index| piece.with(batch: "lot #{index % 2}") }
+    )
     search = searched(C::PlanTask.new(cloth, cuts), work: 2_500_000)
     plan = plan_of(search, cuts)
     assert_empty plan.uncut
@@ -103,12 +106,21 @@ class PatternedTest < EarnestFoldTest
 
   # @return [Array] cuts left uncut, cloth used, pieces used
   def told(search, cuts)
-    [cuts.size - search.pieces.sum { |piece| piece.placed.size }, search.pieces.sum(mm(0), &:used).mm, search.pieces.count(&:touched?)]
+    [
+      cuts.size - search.pieces.sum { |piece| piece.placed.size },
+      search.pieces.sum(mm(0), &:used).mm,
+      search.pieces.count(&:touched?)
+    ]
   end
 
   def plan_of(search, cuts)
     served = search.pieces.flat_map { |piece| piece.placed.map { |placed| placed.cut.treatment } }
-    uncut = cuts.map(&:treatment).reject { |id| served.include?(id) }.tally.map { |id, count| C::Uncut.new(treatment: id, count: count, length: mm(0), to_buy: mm(0)) }
+    uncut =
+      cuts
+        .map(&:treatment)
+        .reject { |id| served.include?(id) }
+        .tally
+        .map { |id, count| C::Uncut.new(treatment: id, count: count, length: mm(0), to_buy: mm(0)) }
     C::Plan.new(pieces: search.pieces, uncut: uncut, proved: search.proved?, bound: mm(0))
   end
 
@@ -119,13 +131,22 @@ class PatternedTest < EarnestFoldTest
     each = (cuts.sum { |one| one.length.mm } * 27 / 20 / 6).to_i
     flaws = Array.new(10) { [random.rand(6), random.rand(each - 200)] }.group_by(&:first)
     [cloth(640, Array.new(6) { |index|
-      {"id" => "p#{index}", "length" => each, "pattern_start" => random.rand(640), "flaws" => flaws.fetch(index, []).map { |_, from| {"from" => from, "to" => from + 40} }}
+      {
+        "id" => "p#{index}",
+        "length" => each,
+        "pattern_start" => random.rand(640),
+        "flaws" => flaws.fetch(index, []).map { |_, from| {"from" => from, "to" => from + 40} }
+      }
     }), cuts]
   end
 
   def kinds(placing, random)
-    return Array.new(12) { [(placing == :line) ? 0 : random.rand(640), 1500 + random.rand(1500)] } unless placing == :hem
+    unless placing == :hem
+      return Array.new(12) { [(placing == :line) ? 0 : random.rand(640), 1500 + random.rand(1500)] }
+    end
 
-    Array.new(6) { 1500 + random.rand(1500) }.flat_map { |length| [[(100 - length) % 640, length], [(420 - length) % 640, length]] }
+    Array
+      .new(6) { 1500 + random.rand(1500) }
+      .flat_map { |length| [[(100 - length) % 640, length], [(420 - length) % 640, length]] }
   end
 end

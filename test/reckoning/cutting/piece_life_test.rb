@@ -33,8 +33,12 @@ class PieceLifeTest < EarnestFoldTest
 
   def test_cloth_is_taken_once_and_inside_the_piece
     life = taken(piece, 250, 900)
-    [[250, 900], [800, 1000], [100, 300]].each { |from, to| assert_equal [:taken_already], refused { taken(life, from, to) } }
-    [[9_900, 10_001], [-1, 50], [300, 300]].each { |from, to| assert_equal [:outside_the_piece], refused { taken(life, from, to) } }
+    [[250, 900], [800, 1000], [100, 300]].each do |from, to|
+      assert_equal [:taken_already], refused { taken(life, from, to) }
+    end
+    [[9_900, 10_001], [-1, 50], [300, 300]].each do |from, to|
+      assert_equal [:outside_the_piece], refused { taken(life, from, to) }
+    end
   end
 
   def test_the_last_cut_put_back_is_cloth_again_with_the_waste_before_it
@@ -45,7 +49,8 @@ class PieceLifeTest < EarnestFoldTest
 
   def test_a_cut_put_back_between_others_lies_about
     life = taken(taken(taken(piece, 0, 500), 500, 900), 900, 1000)
-    assert_equal [[:cut, 0, 500], [:offcut, 500, 900], [:cut, 900, 1000]], told(life.after(life.put_back(life.takings[1], least: LEAST)))
+    assert_equal [[:cut, 0, 500], [:offcut, 500, 900], [:cut, 900, 1000]],
+      told(life.after(life.put_back(life.takings[1], least: LEAST)))
   end
 
   def test_a_piece_that_does_not_add_up_is_not_whole

@@ -14,7 +14,9 @@ class PlannerTest < EarnestFoldTest
       plan = C::Planner.new(cloth, cuts).plan
       assert_predicate plan, :proved
       assert_valid(plan, cloth, cuts, seed)
-      assert_equal best(cloth, cuts), [plan.uncut_count, plan.length_used.mm, plan.pieces.count(&:touched?)], "seed #{seed}"
+      assert_equal best(cloth, cuts),
+        [plan.uncut_count, plan.length_used.mm, plan.pieces.count(&:touched?)],
+        "seed #{seed}"
     end
   end
 
@@ -43,7 +45,8 @@ class PlannerTest < EarnestFoldTest
     assert_valid(plan, cloth, cuts, "mixed")
   end
 
-  # The search for many cuts, tried on few, beside the search that weighs every way: its bound is never above the best there
+  # The search for many cuts, tried on few, beside the search that weighs every way: its bound is never above the
+  # best there
   # is, and its plan never below it.
   def test_the_bound_of_the_search_never_lies
     random = Random.new(77)
@@ -71,11 +74,19 @@ class PlannerTest < EarnestFoldTest
   def large(repeat, count, pieces: 6, stock: 27/20r)
     random = Random.new(4)
     kinds = Array.new(12) { [repeat.zero? ? nil : random.rand(repeat), 1500 + random.rand(1500)] }
-    cuts = Array.new(count) { |index| kinds[index % 12].then { |start, length| cut("t#{index % 12}", start, length, index) } }
+    cuts =
+      Array.new(count) do |index|
+        kinds[index % 12].then { |start, length| cut("t#{index % 12}", start, length, index) }
+      end
     each = (cuts.sum { |one| one.length.mm } * stock / pieces).to_i
     flaws = Array.new(10) { [random.rand(pieces), random.rand(each - 200)] }.group_by(&:first)
     [cloth(repeat, Array.new(pieces) { |index|
-      {"id" => "p#{index}", "length" => each, "pattern_start" => random.rand([repeat, 1].max), "flaws" => flaws.fetch(index, []).map { |_, from| {"from" => from, "to" => from + 40} }}
+      {
+        "id" => "p#{index}",
+        "length" => each,
+        "pattern_start" => random.rand([repeat, 1].max),
+        "flaws" => flaws.fetch(index, []).map { |_, from| {"from" => from, "to" => from + 40} }
+      }
     }), cuts]
   end
 

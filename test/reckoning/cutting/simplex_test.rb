@@ -2,7 +2,8 @@
 
 require "test_helper"
 
-# Of every answer it is shown that it is the best: what is taken makes up what is wanted, no column would make it cheaper, and the
+# Of every answer it is shown that it is the best: what is taken makes up what is wanted, no column would make it
+# cheaper, and the
 # prices make the whole worth what it costs.
 class SimplexTest < EarnestFoldTest
   Simplex = EarnestFold::Reckoning::Cutting::Patterned::Simplex
@@ -46,19 +47,27 @@ class SimplexTest < EarnestFoldTest
     nowhere = wanted.map { 30 + random.rand(50) }
     simplex = Simplex.new(wanted, nowhere)
     columns, costs = wanted.each_index.map { |row| [[row, 1]] }, nowhere
-    12.times { columns[simplex.add(costs[columns.size] = 1 + random.rand(60), entries = some(random, wanted.size))] = entries }
+    12.times do
+      columns[simplex.add(costs[columns.size] = 1 + random.rand(60), entries = some(random, wanted.size))] = entries
+    end
     [simplex, columns, costs]
   end
 
-  def some(random, rows) = (0...rows).to_a.sample(1 + random.rand(3), random: random).sort.map { |row| [row, 1 + random.rand(4)] }
+  def some(random, rows) =
+    (0...rows).to_a.sample(1 + random.rand(3), random: random).sort.map { |row| [row, 1 + random.rand(4)] }
 
   # The few parts by which every row is raised make each at most a little more.
   def assert_cheapest(simplex, wanted, columns, costs, seed)
     made = Array.new(wanted.size, 0)
     simplex.taken.each { |column, amount| columns[column].each { |row, factor| made[row] += factor * amount } }
     made.zip(wanted) { |sum, count| assert_in_delta count, sum, 0.05, "seed #{seed}" }
-    columns.each_with_index { |entries, column| assert_operator entries.sum { |row, factor| simplex.prices[row] * factor }, :<=, costs[column], "seed #{seed}" }
+    columns.each_with_index do |entries, column|
+      assert_operator entries.sum { |row, factor| simplex.prices[row] * factor }, :<=, costs[column], "seed #{seed}"
+    end
     cost = simplex.taken.sum { |column, amount| costs[column] * amount }
-    assert_in_delta cost, wanted.zip(simplex.prices).sum { |count, price| count * price }, wanted.sum + cost / 100 + 1, "seed #{seed}"
+    assert_in_delta cost,
+      wanted.zip(simplex.prices).sum { |count, price| count * price },
+      wanted.sum + cost / 100 + 1,
+      "seed #{seed}"
   end
 end

@@ -15,7 +15,8 @@ class WishesTest < EarnestFoldTest
       assert_equal [plan.length_used, plan.uncut_count], [again.length_used, again.uncut_count], "seed #{seed}"
       assert_predicate again, :proved
       assert_valid(again, cloth, cuts, seed)
-      assert_includes again.pieces.find { |one| one.id == piece.id }.placed, piece.placed.find { |one| one.cut == pin.cut }
+      assert_includes again.pieces.find { |one| one.id == piece.id }.placed,
+        piece.placed.find { |one| one.cut == pin.cut }
     end
   end
 
@@ -25,8 +26,12 @@ class WishesTest < EarnestFoldTest
     each_example(33, 60) do |cloth, cuts, _, seed|
       piece = cloth.pieces.sample(random: random)
       cut = cuts.sample(random: random)
-      from = place(cloth, piece, random.rand(piece.length.mm.to_i), cut)&.then { |ended| mm(ended) - cut.length } or next
-      wishes = C::Wishes.of(pins: [C::Pin.new(piece: piece.id, cut: cut, from: from)], batches: {cut.treatment => piece.batch})
+      from = place(cloth, piece, random.rand(piece.length.mm.to_i), cut)&.then { |ended| mm(ended) - cut.length } or
+        next
+      wishes = C::Wishes.of(
+        pins: [C::Pin.new(piece: piece.id, cut: cut, from: from)],
+        batches: {cut.treatment => piece.batch}
+      )
       plan = C::Planner.new(cloth, cuts, wishes).plan
       uncut, cost, = best(wishes.left_of(cloth), cuts - [cut], wishes)
       assert_equal [uncut, cost + (from + cut.length).mm], [plan.uncut_count, plan.length_used.mm], "seed #{seed}"
@@ -39,7 +44,11 @@ class WishesTest < EarnestFoldTest
       without = cloth.with(pieces: cloth.pieces.drop(1))
       plan = planned(cloth, cuts, forbidden: [cloth.pieces.first.id])
       bare = without.pieces.any? && C::Planner.new(without, cuts).plan
-      assert_equal(bare ? [bare.uncut_count, bare.length_used] : [cuts.size, mm(0)], [plan.uncut_count, plan.length_used], "seed #{seed}")
+      assert_equal(
+        bare ? [bare.uncut_count, bare.length_used] : [cuts.size, mm(0)],
+        [plan.uncut_count, plan.length_used],
+        "seed #{seed}"
+      )
       refute_predicate plan.pieces.first, :touched?
     end
   end
@@ -77,8 +86,11 @@ class WishesTest < EarnestFoldTest
   def test_a_treatment_keeps_to_the_batch_it_is_begun_in
     each_example(37, 60) do |cloth, cuts, _, seed|
       plan = planned(cloth, cuts, batches: {"t0" => "2"})
-      plan.pieces.each { |piece| assert piece.placed.none? { |placed| placed.cut.treatment == "t0" && piece.batch != "2" }, "seed #{seed}" }
-      assert_equal best(cloth, cuts, C::Wishes.of(batches: {"t0" => "2"})).first(2), [plan.uncut_count, plan.length_used.mm]
+      plan.pieces.each do |piece|
+        assert piece.placed.none? { |placed| placed.cut.treatment == "t0" && piece.batch != "2" }, "seed #{seed}"
+      end
+      assert_equal best(cloth, cuts, C::Wishes.of(batches: {"t0" => "2"})).first(2),
+        [plan.uncut_count, plan.length_used.mm]
     end
   end
 

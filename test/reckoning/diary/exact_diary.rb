@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# A slow and independent way to the best diary: every task at every minute that could be, with nothing but the rules checked. For
+# A slow and independent way to the best diary: every task at every minute that could be, with nothing but the
+# rules checked. For
 # small cases, beside which the diary's own laying is held.
 class ExactDiary
   # @param jobs [Array<Reckoning::Diary::JobOfDiary>]
@@ -37,16 +38,25 @@ class ExactDiary
   def allowed?(task, at, starts)
     done = task.needs.map { |key| starts.fetch(key).then { |need, from| from + need.minutes } }.max
     return false if done && at < done
-    return false if done && task.days_after.positive? && at < @calendar.minute(@calendar.end_date(done) + task.days_after)
+    if done && task.days_after.positive? && at < @calendar.minute(@calendar.end_date(done) + task.days_after)
+      return false
+    end
     return false if task.not_before && at < @calendar.minute(task.not_before) + task.at_minute
 
-    (at...at + task.minutes).all? { |minute| busy(starts, minute, task.bench) < @rules.count(task.bench) && busy(starts, minute) < @rules.people }
+    (at...at + task.minutes).all? do |minute|
+      busy(starts, minute, task.bench) < @rules.count(task.bench) && busy(starts, minute) < @rules.people
+    end
   end
 
-  def busy(starts, minute, bench = nil) = starts.each_value.count { |task, from| (bench.nil? || task.bench == bench) && minute >= from && minute < from + task.minutes }
+  def busy(starts, minute, bench = nil) =
+    starts.each_value.count do |task, from|
+      (bench.nil? || task.bench == bench) && minute >= from && minute < from + task.minutes
+    end
 
   def weigh(starts)
-    ends = @jobs.to_h { |job| [job.id, job.tasks.map { |task| starts[task.key].then { |made, from| from + made.minutes } }.max] }
+    ends = @jobs.to_h do |job|
+      [job.id, job.tasks.map { |task| starts[task.key].then { |made, from| from + made.minutes } }.max]
+    end
     late = @jobs.sum { |job| job.promised ? [(@calendar.end_date(ends[job.id]) - job.promised).to_i, 0].max : 0 }
     cost = [late, ends.values.max]
     @best = cost if @best.nil? || (cost <=> @best).negative?

@@ -14,9 +14,15 @@ module EarnestFold
         # @param after [Array<Line>]
         # @return [Array<Change>] those that differ, in the order of the lines now, then those that are gone
         def between(before, after)
-          then_by, now_by = [before, after].map { |lines| lines.group_by { |line| [line.sort, line.name] }.transform_values { |same| Money.sum(same.map(&:amount)) } }
-          (now_by.keys | then_by.keys).reject { |key| then_by[key] == now_by[key] }
-            .map { |sort, name| Change.new(sort: sort, name: name, before: then_by[[sort, name]], after: now_by[[sort, name]]) }
+          then_by, now_by =
+            [before, after].map do |lines|
+              lines.group_by { |line| [line.sort, line.name] }.transform_values { |same| Money.sum(same.map(&:amount)) }
+            end
+          (now_by.keys | then_by.keys)
+            .reject { |key| then_by[key] == now_by[key] }
+            .map do |sort, name|
+              Change.new(sort: sort, name: name, before: then_by[[sort, name]], after: now_by[[sort, name]])
+            end
         end
       end
     end

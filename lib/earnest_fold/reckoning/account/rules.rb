@@ -6,26 +6,61 @@ module EarnestFold
       # A price for one width of cloth made up, for drops up to a length.
       Band = Value.define(:drop_to, :price)
 
-      # What the house asks for its work: by the hour, or by the width and drop band; what it adds to cloth, for sundries, fitting
+      # What the house asks for its work: by the hour, or by the width and drop band; what it adds to cloth, for
+      # sundries, fitting
       # and the way; tax, and how sums are rounded. Prices are without tax ("net") or hold it already ("gross").
-      class Rules < Value.define(:school, :currency, :hourly_rate, :bands, :cloth_margin, :sundries, :fitting, :travel, :tax_percent, :prices, :round_to, :rounding)
+      class Rules < Value.define(
+        :school,
+        :currency,
+        :hourly_rate,
+        :bands,
+        :cloth_margin,
+        :sundries,
+        :fitting,
+        :travel,
+        :tax_percent,
+        :prices,
+        :round_to,
+        :rounding
+      )
         SCHOOLS = %w[by_time by_width].freeze
         PRICES = %w[net gross].freeze
         ROUNDINGS = %w[nearest up].freeze
-        BAND = Fields.new(drop_to: Declare.length(least: :over_zero), price: [FieldKinds::PriceKind.new, Fields::REQUIRED])
-        USUAL_BANDS = [[1500, 34], [2500, 46], [3500, 62]].map { |drop, price| Band.new(drop_to: Length.mm(drop), price: Rational(price)) }.freeze
+        BAND = Fields.new(
+          drop_to: Declare.length(least: :over_zero),
+          price: [FieldKinds::PriceKind.new, Fields::REQUIRED]
+        )
+        USUAL_BANDS =
+          [[1500, 34], [2500, 46], [3500, 62]].map do |drop, price|
+            Band.new(drop_to: Length.mm(drop), price: Rational(price))
+          end
+            .freeze
         PRICE = ->(amount) { [FieldKinds::PriceKind.new, Rational(amount)] }
         private_constant :PRICE
         FIELDS = Fields.new(
-          school: Declare.choice(SCHOOLS, "by_time"), currency: Declare.text("€", least: 1, most: 8), hourly_rate: PRICE.call(36),
-          bands: Declare.list(FieldKinds::RecordKind.new(fields: BAND, build: ->(values, _) { Band.new(**values) }), USUAL_BANDS, least: 1, most: 12),
-          cloth_margin: Declare.number(20r, least: 0, most: 1000), sundries: PRICE.call("4.50"), fitting: PRICE.call(25), travel: PRICE.call(0),
-          tax_percent: Declare.number(20r, least: 0, most: 100), prices: Declare.choice(PRICES, "net"), round_to: PRICE.call("0.50"), rounding: Declare.choice(ROUNDINGS, "nearest")
+          school: Declare.choice(SCHOOLS, "by_time"),
+          currency: Declare.text("€", least: 1, most: 8),
+          hourly_rate: PRICE.call(36),
+          bands: Declare.list(
+            FieldKinds::RecordKind.new(fields: BAND, build: ->(values, _) { Band.new(**values) }),
+            USUAL_BANDS,
+            least: 1,
+            most: 12
+          ),
+          cloth_margin: Declare.number(20r, least: 0, most: 1000),
+          sundries: PRICE.call("4.50"),
+          fitting: PRICE.call(25),
+          travel: PRICE.call(0),
+          tax_percent: Declare.number(20r, least: 0, most: 100),
+          prices: Declare.choice(PRICES, "net"),
+          round_to: PRICE.call("0.50"),
+          rounding: Declare.choice(ROUNDINGS, "nearest")
         )
 
         # @param drop [Length] finished
         # @return [Rational] for one width; above the last band the last band's
-        def for_a_width(drop) = (bands.sort_by(&:drop_to).find { |band| drop <= band.drop_to } || bands.max_by(&:drop_to)).price
+        def for_a_width(drop) =
+          (bands.sort_by(&:drop_to).find { |band| drop <= band.drop_to } || bands.max_by(&:drop_to)).price
       end
 
       USUAL = Rules.new(**Rules::FIELDS.to_h { |field| [field.name, field.default] })

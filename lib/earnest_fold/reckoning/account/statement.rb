@@ -46,7 +46,8 @@ module EarnestFold
         # @return [Money] what is to be paid
         def gross = gross? ? sum : sum + tax
 
-        # @return [Money, nil] what an hour of work comes to by what is asked, the rounding with it; nil where nothing is made
+        # @return [Money, nil] what an hour of work comes to by what is asked, the rounding with it; nil where
+        #   nothing is made
         def per_hour(by = school)
           return if minutes.zero?
 
@@ -60,18 +61,34 @@ module EarnestFold
 
         def work_lines
           @works.zip(@priced).map do |work, one|
-            Line.new(sort: work.altered ? :altering : :making, name: work.title, data: {minutes: work.minutes.round, widths: work.widths, curtains: work.curtains, by: school.to_sym}, amount: one.public_send(school))
+            Line.new(
+              sort: work.altered ? :altering : :making,
+              name: work.title,
+              data: {minutes: work.minutes.round, widths: work.widths, curtains: work.curtains, by: school.to_sym},
+              amount: one.public_send(school)
+            )
           end
         end
 
         def cloth_lines
-          @bought.map { |cloth| Line.new(sort: :cloth, name: cloth.name, data: {length: cloth.length}, amount: Money.of(cloth.length.mm / 1000 * cloth.price * (1 + @rules.cloth_margin / 100))) }
+          @bought.map do |cloth|
+            Line.new(
+              sort: :cloth,
+              name: cloth.name,
+              data: {length: cloth.length},
+              amount: Money.of(cloth.length.mm / 1000 * cloth.price * (1 + @rules.cloth_margin / 100))
+            )
+          end
         end
 
         def other_lines
           curtains = @works.sum(&:curtains)
-          [[:sundries, {curtains: curtains}, Money.of(@rules.sundries * curtains)], [:fitting, {windows: @asked.fitted}, Money.of(@rules.fitting * @asked.fitted)], [:travel, {}, @asked.travel]]
-            .reject { |_, _, amount| amount.zero? }.map { |sort, data, amount| Line.new(sort: sort, name: "", data: data, amount: amount) } +
+          [
+            [:sundries, {curtains: curtains}, Money.of(@rules.sundries * curtains)],
+            [:fitting, {windows: @asked.fitted}, Money.of(@rules.fitting * @asked.fitted)],
+            [:travel, {}, @asked.travel]
+          ].reject { |_, _, amount| amount.zero? }
+            .map { |sort, data, amount| Line.new(sort: sort, name: "", data: data, amount: amount) } +
             @asked.extras.map { |extra| Line.new(sort: :extra, name: extra.name, data: {}, amount: extra.amount) }
         end
 

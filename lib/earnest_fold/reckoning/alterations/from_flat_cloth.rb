@@ -2,20 +2,42 @@
 
 module EarnestFold
   module Reckoning
-    # A curtain from a ready flat cloth (a throw, a canvas sheet) whose edges are hemmed already: its own hem becomes the hem.
+    # A curtain from a ready flat cloth (a throw, a canvas sheet) whose edges are hemmed already: its own hem
+    # becomes the hem.
     # Both directions are compared.
-    class FromFlatCloth < Value.define(:cloth_width, :cloth_length, :finished_width, :fullness, :wanted_length, :stand_up, :top_allowance)
+    class FromFlatCloth < Value.define(
+      :cloth_width,
+      :cloth_length,
+      :finished_width,
+      :fullness,
+      :wanted_length,
+      :stand_up,
+      :top_allowance
+    )
       include Alteration
 
       # One direction: across the cloth's width, or across its length.
       Way = Value.define(:cloths, :cut_line, :remnant, :fullness, :fits)
 
       KIND = "from_flat_cloth"
-      FIELDS = Fields.new(cloth_width: Declare.length(least: :over_zero), cloth_length: Declare.length(least: :over_zero),
-        finished_width: Declare.length(least: :over_zero), fullness: Declare.fullness, wanted_length: Declare.length(least: :over_zero),
-        stand_up: Declare.length(Length::ZERO, least: :any), top_allowance: Declare.length)
-      EXAMPLE = {"kind" => KIND, "cloth_width" => "200 cm", "cloth_length" => "340 cm", "finished_width" => "240 cm", "fullness" => "1.4",
-                 "wanted_length" => "188 cm", "top_allowance" => "9 cm"}.freeze
+      FIELDS = Fields.new(
+        cloth_width: Declare.length(least: :over_zero),
+        cloth_length: Declare.length(least: :over_zero),
+        finished_width: Declare.length(least: :over_zero),
+        fullness: Declare.fullness,
+        wanted_length: Declare.length(least: :over_zero),
+        stand_up: Declare.length(Length::ZERO, least: :any),
+        top_allowance: Declare.length
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "cloth_width" => "200 cm",
+        "cloth_length" => "340 cm",
+        "finished_width" => "240 cm",
+        "fullness" => "1.4",
+        "wanted_length" => "188 cm",
+        "top_allowance" => "9 cm"
+      }.freeze
 
       def figures = {ways: [way(cloth_width, cloth_length), way(cloth_length, cloth_width)]}
 
@@ -26,7 +48,11 @@ module EarnestFold
       end
 
       def working
-        [*from_the_top_line, Line.of(:flat_needed, needed, [finished_width, "×", fullness.ratio]), Line.of(:cut_from_hem, cut_line, [from_the_top, "+", top_allowance])]
+        [
+          *from_the_top_line,
+          Line.of(:flat_needed, needed, [finished_width, "×", fullness.ratio]),
+          Line.of(:cut_from_hem, cut_line, [from_the_top, "+", top_allowance])
+        ]
       end
 
       # The way asked for, or the one that fits with the fewest cloths, the fuller of two alike.
@@ -50,7 +76,8 @@ module EarnestFold
       def left_over(curtain) = chosen(curtain)&.fits ? chosen(curtain).remnant : Length::ZERO
 
       # Its top is where the cut falls.
-      def motif_after(place, curtain) = (place - left_over(curtain) - top_allowance).then { |after| after.negative? ? nil : after }
+      def motif_after(place, curtain) =
+        (place - left_over(curtain) - top_allowance).then { |after| after.negative? ? nil : after }
 
       def cloths_joined(curtain) = chosen(curtain)&.cloths || 1
 
@@ -69,7 +96,13 @@ module EarnestFold
       def way(across, along)
         cloths = (needed / across).ceil
         remnant = along - cut_line
-        Way.new(cloths: cloths, cut_line: cut_line, remnant: remnant, fullness: across * cloths / finished_width, fits: !remnant.negative?)
+        Way.new(
+          cloths: cloths,
+          cut_line: cut_line,
+          remnant: remnant,
+          fullness: across * cloths / finished_width,
+          fits: !remnant.negative?
+        )
       end
     end
 

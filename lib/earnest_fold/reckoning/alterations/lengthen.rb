@@ -7,9 +7,20 @@ module EarnestFold
       include Alteration
 
       KIND = "lengthen"
-      FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance, let_down: Declare.flag(false), seam: Declare.length(Length::ZERO))
-      EXAMPLE = {"kind" => KIND, "existing_length" => "198 cm", "wanted_length" => "214 cm", "existing_hem" => {"kind" => "double", "depth" => "8 cm"},
-                 "let_down" => true, "seam" => "1.5 cm"}.freeze
+      FIELDS = Fields.new(
+        **ALTERED_LENGTHS,
+        existing_hem: Declare.allowance,
+        let_down: Declare.flag(false),
+        seam: Declare.length(Length::ZERO)
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "existing_length" => "198 cm",
+        "wanted_length" => "214 cm",
+        "existing_hem" => {"kind" => "double", "depth" => "8 cm"},
+        "let_down" => true,
+        "seam" => "1.5 cm"
+      }.freeze
 
       def figures = {longest_faced: longest_faced, band: band}
 
@@ -19,7 +30,12 @@ module EarnestFold
           *(Line.of(:band, band, [from_the_top, "−", longest_faced, "+", 2, "×", seam]) unless band.zero?)]
       end
 
-      def contradictions = (from_the_top <= existing_length) ? [stop("shorter_than_curtain", wanted: from_the_top, existing: existing_length)] : []
+      def contradictions =
+        if from_the_top <= existing_length
+          [stop("shorter_than_curtain", wanted: from_the_top, existing: existing_length)]
+        else
+          []
+        end
 
       # @param curtain [OwnCurtain]
       def lines(_curtain)

@@ -2,33 +2,83 @@
 
 module EarnestFold
   module Reckoning
-    # A plain flat panel given a heading: a tape, pleater hooks or whatever the heading's kind is. Its made hem stays the hem, so the
+    # A plain flat panel given a heading: a tape, pleater hooks or whatever the heading's kind is. Its made hem
+    # stays the hem, so the
     # new top is measured from there; the flat width is what it is, and the heading makes of it what it can.
-    class NewHeading < Value.define(:existing_length, :wanted_length, :stand_up, :panel_width, :finished_width, :heading)
+    class NewHeading < Value.define(
+      :existing_length,
+      :wanted_length,
+      :stand_up,
+      :panel_width,
+      :finished_width,
+      :heading
+    )
       include Alteration
 
       KIND = "new_heading"
-      FIELDS = Fields.new(**ALTERED_LENGTHS, panel_width: Declare.length(least: :over_zero), finished_width: Declare.length(least: :over_zero), heading: [HeadingField.new, Fields::REQUIRED])
-      EXAMPLE = {"kind" => KIND, "existing_length" => "230 cm", "wanted_length" => "214 cm", "panel_width" => "260 cm", "finished_width" => "120 cm",
-                 "heading" => {"kind" => "pleater_hook", "fullness" => "2", "pocket_pitch" => "1.8 cm", "skips" => [3, 3, 3], "edge" => 3, "top_turn" => "2 cm"}}.freeze
-      SUPPORT = Support.new(kind: "track", length: Length.mm(1000), diameter: nil, projection: nil, carriers: nil, rating: nil, height: nil)
+      FIELDS = Fields.new(
+        **ALTERED_LENGTHS,
+        panel_width: Declare.length(least: :over_zero),
+        finished_width: Declare.length(least: :over_zero),
+        heading: [HeadingField.new, Fields::REQUIRED]
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "existing_length" => "230 cm",
+        "wanted_length" => "214 cm",
+        "panel_width" => "260 cm",
+        "finished_width" => "120 cm",
+        "heading" => {
+          "kind" => "pleater_hook",
+          "fullness" => "2",
+          "pocket_pitch" => "1.8 cm",
+          "skips" => [3, 3, 3],
+          "edge" => 3,
+          "top_turn" => "2 cm"
+        }
+      }.freeze
+      SUPPORT = Support.new(
+        kind: "track",
+        length: Length.mm(1000),
+        diameter: nil,
+        projection: nil,
+        carriers: nil,
+        rating: nil,
+        height: nil
+      )
       private_constant :SUPPORT
 
-      # @return [NewHeading, nil] nil where nothing would be left to hang, or the heading wants more than a panel can say
+      # @return [NewHeading, nil] nil where nothing would be left to hang, or the heading wants more than a panel
+      #   can say
       def self.build(values, problems)
         values[:heading].refuse(SUPPORT, problems.within(:heading))
         super unless problems.any?
       end
 
-      def figures = {top_allowance: top, cut_line: cut_line, remnant: existing_length - cut_line, fullness: heading.made_fullness(task), heading: heading.figures(task, SUPPORT)}
+      def figures =
+        {
+          top_allowance: top,
+          cut_line: cut_line,
+          remnant: existing_length - cut_line,
+          fullness: heading.made_fullness(task),
+          heading: heading.figures(task, SUPPORT)
+        }
 
       def checks
-        [(stop("cloth_too_short", missing: cut_line - existing_length) if cut_line > existing_length),
-          (stop("no_pleats") if heading.pleated? && panel_width <= finished_width), *misses_width].compact
+        [
+          (stop("cloth_too_short", missing: cut_line - existing_length) if cut_line > existing_length),
+          (stop("no_pleats") if heading.pleated? && panel_width <= finished_width),
+          *misses_width
+        ].compact
       end
 
       def working
-        [*from_the_top_line, Line.of(:cut_from_hem, cut_line, [from_the_top, "+", top]), Line.of(:fullness_made, figures[:fullness], heading.made_expression(task)), *heading.working(task, figures[:heading])]
+        [
+          *from_the_top_line,
+          Line.of(:cut_from_hem, cut_line, [from_the_top, "+", top]),
+          Line.of(:fullness_made, figures[:fullness], heading.made_expression(task)),
+          *heading.working(task, figures[:heading])
+        ]
       end
 
       # @param curtain [OwnCurtain]
@@ -40,22 +90,49 @@ module EarnestFold
 
       def left_over(_curtain) = [existing_length - cut_line, Length::ZERO].max
 
-      def motif_after(place, _curtain) = (place - (existing_length - from_the_top)).then { |after| after.negative? ? nil : after }
+      def motif_after(place, _curtain) =
+        (place - (existing_length - from_the_top)).then { |after| after.negative? ? nil : after }
 
       # @return [Array<Mark>] along the heading, from the leading edge
       def marks = heading.marks(task, figures[:heading])
 
       # @return [Curtain] the panel as a curtain with that heading
       def headed
-        Curtain.new(span: task.span, flat_needed: panel_width, widths: 1r, flat_width: panel_width, cut_width: panel_width, fullness: heading.made_fullness(task), heading: figures[:heading], task: task)
+        Curtain.new(
+          span: task.span,
+          flat_needed: panel_width,
+          widths: 1r,
+          flat_width: panel_width,
+          cut_width: panel_width,
+          fullness: heading.made_fullness(task),
+          heading: figures[:heading],
+          task: task
+        )
       end
 
       # @return [HeadingTask] the panel as the heading sees it
-      def task = HeadingTask.new(span: Span.new(hand: "single", finished_width: finished_width, return_flat: Length::ZERO, lead_flat: Length::ZERO, leads: :right, expression: []), flat: panel_width, widths: 1r, seams: [])
+      def task =
+        HeadingTask.new(
+          span: Span.new(
+            hand: "single",
+            finished_width: finished_width,
+            return_flat: Length::ZERO,
+            lead_flat: Length::ZERO,
+            leads: :right,
+            expression: []
+          ),
+          flat: panel_width,
+          widths: 1r,
+          seams: []
+        )
 
       def new_top = top
 
-      def heading_put_on = {finished_width: finished_width, **figures[:heading].select { |_, value| value.is_a?(Length) || value.is_a?(Integer) }}
+      def heading_put_on =
+        {
+          finished_width: finished_width,
+          **figures[:heading].select { |_, value| value.is_a?(Length) || value.is_a?(Integer) }
+        }
 
       private
 
@@ -64,7 +141,13 @@ module EarnestFold
         made = figures[:heading][:heading_width] or return []
         return [] if (made - finished_width).abs <= finished_width / 20
 
-        [Check.new(code: Checks::HeadingMissesWidth::CODE, level: Checks::HeadingMissesWidth::LEVEL, data: {made: made, wanted: finished_width})]
+        [
+          Check.new(
+            code: Checks::HeadingMissesWidth::CODE,
+            level: Checks::HeadingMissesWidth::LEVEL,
+            data: {made: made, wanted: finished_width}
+          )
+        ]
       end
 
       def top = heading.top_allowance(SUPPORT)

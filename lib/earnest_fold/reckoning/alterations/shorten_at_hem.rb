@@ -7,8 +7,18 @@ module EarnestFold
       include Alteration
 
       KIND = "shorten_at_hem"
-      FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance, let_down: Declare.flag(false), hem: Declare.allowance)
-      EXAMPLE = {"kind" => KIND, "existing_length" => "241 cm", "wanted_length" => "164 cm", "hem" => {"kind" => "double", "depth" => "8 cm"}}.freeze
+      FIELDS = Fields.new(
+        **ALTERED_LENGTHS,
+        existing_hem: Declare.allowance,
+        let_down: Declare.flag(false),
+        hem: Declare.allowance
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "existing_length" => "241 cm",
+        "wanted_length" => "164 cm",
+        "hem" => {"kind" => "double", "depth" => "8 cm"}
+      }.freeze
 
       def figures = {cut_line: cut_line, remnant: available - cut_line}
 
@@ -19,7 +29,11 @@ module EarnestFold
       end
 
       def working
-        [*from_the_top_line, Line.of(:cut_line, cut_line, [from_the_top, "+", hem.taken]), Line.of(:remnant, available - cut_line, [available, "−", cut_line])]
+        [
+          *from_the_top_line,
+          Line.of(:cut_line, cut_line, [from_the_top, "+", hem.taken]),
+          Line.of(:remnant, available - cut_line, [available, "−", cut_line])
+        ]
       end
 
       def contradictions = longer_than_it_is + hem_too_deep(hem)

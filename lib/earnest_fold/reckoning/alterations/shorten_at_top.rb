@@ -7,26 +7,49 @@ module EarnestFold
       include Alteration
 
       KIND = "shorten_at_top"
-      FIELDS = Fields.new(**ALTERED_LENGTHS, remove: Declare.length(least: :over_zero), seam: Declare.length(Length::ZERO))
-      EXAMPLE = {"kind" => KIND, "existing_length" => "244 cm", "wanted_length" => "176 cm", "remove" => "41 cm", "seam" => "2 cm"}.freeze
+      FIELDS = Fields.new(
+        **ALTERED_LENGTHS,
+        remove: Declare.length(least: :over_zero),
+        seam: Declare.length(Length::ZERO)
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "existing_length" => "244 cm",
+        "wanted_length" => "176 cm",
+        "remove" => "41 cm",
+        "seam" => "2 cm"
+      }.freeze
 
       def figures = {tuck_fold: remove / 2, pattern_rises: remove, strip: strip, left_at_hem: left_at_hem}
 
       def checks
-        [(stop("tuck_too_small", strip: strip, least: seam * 2) if strip.negative?),
-          (stop("too_much_removed", short: -left_at_hem, most: existing_length - from_the_top) if left_at_hem.negative?)].compact
+        [
+          (stop("tuck_too_small", strip: strip, least: seam * 2) if strip.negative?),
+          (stop("too_much_removed", short: -left_at_hem, most: existing_length - from_the_top) if left_at_hem.negative?)
+        ].compact
       end
 
       def working
-        [*from_the_top_line, Line.of(:tuck_fold, remove / 2, [remove, "÷", 2]), Line.of(:strip, strip, [remove, "−", 2, "×", seam]),
-          Line.of(:left_at_hem, left_at_hem, [existing_length, "−", remove, "−", from_the_top])]
+        [
+          *from_the_top_line,
+          Line.of(:tuck_fold, remove / 2, [remove, "÷", 2]),
+          Line.of(:strip, strip, [remove, "−", 2, "×", seam]),
+          Line.of(:left_at_hem, left_at_hem, [existing_length, "−", remove, "−", from_the_top])
+        ]
       end
 
       # @param curtain [OwnCurtain]
       def lines(curtain)
         upper = curtain.band
         foot = left_at_hem.positive? ? [line(:new_foot, :mark, existing_length - left_at_hem)] : []
-        [line(:seam_line, :sew, upper), line(:strip_from, :cut, upper + seam), line(:tuck_fold, :fold, upper + remove / 2), line(:strip_to, :cut, upper + remove - seam), line(:other_seam_line, :sew, upper + remove), *foot]
+        [
+          line(:seam_line, :sew, upper),
+          line(:strip_from, :cut, upper + seam),
+          line(:tuck_fold, :fold, upper + remove / 2),
+          line(:strip_to, :cut, upper + remove - seam),
+          line(:other_seam_line, :sew, upper + remove),
+          *foot
+        ]
       end
 
       # What is still too long at the hem is another alteration.

@@ -8,17 +8,26 @@ module EarnestFold
 
       KIND = "shorten_keep_hem"
       FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance, seam: Declare.length(Length::ZERO))
-      EXAMPLE = {"kind" => KIND, "existing_length" => "228 cm", "wanted_length" => "190 cm", "existing_hem" => {"kind" => "single", "depth" => "3 cm"},
-                 "seam" => "1.5 cm"}.freeze
+      EXAMPLE = {
+        "kind" => KIND,
+        "existing_length" => "228 cm",
+        "wanted_length" => "190 cm",
+        "existing_hem" => {"kind" => "single", "depth" => "3 cm"},
+        "seam" => "1.5 cm"
+      }.freeze
 
       def figures = {remove: remove, seam_line: from_the_top - existing_hem.depth, tuck_fold: remove / 2, strip: strip}
 
       def checks = strip.negative? ? [stop("tuck_too_small", strip: strip, least: seam * 2)] : []
 
       def working
-        [*from_the_top_line, Line.of(:remove, remove, [existing_length, "−", from_the_top]),
-          Line.of(:seam_line, figures[:seam_line], [from_the_top, "−", existing_hem.depth]), Line.of(:tuck_fold, remove / 2, [remove, "÷", 2]),
-          Line.of(:strip, strip, [remove, "−", 2, "×", seam])]
+        [
+          *from_the_top_line,
+          Line.of(:remove, remove, [existing_length, "−", from_the_top]),
+          Line.of(:seam_line, figures[:seam_line], [from_the_top, "−", existing_hem.depth]),
+          Line.of(:tuck_fold, remove / 2, [remove, "÷", 2]),
+          Line.of(:strip, strip, [remove, "−", 2, "×", seam])
+        ]
       end
 
       def contradictions = longer_than_it_is + hem_too_deep(existing_hem)
@@ -27,7 +36,13 @@ module EarnestFold
       # @param curtain [OwnCurtain]
       def lines(_curtain)
         upper = figures[:seam_line]
-        [line(:seam_line, :sew, upper), line(:strip_from, :cut, upper + seam), line(:tuck_fold, :fold, upper + remove / 2), line(:strip_to, :cut, upper + remove - seam), line(:other_seam_line, :sew, upper + remove)]
+        [
+          line(:seam_line, :sew, upper),
+          line(:strip_from, :cut, upper + seam),
+          line(:tuck_fold, :fold, upper + remove / 2),
+          line(:strip_to, :cut, upper + remove - seam),
+          line(:other_seam_line, :sew, upper + remove)
+        ]
       end
 
       def left_over(_curtain) = [strip, Length::ZERO].max

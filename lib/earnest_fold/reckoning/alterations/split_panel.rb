@@ -2,36 +2,63 @@
 
 module EarnestFold
   module Reckoning
-    # One long panel made into two or more. The first keeps the heading and gets a new hem, the last keeps the old hem where it
+    # One long panel made into two or more. The first keeps the heading and gets a new hem, the last keeps the old
+    # hem where it
     # was not let down, any between need both allowances.
-    class SplitPanel < Value.define(:existing_length, :wanted_length, :stand_up, :existing_hem, :let_down, :hem, :top_allowance)
+    class SplitPanel < Value.define(
+      :existing_length,
+      :wanted_length,
+      :stand_up,
+      :existing_hem,
+      :let_down,
+      :hem,
+      :top_allowance
+    )
       include Alteration
 
       KIND = "split_panel"
-      FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance, let_down: Declare.flag(false), hem: Declare.allowance,
-        top_allowance: Declare.length)
-      EXAMPLE = {"kind" => KIND, "existing_length" => "252 cm", "wanted_length" => "104 cm", "hem" => {"kind" => "double", "depth" => "8 cm"},
-                 "top_allowance" => "14 cm"}.freeze
+      FIELDS = Fields.new(
+        **ALTERED_LENGTHS,
+        existing_hem: Declare.allowance,
+        let_down: Declare.flag(false),
+        hem: Declare.allowance,
+        top_allowance: Declare.length
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "existing_length" => "252 cm",
+        "wanted_length" => "104 cm",
+        "hem" => {"kind" => "double", "depth" => "8 cm"},
+        "top_allowance" => "14 cm"
+      }.freeze
 
       def figures = {pieces: pieces, left_over: available - taken(pieces)}
 
       def checks = (pieces < 2) ? [stop("one_piece_only", needed: taken(2), available: available)] : []
 
       def working
-        [*from_the_top_line, Line.of(:first_piece, first, [from_the_top, "+", hem.taken]),
+        [
+          *from_the_top_line,
+          Line.of(:first_piece, first, [from_the_top, "+", hem.taken]),
           Line.of(:last_piece, last, [top_allowance, "+", from_the_top, *(["+", hem.taken] if let_down)]),
-          Line.of(:left_over, figures[:left_over], [available, "−", taken(pieces)])]
+          Line.of(:left_over, figures[:left_over], [available, "−", taken(pieces)])
+        ]
       end
 
       def contradictions = hem_too_deep(hem)
 
-      # The first piece from the top edge, those between below it, the last from the foot; what is over lies above the last.
+      # The first piece from the top edge, those between below it, the last from the foot; what is over lies above
+      # the last.
       # @param curtain [OwnCurtain]
       def lines(_curtain)
         return [] if pieces < 2
 
         upper = (0..pieces - 2).map { |count| line(:"piece_#{count + 1}", :cut, first + between * count) }
-        [line(:new_fold, :fold, from_the_top), *upper, *(line(:last_piece, :cut, last, :hem) if figures[:left_over].positive?)]
+        [
+          line(:new_fold, :fold, from_the_top),
+          *upper,
+          *(line(:last_piece, :cut, last, :hem) if figures[:left_over].positive?)
+        ]
       end
 
       def extent(_curtain) = available

@@ -13,7 +13,9 @@ module EarnestFold
         def self.call(reckoning)
           return unless reckoning.treatment.heading.is_a?(PleaterHook)
 
-          off = reckoning.curtains.find { |curtain| (curtain.heading[:heading_width] - curtain.finished_width).abs > curtain.finished_width / 20 }
+          off = reckoning.curtains.find do |curtain|
+            (curtain.heading[:heading_width] - curtain.finished_width).abs > curtain.finished_width / 20
+          end
           {made: off.heading[:heading_width], wanted: off.finished_width} if off
         end
       end

@@ -15,7 +15,9 @@ module EarnestFold
           return unless heading.is_a?(HandPleat)
 
           made = reckoning.curtains.map(&:heading).reject { |figures| figures[:pleats].zero? }
-          outside = made.find { |figures| !heading.space.include?(figures[:space]) || !heading.take_up.include?(figures[:take_up]) }
+          outside = made.find do |figures|
+            !heading.space.include?(figures[:space]) || !heading.take_up.include?(figures[:take_up])
+          end
           {pleats: outside[:pleats], space: outside[:space], take_up: outside[:take_up]} if outside
         end
       end

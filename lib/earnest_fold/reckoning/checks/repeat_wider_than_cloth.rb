@@ -14,7 +14,9 @@ module EarnestFold
           rule = reckoning.treatment.width_rule
           return if reckoning.treatment.sideways? || !rule.repeat_too_wide?
 
-          {repeat: rule.cloth.horizontal_repeat, between: rule.between_seams} if reckoning.curtains.any? { |curtain| curtain.seams.positive? }
+          if reckoning.curtains.any? { |curtain| curtain.seams.positive? }
+            {repeat: rule.cloth.horizontal_repeat, between: rule.between_seams}
+          end
         end
       end
 

@@ -14,8 +14,12 @@ module EarnestFold
           heading = reckoning.treatment.heading
           return unless heading.is_a?(HandPleat)
 
-          pleated = reckoning.curtains.select { |curtain| curtain.heading[:pleats].positive? && curtain.task.seams.any? }
-          showing = pleated.flat_map { |curtain| heading.seam_marks(curtain.task, curtain.heading).select { |mark| mark.kind == :space } }
+          pleated = reckoning.curtains.select do |curtain|
+            curtain.heading[:pleats].positive? && curtain.task.seams.any?
+          end
+          showing = pleated.flat_map do |curtain|
+            heading.seam_marks(curtain.task, curtain.heading).select { |mark| mark.kind == :space }
+          end
           {count: showing.size, at: showing.first.at} if showing.any?
         end
       end

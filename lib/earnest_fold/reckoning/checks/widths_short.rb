@@ -16,7 +16,13 @@ module EarnestFold
 
           made = treatment.width_rule.flat(treatment.making.widths)
           short = reckoning.curtains.find { |curtain| made < curtain.flat_needed }
-          {made: made, needed: short.flat_needed, least: treatment.width_rule.least_for(short.flat_needed, treatment.making.step)} if short
+          if short
+            {
+              made: made,
+              needed: short.flat_needed,
+              least: treatment.width_rule.least_for(short.flat_needed, treatment.making.step)
+            }
+          end
         end
       end
 

@@ -3,8 +3,10 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # What can be cut from all pieces of one batch: for every multiset the least cloth, then the fewest pieces, then the
-      # longest remnant. Pieces are joined one by one; each of the three aims only grows worse or stays as pieces are added, so
+      # What can be cut from all pieces of one batch: for every multiset the least cloth, then the fewest pieces,
+      # then the
+      # longest remnant. Pieces are joined one by one; each of the three aims only grows worse or stays as pieces
+      # are added, so
       # the best of a part stays within the best of the whole.
       class BatchFill
         # A way to cut a multiset: what it takes, and how it is shared out over the pieces so far.
@@ -28,7 +30,12 @@ module EarnestFold
 
         # @return [Hash{Integer => Way}]
         def ways
-          @ways ||= @reaches.each_with_index.reduce({0 => Way.new(0, 0, 0, nil, nil)}) { |ways, (reaches, index)| joined(ways, reaches, @pieces[index]) }
+          @ways ||=
+            @reaches
+              .each_with_index
+              .reduce({0 => Way.new(0, 0, 0, nil, nil)}) do |ways, (reaches, index)|
+                joined(ways, reaches, @pieces[index])
+              end
         end
 
         # @param multiset [Integer] one of {#ways}
@@ -62,7 +69,13 @@ module EarnestFold
         def with(way, share, reach, piece)
           return Way.new(way.used, way.pieces, way.remnant, share, way) if reach.last.nil?
 
-          Way.new(way.used + [reach.end - piece.paid, 0].max, way.pieces + 1, [way.remnant, piece.length - [reach.end, piece.paid].max].max, share, way)
+          Way.new(
+            way.used + [reach.end - piece.paid, 0].max,
+            way.pieces + 1,
+            [way.remnant, piece.length - [reach.end, piece.paid].max].max,
+            share,
+            way
+          )
         end
       end
     end

@@ -3,11 +3,13 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # Where a delivered piece differs from what was reckoned with: `name` is :width, :vertical_repeat, :length or :batch; `wanted`
+      # Where a delivered piece differs from what was reckoned with: `name` is :width, :vertical_repeat, :length or
+      # :batch; `wanted`
       # and `got` are lengths, or batches. `stops` where nothing may be cut of it before it is settled.
       Difference = Value.define(:name, :wanted, :got, :stops)
 
-      # What a difference changes for one treatment: its widths to cut and its cut drop, before and after. `problems` are what
+      # What a difference changes for one treatment: its widths to cut and its cut drop, before and after.
+      # `problems` are what
       # would stand in the way, where it can't be made of such cloth at all.
       Effect = Value.define(:treatment, :widths, :widths_after, :cut_drop, :cut_drop_after, :problems) do
         def changes? = problems.any? || widths != widths_after || cut_drop != cut_drop_after
@@ -23,7 +25,8 @@ module EarnestFold
         # @param batch [String]
         # @param batches [Array<String>] of the other pieces of this cloth
         def initialize(cloth, delivered:, measured:, width: nil, repeat: nil, batch: "", batches: [])
-          @cloth, @delivered, @measured, @width, @repeat, @batch, @batches = cloth, delivered, measured, width, repeat, batch, batches
+          @cloth, @delivered, @measured, @width, @repeat, @batch, @batches =
+            cloth, delivered, measured, width, repeat, batch, batches
         end
 
         # @return [Array<Difference>] narrower cloth and another repeat stop; the rest is said
@@ -34,7 +37,8 @@ module EarnestFold
         def stops? = differences.any?(&:stops)
 
         # @return [Cloth] as it was measured
-        def cloth_as_measured = @cloth.with(width: @width || @cloth.width, vertical_repeat: @repeat || @cloth.vertical_repeat)
+        def cloth_as_measured =
+          @cloth.with(width: @width || @cloth.width, vertical_repeat: @repeat || @cloth.vertical_repeat)
 
         # @param reckonings [Array<TreatmentReckoning>]
         # @return [Array<Effect>] of the treatments that use the cloth
@@ -43,7 +47,8 @@ module EarnestFold
         end
 
         # @param reckonings [Array<TreatmentReckoning>] of one job
-        # @return [Array(Length, Length), nil] its length needed before and after; nil where it can't be made of such cloth
+        # @return [Array(Length, Length), nil] its length needed before and after; nil where it can't be made of
+        #   such cloth
         def needed(reckonings)
           using = reckonings.select { |made| uses?(made) }
           after = using.map { |made| again(made) }
@@ -56,21 +61,40 @@ module EarnestFold
 
         def uses?(made) = made.treatment.cloths.any? { |cloth| cloth.id == @cloth.id }
 
-        def length = (@measured && @measured != @delivered) ? Difference.new(name: :length, wanted: @delivered, got: @measured, stops: false) : nil
+        def length =
+          if @measured && @measured != @delivered
+            Difference.new(name: :length, wanted: @delivered, got: @measured, stops: false)
+          end
 
         # Wider cloth makes no cut wrong; narrower does.
-        def width = (@width && @width != @cloth.width) ? Difference.new(name: :width, wanted: @cloth.width, got: @width, stops: @width < @cloth.width) : nil
+        def width =
+          if @width && @width != @cloth.width
+            Difference.new(name: :width, wanted: @cloth.width, got: @width, stops: @width < @cloth.width)
+          end
 
-        def repeat = (@repeat && @repeat != @cloth.vertical_repeat) ? Difference.new(name: :vertical_repeat, wanted: @cloth.vertical_repeat, got: @repeat, stops: true) : nil
+        def repeat =
+          if @repeat && @repeat != @cloth.vertical_repeat
+            Difference.new(name: :vertical_repeat, wanted: @cloth.vertical_repeat, got: @repeat, stops: true)
+          end
 
-        def batch = (@batches.any? && !@batches.include?(@batch)) ? Difference.new(name: :batch, wanted: @batches.uniq.join(", "), got: @batch, stops: false) : nil
+        def batch =
+          if @batches.any? && !@batches.include?(@batch)
+            Difference.new(name: :batch, wanted: @batches.uniq.join(", "), got: @batch, stops: false)
+          end
 
         def effect(made)
           other = with_measured(made.treatment)
           problems = Problems.new
           Refusals.check(other, problems)
           after = problems.any? ? nil : TreatmentReckoning.new(other)
-          Effect.new(treatment: made.id, widths: widths(made), widths_after: after && widths(after), cut_drop: drop(made), cut_drop_after: after && drop(after), problems: problems.to_a)
+          Effect.new(
+            treatment: made.id,
+            widths: widths(made),
+            widths_after: after && widths(after),
+            cut_drop: drop(made),
+            cut_drop_after: after && drop(after),
+            problems: problems.to_a
+          )
         end
 
         def again(made)
@@ -80,7 +104,12 @@ module EarnestFold
         end
 
         def with_measured(treatment)
-          inner = %i[lining interlining].filter_map { |part| ((was = treatment.public_send(part)) && was.cloth.id == @cloth.id) ? [part, was.with(cloth: cloth_as_measured)] : nil }
+          inner =
+            %i[lining interlining].filter_map do |part|
+              if (was = treatment.public_send(part)) && was.cloth.id == @cloth.id
+                [part, was.with(cloth: cloth_as_measured)]
+              end
+            end
           treatment.with(**inner.to_h, **((treatment.face.id == @cloth.id) ? {face: cloth_as_measured} : {}))
         end
 

@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # One cut along a cloth. `start` is the distance from a repeat line at which it begins; nil where it may begin anywhere
+      # One cut along a cloth. `start` is the distance from a repeat line at which it begins; nil where it may
+      # begin anywhere
       # (plain cloth, or run sideways). `phase` is "A", "B" or nil.
       Cut = Value.define(:treatment, :curtain, :number, :phase, :start, :length)
 
@@ -16,7 +17,9 @@ module EarnestFold
         def by_cloth(reckonings)
           reckonings.each_with_object(Hash.new { |cuts, id| cuts[id] = [] }) do |reckoning, cuts|
             cuts[reckoning.treatment.face.id].concat(face(reckoning))
-            [reckoning.lining, reckoning.interlining].compact.each { |made| cuts[made.cloth.id].concat(inner(reckoning, made)) }
+            [reckoning.lining, reckoning.interlining].compact.each do |made|
+              cuts[made.cloth.id].concat(inner(reckoning, made))
+            end
           end
         end
 
@@ -29,7 +32,9 @@ module EarnestFold
         def slit(reckonings, cloth)
           of(reckonings, cloth).select do |cut|
             made = reckonings.find { |one| one.id == cut.treatment }
-            counts(made, cloth).any? { |hand, count| cut.curtain == hand && count.denominator != 1 && cut.number == count.ceil }
+            counts(made, cloth).any? do |hand, count|
+              cut.curtain == hand && count.denominator != 1 && cut.number == count.ceil
+            end
           end
         end
 

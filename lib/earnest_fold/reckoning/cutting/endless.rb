@@ -6,7 +6,8 @@ module EarnestFold
       # A cut with its place on a piece.
       Placed = Value.define(:cut, :from, :to)
 
-      # One endless flawless piece whose repeat line is at its start, cut in the order that uses least: "Length needed" in the
+      # One endless flawless piece whose repeat line is at its start, cut in the order that uses least: "Length
+      # needed" in the
       # rules.
       class Endless
         # @return [Array<Placed>] in cutting order
@@ -22,7 +23,8 @@ module EarnestFold
           freeze
         end
 
-        # @return [Boolean] whether no order uses less; only a great many cuts of mixed kinds are laid out without the proof
+        # @return [Boolean] whether no order uses less; only a great many cuts of mixed kinds are laid out without
+        #   the proof
         attr_reader :proved
         alias_method :proved?, :proved
 
@@ -56,7 +58,12 @@ module EarnestFold
 
         def round_the_circle(cuts)
           scale = cuts.map { |cut| [cut.start.mm.denominator, cut.length.mm.denominator].max }.reduce(1, :lcm)
-          scale = [@cloth.vertical_repeat, @cloth.square_off, *cuts.flat_map { |cut| [cut.start, cut.length] }.uniq].map { |length| length.mm.denominator }.reduce(scale, :lcm)
+          scale =
+            [
+              @cloth.vertical_repeat,
+              @cloth.square_off,
+              *cuts.flat_map { |cut| [cut.start, cut.length] }.uniq
+            ].map { |length| length.mm.denominator }.reduce(scale, :lcm)
           whole = ->(length) { (length.mm * scale).numerator }
           repeat = whole.call(@cloth.vertical_repeat)
           arcs = cuts.map { |cut| [whole.call(cut.start), (whole.call(cut.start) + whole.call(cut.length)) % repeat] }

@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # The best plan of all, where there are few enough cuts for every way to share treatments out among batches to be weighed:
+      # The best plan of all, where there are few enough cuts for every way to share treatments out among batches
+      # to be weighed:
       # fewest uncut, least cloth, fewest pieces, longest remnant.
       class EveryWay
         MOST_STATES = 6_000
@@ -23,19 +24,30 @@ module EarnestFold
         # @return [Boolean] whether it would come to an end in good time
         def few_enough?
           states = @counts.reduce(1) { |product, count| product * (count + 1) }
-          @task.treatments.size <= MOST_TREATMENTS && states <= MOST_STATES && fills.sum { |fill| fill.work(states) } <= MOST_WORK
+          @task.treatments.size <= MOST_TREATMENTS && states <= MOST_STATES &&
+            fills.sum { |fill| fill.work(states) } <= MOST_WORK
         end
 
         # @return [Array<PiecePlan>]
         def pieces
-          best.sets.each_with_index.flat_map { |ids, index| @task.laid(@task.batches[index], fills[index].layout(packed(ids)), ids) }
+          best.sets.each_with_index.flat_map do |ids, index|
+            @task.laid(@task.batches[index], fills[index].layout(packed(ids)), ids)
+          end
         end
 
         private
 
         def sets = @sets ||= Multisets.new(@counts)
 
-        def fills = @fills ||= @task.batches.map { |batch| BatchFill.new(batch.map { |piece| BatchFill::Piece.new(@task.fill(piece), @task.whole(piece.length), @task.paid(piece)) }, sets) }
+        def fills =
+          @fills ||= @task.batches.map do |batch|
+            BatchFill.new(
+              batch.map do |piece|
+                BatchFill::Piece.new(@task.fill(piece), @task.whole(piece.length), @task.paid(piece))
+              end,
+              sets
+            )
+          end
 
         # @return [Integer] the cuts of these treatments, packed
         def packed(ids)
@@ -45,7 +57,10 @@ module EarnestFold
 
         # Batch by batch, the best for every set of treatments served so far.
         def best
-          served = fills.reduce({[] => Choice.new(@task.cuts.size, 0, 0, 0, [])}) { |choices, fill| with_batch(choices, fill) }
+          served =
+            fills.reduce({[] => Choice.new(@task.cuts.size, 0, 0, 0, [])}) do |choices, fill|
+              with_batch(choices, fill)
+            end
           served.values.min_by(&:rank)
         end
 
@@ -62,8 +77,13 @@ module EarnestFold
         end
 
         def added(choice, way, ids)
-          Choice.new(choice.uncut - ids.sum { |id| @task.treatments[id].size }, choice.used + way.used, choice.pieces + way.pieces,
-            [choice.remnant, way.remnant].max, choice.sets + [ids])
+          Choice.new(
+            choice.uncut - ids.sum { |id| @task.treatments[id].size },
+            choice.used + way.used,
+            choice.pieces + way.pieces,
+            [choice.remnant, way.remnant].max,
+            choice.sets + [ids]
+          )
         end
 
         def subsets(ids) = (0..ids.size).flat_map { |size| ids.combination(size).to_a }

@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # Plans for many cuts of plain cloth, with what no plan can go under. Treatments are shared out among batches in a few ways (all
+      # Plans for many cuts of plain cloth, with what no plan can go under. Treatments are shared out among batches
+      # in a few ways (all
       # from one batch where it is enough; else as the rule of thumb shares them), and each batch is searched by itself.
       class LargePlan
         ROUNDS = 6
@@ -33,7 +34,9 @@ module EarnestFold
 
         def shares(thumb)
           all = @task.treatments.keys
-          alone = @task.batches.each_index.map { |index| @task.batches.each_index.map { |one| (one == index) ? all : [] } }
+          alone = @task.batches.each_index.map do |index|
+            @task.batches.each_index.map { |one| (one == index) ? all : [] }
+          end
           alone << thumb.shares if @task.batches.size > 1 && thumb.shares.sum(&:size) == all.size
           alone.select { |ids| allowed?(ids) }
         end
@@ -45,7 +48,8 @@ module EarnestFold
           ROUNDS.times do
             return best if best.nil? || best.used <= @bound
 
-            better = neighbours(best.ids).select { |ids| allowed?(ids) }.filter_map { |ids| planned(ids) }.min_by(&:used)
+            better =
+              neighbours(best.ids).select { |ids| allowed?(ids) }.filter_map { |ids| planned(ids) }.min_by(&:used)
             return best if better.nil? || better.used >= best.used
 
             best = better
@@ -56,21 +60,32 @@ module EarnestFold
         def neighbours(ids)
           ids.each_index.flat_map do |from|
             ids[from].flat_map do |id|
-              (ids.each_index.to_a - [from]).map { |to| ids.each_with_index.map { |own, index| {from => own - [id], to => own + [id]}.fetch(index, own) } }
+              (ids.each_index.to_a - [from]).map do |to|
+                ids.each_with_index.map { |own, index| {from => own - [id], to => own + [id]}.fetch(index, own) }
+              end
             end
           end
         end
 
         # @return [Shared, nil]
         def planned(ids)
-          laid = ids.each_with_index.map { |own, index| own.empty? ? [0, @task.laid(@task.batches[index], @task.batches[index].map { [] }, [])] : batch_planned(index, own) }
+          laid = ids.each_with_index.map do |own, index|
+            if own.empty?
+              [0, @task.laid(@task.batches[index], @task.batches[index].map { [] }, [])]
+            else
+              batch_planned(index, own)
+            end
+          end
           laid.include?(nil) ? nil : Shared.new(ids, laid.sum(&:first), laid.flat_map(&:last))
         end
 
         def batch_planned(index, ids)
           batch = @task.batches[index]
           counts = @task.counts(ids)
-          return if batch.sum { |piece| @task.whole(piece.length) } < counts.zip(@task.kinds).sum { |count, kind| count * kind.length }
+          if batch.sum { |piece| @task.whole(piece.length) } <
+              counts.zip(@task.kinds).sum { |count, kind| count * kind.length }
+            return
+          end
 
           # Where there is one batch, what it is searched by is what the bound comes from.
           found = ((@task.batches.size == 1) ? @whole : search(batch, counts)).best or return

@@ -5,9 +5,12 @@ module EarnestFold
     module Cutting
       # Plans too many cuts of plain cloth for every multiset to be weighed, on pieces of one shade.
       #
-      # A piece is used up to its last cut, so what counts is on which stretch of each piece the last cut lies (`Lasts`): the
-      # stretches before it are paid for whether they are full or not. For each choice of last stretches a bound says what it
-      # takes at least: where they start, and all cuts, less what fits on the stretches before at best. Choices are tried in the order of their bounds. When a plan takes no more than the least bound
+      # A piece is used up to its last cut, so what counts is on which stretch of each piece the last cut lies
+      # (`Lasts`): the
+      # stretches before it are paid for whether they are full or not. For each choice of last stretches a bound
+      # says what it
+      # takes at least: where they start, and all cuts, less what fits on the stretches before at best. Choices are
+      # tried in the order of their bounds. When a plan takes no more than the least bound
       # of all, it is proved.
       class LargeSearch
         # How many choices are looked at, and how many of them kept.
@@ -60,18 +63,24 @@ module EarnestFold
 
         private
 
-        # The choices of last stretches that have room for all cuts and cost least, piece by piece: a piece left alone costs
+        # The choices of last stretches that have room for all cuts and cost least, piece by piece: a piece left
+        # alone costs
         # nothing, one that is used costs what lies before its last stretch less what fits there.
         def cheapest
           kept, nodes = [], 0
           search = lambda do |piece, open, cost, room|
-            return if (nodes += 1) > MOST_LASTS || room + @roomiest[piece] < @total || (kept.size == MOST_KEPT && cost + still(piece, room) >= kept.last.bound - @total)
+            if (nodes += 1) > MOST_LASTS || room + @roomiest[piece] < @total ||
+                (kept.size == MOST_KEPT && cost + still(piece, room) >= kept.last.bound - @total)
+              return
+            end
 
             if piece == @ways.size
               kept = [*kept, lasts(open, cost)].min_by(MOST_KEPT) { |one| [one.bound, one.open.size, one.before.size] }
               next
             end
-            @ways[piece].each { |way| search.call(piece + 1, way.last ? open + [way.last] : open, cost + way.cost, room + way.room) }
+            @ways[piece].each do |way|
+              search.call(piece + 1, way.last ? open + [way.last] : open, cost + way.cost, room + way.room)
+            end
           end
           search.call(0, [], 0, 0)
           @all_seen = nodes <= MOST_LASTS
@@ -83,7 +92,13 @@ module EarnestFold
 
         # The price for room at which that says most of all pieces together.
         def price_room
-          priced = @ways.flatten.select(&:last).map { |way| Rational(way.cost, way.room) }.uniq.map { |price| [@total * price + spared(price).first, price] }
+          priced =
+            @ways
+              .flatten
+              .select(&:last)
+              .map { |way| Rational(way.cost, way.room) }
+              .uniq
+              .map { |price| [@total * price + spared(price).first, price] }
           @price = priced.max&.last || 0r
           @spared, @spared_at_least = spared(@price), spared(0r)
         end
@@ -113,13 +128,15 @@ module EarnestFold
           Lasts.new(open, before, @total + cost)
         end
 
-        # The stretches before the last ones first, as full as can be; then the last ones, the roomiest at the end, so that what
+        # The stretches before the last ones first, as full as can be; then the last ones, the roomiest at the end,
+        # so that what
         # is left over lies together.
         def laid(lasts, turn)
           counts, kinds = @counts, {}
           before, open = lasts.before.sort_by(&:room), lasts.open.sort_by(&:room)
           (before + open).each_with_index do |stretch, index|
-            sequence = (index < before.size) ? @laying.fill(stretch, counts, turn) : @laying.along(stretch, counts, turn)
+            sequence =
+              (index < before.size) ? @laying.fill(stretch, counts, turn) : @laying.along(stretch, counts, turn)
             kinds[stretch.index] = sequence
             counts = without_all(counts, sequence)
           end
@@ -130,8 +147,13 @@ module EarnestFold
 
         # A piece is used up to the end of its last cut; what is paid for counts for nothing.
         def placed(kinds)
-          cuts = @stretches.by_piece.map { |stretches| stretches.flat_map { |stretch| @stretches.placed(stretch, kinds.fetch(stretch.index, []), @kinds) } }
-          Laid.new(cuts, cuts.zip(@stretches.pieces).sum { |one, piece| [one.empty? ? 0 : one.last.last - piece.paid, 0].max })
+          cuts = @stretches.by_piece.map do |stretches|
+            stretches.flat_map { |stretch| @stretches.placed(stretch, kinds.fetch(stretch.index, []), @kinds) }
+          end
+          Laid.new(
+            cuts,
+            cuts.zip(@stretches.pieces).sum { |one, piece| [one.empty? ? 0 : one.last.last - piece.paid, 0].max }
+          )
         end
       end
     end

@@ -27,7 +27,9 @@ module EarnestFold
         # The longest first, as many as there is room for.
         # @return [Array<Integer>] kinds in order
         def along(stretch, counts, turn)
-          return fill(stretch, counts, turn) if @kinds.zip(counts).sum { |kind, count| kind.length * count } > stretch.room && fullest(counts).listed?
+          if @kinds.zip(counts).sum { |kind, count| kind.length * count } > stretch.room && fullest(counts).listed?
+            return fill(stretch, counts, turn)
+          end
 
           room = stretch.room
           counts.each_index.sort_by { |kind| [-@kinds[kind].length, (kind + turn) % @kinds.size] }.flat_map do |kind|

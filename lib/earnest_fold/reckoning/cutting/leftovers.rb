@@ -3,8 +3,10 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # Cloth that a plan leaves over: a rectangle, `along` the cloth by `across` it. `kind` is :remnant (after a piece's last cut),
-      # :between (before or between cuts) or :half_width (the other half of a slit width). `piece` and `from` say where it lies.
+      # Cloth that a plan leaves over: a rectangle, `along` the cloth by `across` it. `kind` is :remnant (after a
+      # piece's last cut),
+      # :between (before or between cuts) or :half_width (the other half of a slit width). `piece` and `from` say
+      # where it lies.
       Leftover = Value.define(:kind, :piece, :from, :along, :across)
 
       # Everything that a plan leaves over and that is large enough to be of use.
@@ -19,21 +21,37 @@ module EarnestFold
         # @return [Array<Leftover>] remnants first, each kind along its piece; of pieces that are cut from
         def of(cloth, plan, slit: [])
           touched = plan.pieces.select { |piece| piece.touched? && piece.length }
-          made = touched.flat_map { |piece| remnants(cloth, piece) + between(cloth, piece) } + touched.flat_map { |piece| half_widths(cloth, piece, slit) }
+          made =
+            touched.flat_map { |piece| remnants(cloth, piece) + between(cloth, piece) } +
+            touched.flat_map { |piece| half_widths(cloth, piece, slit) }
           made.sort_by.with_index { |one, index| [%i[remnant between half_width].index(one.kind), index] }
         end
 
-        def remnants(cloth, piece) = clear(cloth, piece, piece.used, piece.length).map { |from, to| leftover(cloth, :remnant, piece, from, to) }
+        def remnants(cloth, piece) =
+          clear(cloth, piece, piece.used, piece.length).map { |from, to| leftover(cloth, :remnant, piece, from, to) }
 
         def between(cloth, piece)
           starts = [Length::ZERO, *piece.placed.map(&:to)]
-          starts.zip(piece.placed.map(&:from)).first(piece.placed.size).flat_map { |from, to| clear(cloth, piece, from, to).map { |clear_from, clear_to| leftover(cloth, :between, piece, clear_from, clear_to) } }
+          starts
+            .zip(piece.placed.map(&:from))
+            .first(piece.placed.size)
+            .flat_map do |from, to|
+              clear(cloth, piece, from, to).map do |clear_from, clear_to|
+                leftover(cloth, :between, piece, clear_from, clear_to)
+              end
+            end
         end
 
         # A width that is slit for one curtain alone leaves its other half.
         def half_widths(cloth, piece, slit)
           piece.placed.select { |placed| slit.include?(placed.cut) }.map do |placed|
-            Leftover.new(kind: :half_width, piece: piece.id, from: placed.from, along: placed.cut.length, across: cloth.width / 2 - cloth.selvedge)
+            Leftover.new(
+              kind: :half_width,
+              piece: piece.id,
+              from: placed.from,
+              along: placed.cut.length,
+              across: cloth.width / 2 - cloth.selvedge
+            )
           end
         end
 
@@ -45,7 +63,8 @@ module EarnestFold
           starts.zip([*inside.map(&:from), to]).select { |start, stop| stop - start >= LEAST }
         end
 
-        def leftover(cloth, kind, piece, from, to) = Leftover.new(kind: kind, piece: piece.id, from: from, along: to - from, across: cloth.usable_width)
+        def leftover(cloth, kind, piece, from, to) =
+          Leftover.new(kind: kind, piece: piece.id, from: from, along: to - from, across: cloth.usable_width)
       end
     end
   end

@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # The plain rule of thumb: the treatment with most cloth first, each cut, the longest first, into the piece where it ends
+      # The plain rule of thumb: the treatment with most cloth first, each cut, the longest first, into the piece
+      # where it ends
       # soonest after what is there. A plan where nothing better comes in time, and what better plans are held against.
       class LongestFirst
         # @param task [PlanTask]
@@ -11,16 +12,25 @@ module EarnestFold
           @task = task
         end
 
-        # @return [Array<Array<String>>] the treatments cut from each batch; each where it takes least beside what is there
+        # @return [Array<Array<String>>] the treatments cut from each batch; each where it takes least beside what
+        #   is there
         def shares
           @shares ||= by_size.each_with_object(Array.new(@task.batches.size) { [] }) do |id, sets|
-            best = sets.each_index.select { |index| @task.allowed?(id, index) }.filter_map { |index| (used = used(index, sets[index] + [id])) && [used - used(index, sets[index]), index] }.min
+            best =
+              sets
+                .each_index
+                .select { |index| @task.allowed?(id, index) }
+                .filter_map do |index|
+                  (used = used(index, sets[index] + [id])) && [used - used(index, sets[index]), index]
+                end
+                .min
             sets[best.last] << id if best
           end
         end
 
         # @return [Array<PiecePlan>]
-        def pieces = shares.each_with_index.flat_map { |ids, index| @task.laid(@task.batches[index], laid(index, ids), ids) }
+        def pieces =
+          shares.each_with_index.flat_map { |ids, index| @task.laid(@task.batches[index], laid(index, ids), ids) }
 
         private
 
@@ -47,7 +57,12 @@ module EarnestFold
           !piece.nil? && placed[piece] << [kind, from, from + cut.length]
         end
 
-        def longest_first(ids) = @task.counts(ids).each_with_index.flat_map { |count, kind| [kind] * count }.sort_by { |kind| -@task.kinds[kind].length }
+        def longest_first(ids) =
+          @task
+            .counts(ids)
+            .each_with_index
+            .flat_map { |count, kind| [kind] * count }
+            .sort_by { |kind| -@task.kinds[kind].length }
       end
     end
   end

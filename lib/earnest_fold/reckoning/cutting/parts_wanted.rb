@@ -21,7 +21,13 @@ module EarnestFold
           heading, diameter = made.treatment.heading, made.treatment.support.diameter
           return unless heading.is_a?(TabTop) && diameter
 
-          part = Tab.new(diameter: diameter, drop: heading.tab_drop, tab_width: heading.tab_width, seam: made.treatment.making.seam, count: made.curtains.sum { |curtain| curtain.heading.fetch(:tabs) })
+          part = Tab.new(
+            diameter: diameter,
+            drop: heading.tab_drop,
+            tab_width: heading.tab_width,
+            seam: made.treatment.making.seam,
+            count: made.curtains.sum { |curtain| curtain.heading.fetch(:tabs) }
+          )
           SmallPartOfJob.new(id: "tabs-#{made.id}", part: part, cloth: made.treatment.face.id)
         end
       end

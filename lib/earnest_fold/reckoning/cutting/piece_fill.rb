@@ -3,10 +3,12 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # What can be cut from one piece. For each multiset of kinds cut so far only the least end matters: whatever comes after
+      # What can be cut from one piece. For each multiset of kinds cut so far only the least end matters: whatever
+      # comes after
       # starts no later from there. So the least end of every multiset is built up cut by cut.
       class PieceFill
-        # A kind of cut: where in the repeat it starts (nil: anywhere), how long it is. Whole numbers, as everything here.
+        # A kind of cut: where in the repeat it starts (nil: anywhere), how long it is. Whole numbers, as
+        # everything here.
         Kind = Struct.new(:start, :length)
         # The least end of a multiset, and the kind cut last.
         Reach = Struct.new(:end, :last)
@@ -18,7 +20,8 @@ module EarnestFold
         # @param square_off [Integer] before which nothing starts
         # @param kinds [Array<Kind>]
         def initialize(length:, flaws:, pattern_start:, repeat:, square_off:, kinds:)
-          @length, @flaws, @pattern_start, @repeat, @square_off, @kinds = length, flaws, pattern_start, repeat, square_off, kinds
+          @length, @flaws, @pattern_start, @repeat, @square_off, @kinds =
+            length, flaws, pattern_start, repeat, square_off, kinds
         end
 
         # @param sets [Multisets] what there is of each kind
@@ -49,7 +52,9 @@ module EarnestFold
         # @return [Integer, nil] the first place from here on that is in phase, clear of flaws and inside the piece
         def start_of(at, kind)
           from = in_phase([at, @square_off].max, kind)
-          @flaws.each { |flaw_from, flaw_to| from = in_phase(flaw_to, kind) if from < flaw_to && from + kind.length > flaw_from }
+          @flaws.each do |flaw_from, flaw_to|
+            from = in_phase(flaw_to, kind) if from < flaw_to && from + kind.length > flaw_from
+          end
           from if from + kind.length <= @length
         end
 

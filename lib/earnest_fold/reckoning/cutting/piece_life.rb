@@ -3,13 +3,16 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # What has become of a stretch of a piece, from its first end: `kind` is :cut (for a curtain), :wasted, :wrong (cut, but not
-      # as it was meant) or :offcut (a piece of its own now). `key` is whatever its keeper knows it by; nil where it is new.
+      # What has become of a stretch of a piece, from its first end: `kind` is :cut (for a curtain), :wasted,
+      # :wrong (cut, but not
+      # as it was meant) or :offcut (a piece of its own now). `key` is whatever its keeper knows it by; nil where
+      # it is new.
       Taking = Value.define(:kind, :from, :to, :key) do
         def length = to - from
       end
 
-      # A piece of cloth with what was taken of it. The takings lie end to end from the piece's first end; what is after them is
+      # A piece of cloth with what was taken of it. The takings lie end to end from the piece's first end; what is
+      # after them is
       # left. So the lengths always add up: what was measured = cut + wasted + wrong + offcuts + left.
       class PieceLife < Value.define(:length, :takings)
         KINDS = %i[cut wasted wrong offcut].freeze
@@ -29,7 +32,8 @@ module EarnestFold
         # @return [Hash{Symbol => Length}] every kind and what is :left; together the length
         def sums = KINDS.to_h { |kind| [kind, sum(kind)] }.merge(left: left)
 
-        # A stretch is taken. What lies between the last cut and it comes off with it: an offcut where it is long enough to be
+        # A stretch is taken. What lies between the last cut and it comes off with it: an offcut where it is long
+        # enough to be
         # kept, else waste. A stretch of what was wasted can still be taken, by whoever was slower to say so.
         # @param kind [Symbol] :cut or :wrong
         # @param least [Length] the shortest offcut that is kept
@@ -40,17 +44,24 @@ module EarnestFold
           taken = Taking.new(kind: kind, from: from, to: to, key: nil)
           return Change.new(removed: [], added: [between(ended, from, least), taken].compact) if from >= ended
 
-          waste = takings.find { |one| one.kind == :wasted && one.from <= from && one.to >= to } || refuse(:taken_already)
-          Change.new(removed: [waste], added: [between(waste.from, from, least), taken, between(to, waste.to, least)].compact)
+          waste =
+            takings.find { |one| one.kind == :wasted && one.from <= from && one.to >= to } || refuse(:taken_already)
+          Change.new(
+            removed: [waste],
+            added: [between(waste.from, from, least), taken, between(to, waste.to, least)].compact
+          )
         end
 
-        # A taking that never was. At the end of the piece its cloth is left again, with the waste before it; between others it
+        # A taking that never was. At the end of the piece its cloth is left again, with the waste before it;
+        # between others it
         # lies about as an offcut, or as waste.
         # @param taking [Taking] one of these
         # @return [Change]
         def put_back(taking, least:)
           after = takings.drop(takings.index(taking) + 1)
-          return Change.new(removed: [taking], added: [between(taking.from, taking.to, least)]) unless after.all? { |one| one.kind == :wasted }
+          unless after.all? { |one| one.kind == :wasted }
+            return Change.new(removed: [taking], added: [between(taking.from, taking.to, least)])
+          end
 
           before = takings.take_while { |one| one != taking }.reverse.take_while { |one| one.kind == :wasted }
           Change.new(removed: [*before, taking, *after], added: [])
@@ -61,7 +72,10 @@ module EarnestFold
         def after(change) = with(takings: (takings - change.removed + change.added).sort_by(&:from))
 
         # @return [Boolean] whether the takings lie end to end from the first end, inside the piece
-        def whole? = takings.reduce(Length::ZERO) { |at, taking| (at && taking.from == at && taking.to > at) ? taking.to : nil }&.then { |at| at <= length } || false
+        def whole? =
+          takings
+            .reduce(Length::ZERO) { |at, taking| (at && taking.from == at && taking.to > at) ? taking.to : nil }
+            &.then { |at| at <= length } || false
 
         private
 

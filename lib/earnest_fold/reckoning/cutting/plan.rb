@@ -14,7 +14,8 @@ module EarnestFold
       # A treatment that can't be cut from what there is.
       Uncut = Value.define(:treatment, :count, :length, :to_buy)
 
-      # The cuts of a cloth on its pieces. `proved` says whether no plan uses less; `bound` is what no plan can go under.
+      # The cuts of a cloth on its pieces. `proved` says whether no plan uses less; `bound` is what no plan can go
+      # under.
       Plan = Value.define(:pieces, :uncut, :proved, :bound) do
         # @return [Length] over all pieces, where the last cut ends
         def length_used = pieces.sum(Length::ZERO, &:used)

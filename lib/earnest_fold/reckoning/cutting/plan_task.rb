@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # What is to be planned, on one scale of whole numbers: the kinds of cut, the treatments that need them, and the pieces by
+      # What is to be planned, on one scale of whole numbers: the kinds of cut, the treatments that need them, and
+      # the pieces by
       # batch.
       class PlanTask
         # @return [Cloth]
@@ -71,13 +72,25 @@ module EarnestFold
         # @param piece [Piece]
         # @return [PieceFill]
         def fill(piece)
-          PieceFill.new(length: whole(piece.length), pattern_start: whole(piece.pattern_start), repeat: whole(cloth.vertical_repeat), square_off: square_off(piece), flaws: flaws(piece), kinds: kinds)
+          PieceFill.new(
+            length: whole(piece.length),
+            pattern_start: whole(piece.pattern_start),
+            repeat: whole(cloth.vertical_repeat),
+            square_off: square_off(piece),
+            flaws: flaws(piece),
+            kinds: kinds
+          )
         end
 
         # @param pieces [Array<Piece>] of plain cloth
         # @return [Stretches]
         def stretches(pieces)
-          Stretches.new(pieces.map { |piece| Stretches::Piece.new(whole(piece.length), flaws(piece), square_off(piece), paid(piece)) }, kinds.map(&:length).min)
+          Stretches.new(
+            pieces.map do |piece|
+              Stretches::Piece.new(whole(piece.length), flaws(piece), square_off(piece), paid(piece))
+            end,
+            kinds.map(&:length).min
+          )
         end
 
         # @param pieces [Array<PiecePlan>]
@@ -98,7 +111,14 @@ module EarnestFold
         def laid(pieces, placed, ids)
           waiting = ids.flat_map { |id| treatments.fetch(id) }.group_by { |cut| @keys.index(key(cut)) }
           pieces.zip(placed).map do |piece, cuts|
-            PiecePlan.new(id: piece.id, batch: piece.batch, length: piece.length, placed: cuts.map { |kind, from, to| Placed.new(cut: waiting.fetch(kind).shift, from: length(from), to: length(to)) })
+            PiecePlan.new(
+              id: piece.id,
+              batch: piece.batch,
+              length: piece.length,
+              placed: cuts.map do |kind, from, to|
+                Placed.new(cut: waiting.fetch(kind).shift, from: length(from), to: length(to))
+              end
+            )
           end
         end
 
@@ -107,7 +127,9 @@ module EarnestFold
         def key(cut) = [cut.start, cut.length]
 
         def lengths
-          pieces = cloth.pieces.flat_map { |piece| [piece.length, piece.pattern_start, *piece.flaws.flat_map { |flaw| [flaw.from, flaw.to] }] }
+          pieces = cloth.pieces.flat_map do |piece|
+            [piece.length, piece.pattern_start, *piece.flaws.flat_map { |flaw| [flaw.from, flaw.to] }]
+          end
           [cloth.vertical_repeat, cloth.square_off, *pieces, *cuts.flat_map { |cut| [cut.length, cut.start].compact }]
         end
       end

@@ -3,9 +3,12 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # Plans the cuts of a cloth on the pieces there are: "The cutting plan" in the rules. A treatment is cut whole from one
-      # batch, or not at all. Where there are few enough cuts every way is weighed; where there are more, a search led by a bound
-      # finds a plan, and the plan is proved where it takes no more than the bound. Where neither leaves nothing uncut, the rule
+      # Plans the cuts of a cloth on the pieces there are: "The cutting plan" in the rules. A treatment is cut
+      # whole from one
+      # batch, or not at all. Where there are few enough cuts every way is weighed; where there are more, a search
+      # led by a bound
+      # finds a plan, and the plan is proved where it takes no more than the bound. Where neither leaves nothing
+      # uncut, the rule
       # of thumb plans, and the plan says that it isn't proved.
       class Planner
         # @param cloth [Cloth] with pieces
@@ -28,7 +31,9 @@ module EarnestFold
           return made(large.pieces, nil) if large&.proved?
 
           bound = large ? large.bound : 0
-          [*large&.pieces&.then { |pieces| made(pieces, bound) }, made(thumb.pieces, bound)].min_by { |plan| [plan.uncut_count, plan.length_used] }
+          [*large&.pieces&.then { |pieces| made(pieces, bound) }, made(thumb.pieces, bound)].min_by do |plan|
+            [plan.uncut_count, plan.length_used]
+          end
         end
 
         private
@@ -50,7 +55,12 @@ module EarnestFold
           @cloth.pieces.map do |piece|
             placed = pieces.find { |made| made.id == piece.id }&.placed || []
             pinned = @wishes.pins_on(piece).map { |pin| Placed.new(cut: pin.cut, from: pin.from, to: pin.to) }
-            PiecePlan.new(id: piece.id, batch: piece.batch, length: piece.length, placed: (placed + pinned).sort_by(&:from))
+            PiecePlan.new(
+              id: piece.id,
+              batch: piece.batch,
+              length: piece.length,
+              placed: (placed + pinned).sort_by(&:from)
+            )
           end
         end
 
@@ -58,7 +68,12 @@ module EarnestFold
           served = pieces.flat_map { |piece| piece.placed.map { |placed| placed.cut.treatment } }
           (@task.treatments.keys - served).map do |id|
             cuts = @task.treatments[id]
-            Uncut.new(treatment: id, count: cuts.size, length: cuts.map(&:length).max, to_buy: Endless.new(@cloth, cuts).length_needed)
+            Uncut.new(
+              treatment: id,
+              count: cuts.size,
+              length: cuts.map(&:length).max,
+              to_buy: Endless.new(@cloth, cuts).length_needed
+            )
           end
         end
 

@@ -5,10 +5,14 @@ module EarnestFold
     module Cutting
       # Finds the order of cuts on one endless patterned piece whose last cut ends soonest, exactly.
       #
-      # Seen on one repeat bent to a circle, each cut is an arc from where it starts to where it ends, and the cloth between two
-      # cuts goes forward round the circle. An order of all cuts is a path that takes every arc once. For a given last end, how
-      # often the cloth between is walked on each stretch of the circle is settled up to one whole lap for all stretches; so the
-      # least laps that leave no stretch below zero give the least cloth, and where the arcs don't hang together yet, one lap
+      # Seen on one repeat bent to a circle, each cut is an arc from where it starts to where it ends, and the
+      # cloth between two
+      # cuts goes forward round the circle. An order of all cuts is a path that takes every arc once. For a given
+      # last end, how
+      # often the cloth between is walked on each stretch of the circle is settled up to one whole lap for all
+      # stretches; so the
+      # least laps that leave no stretch below zero give the least cloth, and where the arcs don't hang together
+      # yet, one lap
       # more joins them all. The path itself is then an Eulerian one.
       class RepeatCircle
         # One way to end: at which point, how many laps more, and how far round in all.
@@ -47,7 +51,9 @@ module EarnestFold
         end
 
         def stretches
-          @stretches ||= @points.each_with_index.map { |point, index| (@points[index + 1] || @points.first + @circumference) - point }
+          @stretches ||= @points.each_with_index.map do |point, index|
+            (@points[index + 1] || @points.first + @circumference) - point
+          end
         end
 
         # Endings by the cloth they leave between the cuts, the least first; the first that hangs together is the best.
@@ -75,7 +81,8 @@ module EarnestFold
 
         def running_least(flows) = flows.each_with_object([]) { |flow, least| least << [least.last, flow].compact.min }
 
-        def flows(ending) = @base.each_with_index.map { |flow, index| flow + ending.laps - ((index >= ending.point) ? 1 : 0) }
+        def flows(ending) =
+          @base.each_with_index.map { |flow, index| flow + ending.laps - ((index >= ending.point) ? 1 : 0) }
 
         # Whether every point can be reached from every other, by arcs and walked stretches, whichever way they run.
         def joined?(flows)
@@ -85,7 +92,9 @@ module EarnestFold
             point
           }
           @arcs.each { |from, to| leader[find.call(@index[from])] = find.call(@index[to]) }
-          flows.each_with_index { |flow, index| leader[find.call(index)] = find.call((index + 1) % @points.size) if flow.positive? }
+          flows.each_with_index do |flow, index|
+            leader[find.call(index)] = find.call((index + 1) % @points.size) if flow.positive?
+          end
           root = find.call(0)
           (0...@points.size).all? { |point| find.call(point) == root }
         end

@@ -6,14 +6,35 @@ module EarnestFold
       # A flaw as it is kept: where, and what it is.
       KeptFlaw = Value.define(:from, :to, :what)
 
-      # A piece of cloth as the shelf knows it: as delivered and as measured, its batch, where its first repeat line falls, where it
+      # A piece of cloth as the shelf knows it: as delivered and as measured, its batch, where its first repeat
+      # line falls, where it
       # lies, and what was taken of it. All places are distances from its first end.
-      class ShelfPiece < Value.define(:label, :delivered, :measured, :width, :repeat, :batch, :pattern_start, :place, :flaws, :squared, :accepted, :life)
+      class ShelfPiece < Value.define(
+        :label,
+        :delivered,
+        :measured,
+        :width,
+        :repeat,
+        :batch,
+        :pattern_start,
+        :place,
+        :flaws,
+        :squared,
+        :accepted,
+        :life
+      )
         FLAW = Fields.new(from: Declare.length, to: Declare.length, what: Declare.text(most: 80))
         FIELDS = Fields.new(
-          delivered: Declare.length(least: :over_zero), measured: Declare.length(nil, least: :over_zero), width: Declare.length(nil, least: :over_zero), repeat: Declare.length(nil, least: :over_zero),
-          batch: Declare.text(most: 60), pattern_start: Declare.length(Length::ZERO, least: :any), place: Declare.text(most: 80),
-          flaws: Declare.list(Declare.record(FLAW) { |values, _| KeptFlaw.new(**values) }.first, most: 200), squared: Declare.flag(false), accepted: Declare.flag(false)
+          delivered: Declare.length(least: :over_zero),
+          measured: Declare.length(nil, least: :over_zero),
+          width: Declare.length(nil, least: :over_zero),
+          repeat: Declare.length(nil, least: :over_zero),
+          batch: Declare.text(most: 60),
+          pattern_start: Declare.length(Length::ZERO, least: :any),
+          place: Declare.text(most: 80),
+          flaws: Declare.list(Declare.record(FLAW) { |values, _| KeptFlaw.new(**values) }.first, most: 200),
+          squared: Declare.flag(false),
+          accepted: Declare.flag(false)
         )
 
         # @param raw [Hash] plain values
@@ -25,7 +46,9 @@ module EarnestFold
           values = FIELDS.read(raw, unit, problems) or return
           length = values[:measured] || values[:delivered]
           misplaced(values[:flaws], length, problems.within(:flaws))
-          problems.within(values[:measured] ? :measured : :delivered).add(:shorter_than_cut, ended: takings.last.to) if takings.any? && takings.last.to > length
+          if takings.any? && takings.last.to > length
+            problems.within(values[:measured] ? :measured : :delivered).add(:shorter_than_cut, ended: takings.last.to)
+          end
           new(**values, label: label, life: PieceLife.new(length: length, takings: takings)) unless problems.any?
         end
 
@@ -52,17 +75,37 @@ module EarnestFold
         # @param from [Length]
         # @return [Piece]
         def from(from)
-          ahead = flaws.select { |flaw| flaw.to > from }.map { |flaw| Flaw.new(from: [flaw.from - from, Length::ZERO].max, to: flaw.to - from) }
-          Piece.new(id: label, length: length - from, batch: batch, pattern_start: pattern_start - from, flaws: ahead, squared: squared || from.positive?)
+          ahead =
+            flaws
+              .select { |flaw| flaw.to > from }
+              .map { |flaw| Flaw.new(from: [flaw.from - from, Length::ZERO].max, to: flaw.to - from) }
+          Piece.new(
+            id: label,
+            length: length - from,
+            batch: batch,
+            pattern_start: pattern_start - from,
+            flaws: ahead,
+            squared: squared || from.positive?
+          )
         end
 
         # @param cloth [Cloth]
         # @param batches [Array<String>] of the other pieces
         # @return [Delivery] it held against what is reckoned with
-        def delivery(cloth, batches = []) = Delivery.new(cloth, delivered: delivered, measured: measured, width: width, repeat: repeat, batch: batch, batches: batches)
+        def delivery(cloth, batches = []) =
+          Delivery.new(
+            cloth,
+            delivered: delivered,
+            measured: measured,
+            width: width,
+            repeat: repeat,
+            batch: batch,
+            batches: batches
+          )
 
         # @param cloth [Cloth]
-        # @return [Boolean] whether it may be planned on: nothing about it stops, or the maker has said to cut it all the same
+        # @return [Boolean] whether it may be planned on: nothing about it stops, or the maker has said to cut it
+        #   all the same
         def usable?(cloth) = accepted || !delivery(cloth).stops?
       end
     end

@@ -3,12 +3,14 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # A small part to be cut: its size as it hangs (`across` the cloth by `along` it, so that a pattern stands upright).
+      # A small part to be cut: its size as it hangs (`across` the cloth by `along` it, so that a pattern stands
+      # upright).
       SmallCut = Value.define(:id, :kind, :across, :along)
       # Where one lies: in which leftover, how far along and across it, and whether it is turned on its side.
       SmallPlaced = Value.define(:cut, :leftover, :from, :aside, :turned)
 
-      # Fits small parts (tiebacks, frills, tabs, patches) into what a plan leaves over: the largest first, each into the smallest
+      # Fits small parts (tiebacks, frills, tabs, patches) into what a plan leaves over: the largest first, each
+      # into the smallest
       # place that holds it; what is left of a place is parted in two and used again.
       class SmallCuts
         # A free rectangle of a leftover.
@@ -22,21 +24,31 @@ module EarnestFold
         # @param parts [Array<SmallPartOfJob>]
         # @return [Array<SmallCut>] each cut alone
         def self.of(parts)
-          parts.flat_map { |one| Array.new(one.part.count) { SmallCut.new(id: one.id, kind: one.part.class::KIND, across: one.part.length, along: one.part.depth) } }
+          parts.flat_map do |one|
+            Array.new(one.part.count) do
+              SmallCut.new(id: one.id, kind: one.part.class::KIND, across: one.part.length, along: one.part.depth)
+            end
+          end
         end
 
         # @param cuts [Array<SmallCut>]
         # @param leftovers [Array<Leftover>]
         def initialize(cuts, leftovers)
-          @places = leftovers.each_with_index.map { |one, index| Place.new(index, Length::ZERO, Length::ZERO, one.along, one.across) }
+          @places = leftovers.each_with_index.map do |one, index|
+            Place.new(index, Length::ZERO, Length::ZERO, one.along, one.across)
+          end
           @placed, @unplaced = [], []
           cuts.sort_by { |cut| [-[cut.across, cut.along].max.mm, -cut.along.mm] }.each { |cut| place(cut) }
         end
 
-        # What must be bought for those that find no place: rows across an endless cloth, each part the way that takes less.
+        # What must be bought for those that find no place: rows across an endless cloth, each part the way that
+        # takes less.
         # @param cloth [Cloth]
         # @return [Length] zero where all find one
-        def to_buy(cloth) = unplaced.group_by { |cut| [cut.across, cut.along] }.sum(Length::ZERO) { |size, same| rows(*size, same.size, cloth.usable_width) }
+        def to_buy(cloth) =
+          unplaced
+            .group_by { |cut| [cut.across, cut.along] }
+            .sum(Length::ZERO) { |size, same| rows(*size, same.size, cloth.usable_width) }
 
         private
 
@@ -51,7 +63,13 @@ module EarnestFold
           _, _, place, turned = fitting.min_by { |area, side, _, _| [area, side] }
           return @unplaced << cut unless place
 
-          @placed << SmallPlaced.new(cut: cut, leftover: place.leftover, from: place.from, aside: place.aside, turned: turned)
+          @placed << SmallPlaced.new(
+            cut: cut,
+            leftover: place.leftover,
+            from: place.from,
+            aside: place.aside,
+            turned: turned
+          )
           @places.delete_if { |one| one.equal?(place) }
           @places.concat(rest(place, *size(cut, turned)))
         end
@@ -64,12 +82,19 @@ module EarnestFold
         def rest(place, along, across)
           beyond, beside = place.along - along, place.across - across
           whole_beyond = beyond >= beside
-          [Place.new(place.leftover, place.from + along, place.aside, beyond, whole_beyond ? place.across : across),
-            Place.new(place.leftover, place.from, place.aside + across, whole_beyond ? along : place.along, beside)].select { |one| one.along.positive? && one.across.positive? }
+          [
+            Place.new(place.leftover, place.from + along, place.aside, beyond, whole_beyond ? place.across : across),
+            Place.new(place.leftover, place.from, place.aside + across, whole_beyond ? along : place.along, beside)
+          ].select do |one|
+            one.along.positive? && one.across.positive?
+          end
         end
 
         def rows(across, along, count, width)
-          [[across, along], [along, across]].filter_map { |wide, long| (wide <= width) ? long * Rational(count, (width / wide).floor).ceil : nil }.min || across * count
+          [[across, along], [along, across]].filter_map do |wide, long|
+            (wide <= width) ? long * Rational(count, (width / wide).floor).ceil : nil
+          end
+            .min || across * count
         end
       end
 
@@ -91,7 +116,17 @@ module EarnestFold
         # @param cuts [Array<SmallCut>] the sizes to try
         # @return [Hash{String => Integer}] by kind, those that it makes at least one of
         def self.of(leftover, cuts = usual)
-          cuts.to_h { |cut| [cut.kind, [[cut.along, cut.across], [cut.across, cut.along]].map { |along, across| (leftover.along / along).floor * (leftover.across / across).floor }.max] }.select { |_, count| count.positive? }
+          cuts
+            .to_h do |cut|
+              [
+                cut.kind,
+                [[cut.along, cut.across], [cut.across, cut.along]].map do |along, across|
+                  (leftover.along / along).floor * (leftover.across / across).floor
+                end
+                  .max
+              ]
+            end
+            .select { |_, count| count.positive? }
         end
       end
     end

@@ -29,7 +29,9 @@ module EarnestFold
         end
 
         # @return [Array<Array<Stretch>>] by piece, those whose cloth costs nothing
-        def free = @free ||= by_piece.zip(pieces).map { |stretches, piece| stretches.select { |stretch| stretch.to <= piece.paid } }
+        def free =
+          @free ||=
+            by_piece.zip(pieces).map { |stretches, piece| stretches.select { |stretch| stretch.to <= piece.paid } }
 
         # @param sequence [Array<Integer>] kinds in order, which fit
         # @param kinds [Array<PieceFill::Kind>]

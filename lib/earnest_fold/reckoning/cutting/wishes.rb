@@ -8,14 +8,17 @@ module EarnestFold
         def to = from + cut.length
       end
 
-      # What a maker wants of a plan beyond the rules: cuts pinned to their places, pieces not to be touched, pieces to be used up
-      # first (their cloth counts for nothing), and batches that treatments are bound to (by what is cut of them already).
+      # What a maker wants of a plan beyond the rules: cuts pinned to their places, pieces not to be touched,
+      # pieces to be used up
+      # first (their cloth counts for nothing), and batches that treatments are bound to (by what is cut of them
+      # already).
       class Wishes < Value.define(:pins, :forbidden, :preferred, :batches)
         # @param pins [Array<Pin>]
         # @param forbidden [Array<String>] ids of pieces
         # @param preferred [Array<String>] ids of pieces
         # @param batches [Hash{String => String}] by treatment
-        def self.of(pins: [], forbidden: [], preferred: [], batches: {}) = new(pins: pins, forbidden: forbidden, preferred: preferred, batches: batches)
+        def self.of(pins: [], forbidden: [], preferred: [], batches: {}) =
+          new(pins: pins, forbidden: forbidden, preferred: preferred, batches: batches)
 
         def none? = pins.empty? && forbidden.empty? && preferred.empty?
 
@@ -27,11 +30,16 @@ module EarnestFold
         # @return [Cloth] with the pieces that may be used
         def left_of(cloth)
           pieces = cloth.pieces.reject { |piece| forbidden.include?(piece.id) && pins_on(piece).empty? }
-          cloth.with(pieces: pieces.map { |piece| piece.with(flaws: piece.flaws + pins_on(piece).map { |pin| Flaw.new(from: pin.from, to: pin.to) }) })
+          cloth.with(
+            pieces: pieces.map do |piece|
+              piece.with(flaws: piece.flaws + pins_on(piece).map { |pin| Flaw.new(from: pin.from, to: pin.to) })
+            end
+          )
         end
 
         # @param piece [Piece]
-        # @return [Length] up to where its cloth costs nothing more: a pin takes everything before it, and a preferred piece is
+        # @return [Length] up to where its cloth costs nothing more: a pin takes everything before it, and a
+        #   preferred piece is
         #   to be used up anyway
         def paid(piece) = preferred.include?(piece.id) ? piece.length : pins_on(piece).map(&:to).max || Length::ZERO
 

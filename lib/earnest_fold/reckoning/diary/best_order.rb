@@ -3,8 +3,10 @@
 module EarnestFold
   module Reckoning
     module Diary
-      # The order in which tasks are laid. What counts first is how many days jobs are late in all, then the day on which the last is done.
-      # Few tasks are tried in every order that their needs allow; of many, a few orders that makers use are weighed against each other.
+      # The order in which tasks are laid. What counts first is how many days jobs are late in all, then the day on
+      # which the last is done.
+      # Few tasks are tried in every order that their needs allow; of many, a few orders that makers use are
+      # weighed against each other.
       class BestOrder
         # So many tasks are tried in every order.
         FEW = 7
@@ -29,9 +31,12 @@ module EarnestFold
         # By the promised day; by the least time left; the longest job first; job by job or all side by side.
         def likely
           by_promise = @jobs.sort_by.with_index { |job, index| [job.promised || FAR, index] }
-          by_slack = @jobs.sort_by.with_index { |job, index| [(job.promised || FAR).jd * @day_minutes - minutes(job), index] }
+          by_slack = @jobs.sort_by.with_index do |job, index|
+            [(job.promised || FAR).jd * @day_minutes - minutes(job), index]
+          end
           longest = @jobs.sort_by.with_index { |job, index| [-minutes(job), index] }
-          [by_promise, by_slack, longest].uniq.map { |order| order.flat_map { |job| pairs(job) } } + [side_by_side(by_promise)]
+          [by_promise, by_slack, longest].uniq.map { |order| order.flat_map { |job| pairs(job) } } +
+            [side_by_side(by_promise)]
         end
 
         def minutes(job) = job.tasks.sum(&:minutes)
@@ -49,7 +54,9 @@ module EarnestFold
           return [laid] if left.empty?
 
           waiting = left.map { |task, _| task.key }
-          left.select { |task, _| (task.needs & waiting).empty? }.flat_map { |pair| every(laid + [pair], left - [pair]) }
+          left
+            .select { |task, _| (task.needs & waiting).empty? }
+            .flat_map { |pair| every(laid + [pair], left - [pair]) }
         end
       end
     end

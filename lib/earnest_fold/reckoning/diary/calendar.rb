@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     module Diary
-      # Between days and working minutes: minute 0 is the beginning of the first working day on or after the day it begins.
+      # Between days and working minutes: minute 0 is the beginning of the first working day on or after the day it
+      # begins.
       class Calendar
         # @return [Date] the first working day
         attr_reader :first
@@ -31,7 +32,8 @@ module EarnestFold
         def of_day(minute) = minute % length
 
         # @param date [Date]
-        # @return [Integer] the first working minute on that day, or on the first working day after it; 0 for days before
+        # @return [Integer] the first working minute on that day, or on the first working day after it; 0 for days
+        #   before
         def minute(date) = working_days_before(date) * length
 
         # @return [Integer] working minutes of a day

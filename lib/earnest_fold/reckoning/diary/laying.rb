@@ -24,7 +24,14 @@ module EarnestFold
         def lay(task, job)
           ready, held = ready(task)
           from, held_by = free(task, ready)
-          made = Placed.new(task: task, job: job.id, from: from, to: from + task.minutes, ready: ready, held: (from > ready) ? held_by : held)
+          made = Placed.new(
+            task: task,
+            job: job.id,
+            from: from,
+            to: from + task.minutes,
+            ready: ready,
+            held: (from > ready) ? held_by : held
+          )
           @benches[task.bench].take(from, made.to)
           @people.take(from, made.to)
           @placed[task.key] = made
@@ -40,7 +47,12 @@ module EarnestFold
         end
 
         # Days of rest after what went before.
-        def waited(task, done) = (task.days_after.positive? && done.positive?) ? @calendar.minute(@calendar.end_date(done) + task.days_after) : 0
+        def waited(task, done) =
+          if task.days_after.positive? && done.positive?
+            @calendar.minute(@calendar.end_date(done) + task.days_after)
+          else
+            0
+          end
 
         def awaited(task) = task.not_before ? @calendar.minute(task.not_before) + task.at_minute : 0
 

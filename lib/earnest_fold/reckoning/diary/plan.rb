@@ -23,7 +23,10 @@ module EarnestFold
           @calendar = Calendar.new(begins, rules)
           @now = now
           laying = BestOrder.new(@jobs, calendar.length) { |order| lay(order) }.laying
-          @placed = (laying ? laying.placed.values : []).sort_by { |one| [one.from, BENCHES.index(one.task.bench), one.task.key.to_s] }.freeze
+          @placed =
+            (laying ? laying.placed.values : [])
+              .sort_by { |one| [one.from, BENCHES.index(one.task.bench), one.task.key.to_s] }
+              .freeze
           @by_job = @placed.group_by(&:job)
         end
 
@@ -38,7 +41,9 @@ module EarnestFold
         def late
           @jobs.filter_map do |job|
             there = ready(job.id)
-            Late.new(job: job.id, promised: job.promised, ready: there, endangered_by: endangering(job)) if there && job.promised && there > job.promised
+            if there && job.promised && there > job.promised
+              Late.new(job: job.id, promised: job.promised, ready: there, endangered_by: endangering(job))
+            end
           end
         end
 
@@ -62,7 +67,9 @@ module EarnestFold
 
         def cost(laying)
           ends = laying.placed.each_value.group_by(&:job).transform_values { |made| made.map(&:to).max }
-          late = @jobs.sum { |job| (job.promised && ends[job.id]) ? [(calendar.end_date(ends[job.id]) - job.promised).to_i, 0].max : 0 }
+          late = @jobs.sum do |job|
+            (job.promised && ends[job.id]) ? [(calendar.end_date(ends[job.id]) - job.promised).to_i, 0].max : 0
+          end
           [late, ends.values.max || 0]
         end
 
@@ -81,7 +88,8 @@ module EarnestFold
           keys = job.tasks.map(&:key)
           left, done = job.tasks.dup, []
           until left.empty?
-            task = left.find { |one| (one.needs - done.map(&:key)).empty? } or raise ArgumentError, "tasks of job #{job.id} need each other, or none of #{keys}"
+            task = left.find { |one| (one.needs - done.map(&:key)).empty? } or
+              raise ArgumentError, "tasks of job #{job.id} need each other, or none of #{keys}"
             done << left.delete(task)
           end
           done

@@ -14,13 +14,32 @@ module EarnestFold
         end
       end
 
-      # When the workroom works: from when, how many minutes a day, on which days of the week (1 is Monday), how many people, how many
+      # When the workroom works: from when, how many minutes a day, on which days of the week (1 is Monday), how
+      # many people, how many
       # of each bench; how many days cloth relaxes before it is cut and folds set before hanging; and its time zone.
-      class Rules < Value.define(:day_begins, :day_minutes, :weekdays, :people, :tables, :machines, :presses, :relax_days, :setting_days, :zone)
+      class Rules < Value.define(
+        :day_begins,
+        :day_minutes,
+        :weekdays,
+        :people,
+        :tables,
+        :machines,
+        :presses,
+        :relax_days,
+        :setting_days,
+        :zone
+      )
         FIELDS = Fields.new(
-          day_begins: Declare.count(510, least: 0, most: 1380), day_minutes: Declare.count(450, least: 30, most: 1440), weekdays: [WeekdaysKind.new, [1, 2, 3, 4, 5].freeze],
-          people: Declare.count(1, least: 1, most: 50), tables: Declare.count(1, least: 1, most: 20), machines: Declare.count(1, least: 1, most: 20), presses: Declare.count(1, least: 1, most: 20),
-          relax_days: Declare.count(1, least: 0, most: 30), setting_days: Declare.count(2, least: 0, most: 30), zone: Declare.text("UTC", least: 1, most: 60)
+          day_begins: Declare.count(510, least: 0, most: 1380),
+          day_minutes: Declare.count(450, least: 30, most: 1440),
+          weekdays: [WeekdaysKind.new, [1, 2, 3, 4, 5].freeze],
+          people: Declare.count(1, least: 1, most: 50),
+          tables: Declare.count(1, least: 1, most: 20),
+          machines: Declare.count(1, least: 1, most: 20),
+          presses: Declare.count(1, least: 1, most: 20),
+          relax_days: Declare.count(1, least: 0, most: 30),
+          setting_days: Declare.count(2, least: 0, most: 30),
+          zone: Declare.text("UTC", least: 1, most: 60)
         )
 
         # @param bench [Symbol] :table, :machine, :press or :hands

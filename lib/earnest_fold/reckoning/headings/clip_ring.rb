@@ -7,7 +7,11 @@ module EarnestFold
       include Heading
 
       KIND = "clip_ring"
-      FIELDS = Fields.new(fullness: Declare.fullness, top_turn: Declare.length(Length::ZERO), clip_spacing: Declare.length(least: :over_zero))
+      FIELDS = Fields.new(
+        fullness: Declare.fullness,
+        top_turn: Declare.length(Length::ZERO),
+        clip_spacing: Declare.length(least: :over_zero)
+      )
       EXAMPLE = {"kind" => KIND, "fullness" => "1.5", "top_turn" => "5 cm", "clip_spacing" => "14 cm"}.freeze
 
       def figures(task, _support) = {rings: [Counting.nearest_even(task.flat / clip_spacing + 1), 2].max}

@@ -10,15 +10,27 @@ module EarnestFold
       KIND = "eyelet"
       CLEARANCE = Length.mm(10)
       LEAST = 4
-      FIELDS = Fields.new(fullness: Declare.fullness, pitch: Declare.length(Length.mm(150), least: :over_zero),
-        tape_pitch: Declare.length(nil, least: :over_zero), top_turn: Declare.length(Length::ZERO), eyelet_diameter: Declare.length(nil, least: :over_zero))
-      EXAMPLE = {"kind" => KIND, "fullness" => "1.8", "pitch" => "15 cm", "top_turn" => "10 cm", "eyelet_diameter" => "4 cm"}.freeze
+      FIELDS = Fields.new(
+        fullness: Declare.fullness,
+        pitch: Declare.length(Length.mm(150), least: :over_zero),
+        tape_pitch: Declare.length(nil, least: :over_zero),
+        top_turn: Declare.length(Length::ZERO),
+        eyelet_diameter: Declare.length(nil, least: :over_zero)
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "fullness" => "1.8",
+        "pitch" => "15 cm",
+        "top_turn" => "10 cm",
+        "eyelet_diameter" => "4 cm"
+      }.freeze
 
       def dictates? = !tape_pitch.nil?
 
       def needed(span) = dictates? ? tape_pitch * count(super / tape_pitch) : super
 
-      def needed_expression(span) = dictates? ? [count(span.finished_width * asked / tape_pitch), "×", tape_pitch] : super
+      def needed_expression(span) =
+        dictates? ? [count(span.finished_width * asked / tape_pitch), "×", tape_pitch] : super
 
       def bears_on = :pole
 
@@ -32,13 +44,21 @@ module EarnestFold
       end
 
       def marks(_task, figures)
-        Array.new(figures[:eyelets]) { |index| Mark.new(kind: :eyelet, along: :flat, at: figures[:first] + figures[:pitch] * index, to: nil) }
+        Array.new(figures[:eyelets]) do |index|
+          Mark.new(kind: :eyelet, along: :flat, at: figures[:first] + figures[:pitch] * index, to: nil)
+        end
       end
 
       def working(task, figures)
-        [Line.of(:eyelets, figures[:eyelets], [task.flat, "÷", tape_pitch || pitch, "→", "2", "×", figures[:eyelets] / 2]),
+        [
+          Line.of(
+            :eyelets,
+            figures[:eyelets],
+            [task.flat, "÷", tape_pitch || pitch, "→", "2", "×", figures[:eyelets] / 2]
+          ),
           Line.of(:eyelet_pitch, figures[:pitch], [task.flat, "÷", figures[:eyelets]]),
-          Line.of(:first_eyelet, figures[:first], [figures[:pitch], "÷", 2])]
+          Line.of(:first_eyelet, figures[:first], [figures[:pitch], "÷", 2])
+        ]
       end
 
       def folds(_task, figures) = figures[:eyelets] / 2

@@ -8,7 +8,11 @@ module EarnestFold
       include CountedFlats
 
       KIND = "fixed_pitch"
-      FIELDS = Fields.new(fullness: Declare.fullness, pitch: Declare.length(least: :over_zero), top_turn: Declare.length(Length::ZERO))
+      FIELDS = Fields.new(
+        fullness: Declare.fullness,
+        pitch: Declare.length(least: :over_zero),
+        top_turn: Declare.length(Length::ZERO)
+      )
       EXAMPLE = {"kind" => KIND, "fullness" => 3, "pitch" => "10 cm", "top_turn" => "7 cm"}.freeze
 
       def dictates? = true

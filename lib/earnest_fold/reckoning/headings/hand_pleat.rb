@@ -3,8 +3,20 @@
 module EarnestFold
   module Reckoning
     # Pleats folded and sewn by hand over buckram, with equal spaces between.
-    class HandPleat < Value.define(:style, :fullness, :buckram, :buckram_folds, :pin_setting, :edge_flat, :pleats, :pleats_per_width,
-      :space, :take_up, :hide_seams, :tolerance)
+    class HandPleat < Value.define(
+      :style,
+      :fullness,
+      :buckram,
+      :buckram_folds,
+      :pin_setting,
+      :edge_flat,
+      :pleats,
+      :pleats_per_width,
+      :space,
+      :take_up,
+      :hide_seams,
+      :tolerance
+    )
       include Heading
       include FlatEnds
 
@@ -14,11 +26,28 @@ module EarnestFold
       LAYERS = {"double" => 4, "triple" => 6, "goblet" => 3, "cartridge" => 3, "box" => 12}.freeze
       MOST_PLEATS = 2000
       RANGE = Declare.record(Range3::FIELDS) { |values, _| Range3.new(**values) }
-      FIELDS = Fields.new(style: Declare.choice(STYLES), fullness: Declare.fullness, buckram: Declare.length, buckram_folds: Declare.count(2, least: 0, most: 4),
-        pin_setting: Declare.length(Length::ZERO, least: :any), edge_flat: Declare.length(Length::ZERO), pleats: Declare.count(nil, least: 2, most: MOST_PLEATS),
-        pleats_per_width: Declare.count(nil, least: 1, most: 100), space: RANGE, take_up: RANGE, hide_seams: Declare.flag(false), tolerance: Declare.length(Length.mm(15)))
-      EXAMPLE = {"kind" => KIND, "style" => "triple", "fullness" => "2.3", "buckram" => "12.5 cm",
-                 "space" => {"min" => "9 cm", "target" => "10.5 cm", "max" => "12 cm"}, "take_up" => {"min" => "11 cm", "target" => "14 cm", "max" => "17 cm"}}.freeze
+      FIELDS = Fields.new(
+        style: Declare.choice(STYLES),
+        fullness: Declare.fullness,
+        buckram: Declare.length,
+        buckram_folds: Declare.count(2, least: 0, most: 4),
+        pin_setting: Declare.length(Length::ZERO, least: :any),
+        edge_flat: Declare.length(Length::ZERO),
+        pleats: Declare.count(nil, least: 2, most: MOST_PLEATS),
+        pleats_per_width: Declare.count(nil, least: 1, most: 100),
+        space: RANGE,
+        take_up: RANGE,
+        hide_seams: Declare.flag(false),
+        tolerance: Declare.length(Length.mm(15))
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "style" => "triple",
+        "fullness" => "2.3",
+        "buckram" => "12.5 cm",
+        "space" => {"min" => "9 cm", "target" => "10.5 cm", "max" => "12 cm"},
+        "take_up" => {"min" => "11 cm", "target" => "14 cm", "max" => "17 cm"}
+      }.freeze
 
       def top_allowance(_support) = buckram * buckram_folds
 
@@ -32,7 +61,12 @@ module EarnestFold
 
       def figures(task, _support)
         count = pleatable?(task) ? (pleats || in_widths(task) || best(task).count) : 0
-        {pleats: count, **gaps(task, count), buckram_length: task.flat, hooks: count + [return_flat(task.span), lead_flat(task.span)].count(&:positive?)}
+        {
+          pleats: count,
+          **gaps(task, count),
+          buckram_length: task.flat,
+          hooks: count + [return_flat(task.span), lead_flat(task.span)].count(&:positive?)
+        }
       end
 
       def carriers(figures) = figures[:hooks]
@@ -61,11 +95,18 @@ module EarnestFold
       def near_counts(task, figures)
         return [] if figures[:pleats].zero?
 
-        ((figures[:pleats] - 2)..(figures[:pleats] + 2)).select { |count| count >= BestPleats::LEAST }.map do |count|
-          gaps = gaps(task, count)
-          NearCount.new(count: count, chosen: count == figures[:pleats], flat: task.flat, fullness: made_fullness(task),
-            detail: {**gaps, fits: space.include?(gaps[:space]) && take_up.include?(gaps[:take_up])})
-        end
+        ((figures[:pleats] - 2)..(figures[:pleats] + 2))
+          .select { |count| count >= BestPleats::LEAST }
+          .map do |count|
+            gaps = gaps(task, count)
+            NearCount.new(
+              count: count,
+              chosen: count == figures[:pleats],
+              flat: task.flat,
+              fullness: made_fullness(task),
+              detail: {**gaps, fits: space.include?(gaps[:space]) && take_up.include?(gaps[:take_up])}
+            )
+          end
       end
 
       def with_count(count, _span) = with(pleats: count)
@@ -79,7 +120,13 @@ module EarnestFold
 
       # @param task [HeadingTask]
       # @return [BestPleats] to compare counts with
-      def best(task) = BestPleats.new(between: between(task.span), extra: task.flat - task.span.finished_width, space: space, take_up: take_up)
+      def best(task) =
+        BestPleats.new(
+          between: between(task.span),
+          extra: task.flat - task.span.finished_width,
+          space: space,
+          take_up: take_up
+        )
 
       # @param task [HeadingTask]
       # @return [Boolean] whether there is cloth for pleats and room between the ends
@@ -88,10 +135,20 @@ module EarnestFold
       def working(task, figures)
         return [] if figures[:pleats].zero?
 
-        [Line.of(:pleats, figures[:pleats]),
-          Line.of(:space, figures[:space], ["(", task.span.finished_width, *minus_ends(task.span), ")", "÷", figures[:pleats] - 1]),
-          Line.of(:take_up, figures[:take_up], ["(", task.flat, "−", task.span.finished_width, ")", "÷", figures[:pleats]]),
-          Line.of(:hooks, figures[:hooks], [figures[:pleats], "+", figures[:hooks] - figures[:pleats]])]
+        [
+          Line.of(:pleats, figures[:pleats]),
+          Line.of(
+            :space,
+            figures[:space],
+            ["(", task.span.finished_width, *minus_ends(task.span), ")", "÷", figures[:pleats] - 1]
+          ),
+          Line.of(
+            :take_up,
+            figures[:take_up],
+            ["(", task.flat, "−", task.span.finished_width, ")", "÷", figures[:pleats]]
+          ),
+          Line.of(:hooks, figures[:hooks], [figures[:pleats], "+", figures[:hooks] - figures[:pleats]])
+        ]
       end
 
       private
@@ -101,7 +158,8 @@ module EarnestFold
         parts.map { |kind, length| [kind, at += length.mm] }
       end
 
-      # A school: the same count in each width, so that a patterned cloth pleats on the same motif every time; a half width
+      # A school: the same count in each width, so that a patterned cloth pleats on the same motif every time; a
+      # half width
       # has half of them.
       def in_widths(task)
         return unless pleats_per_width && task.widths.positive?
@@ -127,8 +185,13 @@ module EarnestFold
       def take_ups(task, figures)
         return Array.new(figures[:pleats]) { figures[:take_up] } unless hide_seams && task.seams.any?
 
-        HiddenSeams.new(pleats: figures[:pleats], take_up: figures[:take_up], space: figures[:space], lead: lead_flat(task.span), tolerance: tolerance)
-          .take_ups(task.seams)
+        HiddenSeams.new(
+          pleats: figures[:pleats],
+          take_up: figures[:take_up],
+          space: figures[:space],
+          lead: lead_flat(task.span),
+          tolerance: tolerance
+        ).take_ups(task.seams)
       end
     end
 

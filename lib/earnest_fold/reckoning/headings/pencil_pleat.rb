@@ -7,9 +7,19 @@ module EarnestFold
       include Heading
 
       KIND = "pencil_pleat"
-      FIELDS = Fields.new(fullness: Declare.fullness, top_turn: Declare.length(Length::ZERO), tape_turn_in: Declare.length(Length::ZERO),
-        hook_spacing: Declare.length(Length.mm(80), least: :over_zero))
-      EXAMPLE = {"kind" => KIND, "fullness" => 2, "top_turn" => "4 cm", "tape_turn_in" => "3 cm", "hook_spacing" => "8 cm"}.freeze
+      FIELDS = Fields.new(
+        fullness: Declare.fullness,
+        top_turn: Declare.length(Length::ZERO),
+        tape_turn_in: Declare.length(Length::ZERO),
+        hook_spacing: Declare.length(Length.mm(80), least: :over_zero)
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "fullness" => 2,
+        "top_turn" => "4 cm",
+        "tape_turn_in" => "3 cm",
+        "hook_spacing" => "8 cm"
+      }.freeze
 
       def corded? = true
 
@@ -22,7 +32,9 @@ module EarnestFold
       def carriers(figures) = figures[:hooks]
 
       def marks(task, figures)
-        Counting.evenly(figures[:hooks], task.span.finished_width).map { |at| Mark.new(kind: :hook, along: :hung, at: at, to: nil) }
+        Counting
+          .evenly(figures[:hooks], task.span.finished_width)
+          .map { |at| Mark.new(kind: :hook, along: :hung, at: at, to: nil) }
       end
 
       def working(task, figures)

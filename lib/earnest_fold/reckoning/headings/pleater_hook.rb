@@ -2,22 +2,40 @@
 
 module EarnestFold
   module Reckoning
-    # Pronged hooks that draw a pocketed tape into pleats. `skips` are the pockets between a hook's prongs; `edge` is the
+    # Pronged hooks that draw a pocketed tape into pleats. `skips` are the pockets between a hook's prongs; `edge`
+    # is the
     # least count of flat pockets at each edge.
     class PleaterHook < Value.define(:fullness, :pocket_pitch, :skips, :edge, :top_turn)
       include Heading
 
       KIND = "pleater_hook"
-      FIELDS = Fields.new(fullness: Declare.fullness, pocket_pitch: Declare.length(least: :over_zero), skips: [FieldKinds::CountListKind.new, Declare::REQUIRED],
-        edge: Declare.count(least: 0, most: 1000), top_turn: Declare.length(Length::ZERO))
-      EXAMPLE = {"kind" => KIND, "fullness" => "2.2", "pocket_pitch" => "1.8 cm", "skips" => [3, 3, 3], "edge" => 3, "top_turn" => "2 cm"}.freeze
+      FIELDS = Fields.new(
+        fullness: Declare.fullness,
+        pocket_pitch: Declare.length(least: :over_zero),
+        skips: [FieldKinds::CountListKind.new, Declare::REQUIRED],
+        edge: Declare.count(least: 0, most: 1000),
+        top_turn: Declare.length(Length::ZERO)
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "fullness" => "2.2",
+        "pocket_pitch" => "1.8 cm",
+        "skips" => [3, 3, 3],
+        "edge" => 3,
+        "top_turn" => "2 cm"
+      }.freeze
 
       def taped? = true
 
       def figures(task, _support)
         pockets = (task.flat / pocket_pitch).floor
         hooks = hooks(pockets, task.span)
-        {pockets: pockets, hooks: hooks, **placing(pockets, hooks), heading_width: pocket_pitch * (pockets - hooks * taken)}
+        {
+          pockets: pockets,
+          hooks: hooks,
+          **placing(pockets, hooks),
+          heading_width: pocket_pitch * (pockets - hooks * taken)
+        }
       end
 
       def carriers(figures) = figures[:hooks]
@@ -38,17 +56,35 @@ module EarnestFold
       end
 
       def working(task, figures)
-        [Line.of(:pockets, figures[:pockets], [task.flat, "÷", pocket_pitch, "↓"]),
-          Line.of(:pleater_hooks, figures[:hooks], ["(", figures[:pockets], "−", task.span.finished_width, "÷", pocket_pitch, ")", "÷", taken, "↕"]),
-          Line.of(:heading_width, figures[:heading_width], ["(", figures[:pockets], "−", figures[:hooks], "×", taken, ")", "×", pocket_pitch])]
+        [
+          Line.of(:pockets, figures[:pockets], [task.flat, "÷", pocket_pitch, "↓"]),
+          Line.of(
+            :pleater_hooks,
+            figures[:hooks],
+            ["(", figures[:pockets], "−", task.span.finished_width, "÷", pocket_pitch, ")", "÷", taken, "↕"]
+          ),
+          Line.of(
+            :heading_width,
+            figures[:heading_width],
+            ["(", figures[:pockets], "−", figures[:hooks], "×", taken, ")", "×", pocket_pitch]
+          )
+        ]
       end
 
       # One hook less and more, by the width of the heading each gives.
       def near_counts(task, figures)
-        [-1, 0, 1].map { |apart| figures[:hooks] + apart }.select { |hooks| hooks.positive? && figures[:pockets] > hooks * taken }.map do |hooks|
-          width = pocket_pitch * (figures[:pockets] - hooks * taken)
-          NearCount.new(count: hooks, chosen: hooks == figures[:hooks], flat: task.flat, fullness: task.flat / width, detail: {heading_width: width, **placing(figures[:pockets], hooks)})
-        end
+        [-1, 0, 1].map { |apart| figures[:hooks] + apart }
+          .select { |hooks| hooks.positive? && figures[:pockets] > hooks * taken }
+          .map do |hooks|
+            width = pocket_pitch * (figures[:pockets] - hooks * taken)
+            NearCount.new(
+              count: hooks,
+              chosen: hooks == figures[:hooks],
+              flat: task.flat,
+              fullness: task.flat / width,
+              detail: {heading_width: width, **placing(figures[:pockets], hooks)}
+            )
+          end
       end
 
       private

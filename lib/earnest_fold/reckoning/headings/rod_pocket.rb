@@ -9,9 +9,19 @@ module EarnestFold
       KIND = "rod_pocket"
       LOOSENESS = Length.mm(10)
       POCKET_STEP = Length.mm(5)
-      FIELDS = Fields.new(fullness: Declare.fullness, frill: Declare.length(Length::ZERO), pocket: Declare.length(nil, least: :over_zero),
-        turn_under: Declare.length(Length::ZERO))
-      EXAMPLE = {"kind" => KIND, "fullness" => "2.5", "frill" => "2 cm", "pocket" => "4 cm", "turn_under" => "1.5 cm"}.freeze
+      FIELDS = Fields.new(
+        fullness: Declare.fullness,
+        frill: Declare.length(Length::ZERO),
+        pocket: Declare.length(nil, least: :over_zero),
+        turn_under: Declare.length(Length::ZERO)
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "fullness" => "2.5",
+        "frill" => "2 cm",
+        "pocket" => "4 cm",
+        "turn_under" => "1.5 cm"
+      }.freeze
 
       def top_allowance(support) = frill + depth(support) + turn_under
 

@@ -7,9 +7,21 @@ module EarnestFold
       include Heading
 
       KIND = "tab_top"
-      FIELDS = Fields.new(fullness: Declare.fullness, top_turn: Declare.length(Length::ZERO), tab_width: Declare.length(least: :over_zero),
-        tab_drop: Declare.length, tab_spacing: Declare.length(least: :over_zero))
-      EXAMPLE = {"kind" => KIND, "fullness" => "1.5", "top_turn" => "1.5 cm", "tab_width" => "5 cm", "tab_drop" => "5 cm", "tab_spacing" => "16 cm"}.freeze
+      FIELDS = Fields.new(
+        fullness: Declare.fullness,
+        top_turn: Declare.length(Length::ZERO),
+        tab_width: Declare.length(least: :over_zero),
+        tab_drop: Declare.length,
+        tab_spacing: Declare.length(least: :over_zero)
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "fullness" => "1.5",
+        "top_turn" => "1.5 cm",
+        "tab_width" => "5 cm",
+        "tab_drop" => "5 cm",
+        "tab_spacing" => "16 cm"
+      }.freeze
 
       def bears_on = :pole
 
@@ -19,7 +31,9 @@ module EarnestFold
       def figures(task, _support) = {tabs: [((task.flat - tab_width) / tab_spacing).ceil, 0].max + 1}
 
       def marks(task, figures)
-        Counting.evenly(figures[:tabs], task.flat - tab_width).map { |at| Mark.new(kind: :tab, along: :flat, at: at, to: at + tab_width) }
+        Counting
+          .evenly(figures[:tabs], task.flat - tab_width)
+          .map { |at| Mark.new(kind: :tab, along: :flat, at: at, to: at + tab_width) }
       end
 
       def folds(_task, figures) = [figures[:tabs] - 1, 1].max

@@ -9,9 +9,19 @@ module EarnestFold
 
       KIND = "wave"
       CLEARANCE = Length.mm(10)
-      FIELDS = Fields.new(glider_spacing: Declare.length(least: :over_zero), hook_pitch: Declare.length(least: :over_zero),
-        tape_turn_in: Declare.length(Length::ZERO), top_turn: Declare.length(Length::ZERO))
-      EXAMPLE = {"kind" => KIND, "glider_spacing" => "80 mm", "hook_pitch" => "176 mm", "tape_turn_in" => "10 mm", "top_turn" => "90 mm"}.freeze
+      FIELDS = Fields.new(
+        glider_spacing: Declare.length(least: :over_zero),
+        hook_pitch: Declare.length(least: :over_zero),
+        tape_turn_in: Declare.length(Length::ZERO),
+        top_turn: Declare.length(Length::ZERO)
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "glider_spacing" => "80 mm",
+        "hook_pitch" => "176 mm",
+        "tape_turn_in" => "10 mm",
+        "top_turn" => "90 mm"
+      }.freeze
 
       def asked = hook_pitch / glider_spacing
 
@@ -33,20 +43,34 @@ module EarnestFold
 
       def figures(task, _support)
         count = gliders(task.span)
-        {gliders: count, hooks: count + 2, tape_length: task.flat + tape_turn_in * 2, first: hook_pitch / 2, covers: glider_spacing * count}
+        {
+          gliders: count,
+          hooks: count + 2,
+          tape_length: task.flat + tape_turn_in * 2,
+          first: hook_pitch / 2,
+          covers: glider_spacing * count
+        }
       end
 
       def carriers(figures) = figures[:gliders]
 
       def marks(_task, figures)
-        Array.new(figures[:gliders]) { |index| Mark.new(kind: :hook, along: :flat, at: figures[:first] + hook_pitch * index, to: nil) }
+        Array.new(figures[:gliders]) do |index|
+          Mark.new(kind: :hook, along: :flat, at: figures[:first] + hook_pitch * index, to: nil)
+        end
       end
 
       def working(task, figures)
-        [Line.of(:gliders, figures[:gliders], [task.span.finished_width, "÷", glider_spacing, "↑", "2", "×", figures[:gliders] / 2]),
+        [
+          Line.of(
+            :gliders,
+            figures[:gliders],
+            [task.span.finished_width, "÷", glider_spacing, "↑", "2", "×", figures[:gliders] / 2]
+          ),
           Line.of(:wave_hooks, figures[:hooks], [figures[:gliders], "+", 2]),
           Line.of(:covers, figures[:covers], [figures[:gliders], "×", glider_spacing]),
-          Line.of(:tape_length, figures[:tape_length], [task.flat, "+", 2, "×", tape_turn_in])]
+          Line.of(:tape_length, figures[:tape_length], [task.flat, "+", 2, "×", tape_turn_in])
+        ]
       end
 
       def folds(_task, figures) = figures[:gliders] / 2

@@ -10,12 +10,19 @@ module EarnestFold
       KIND = "webbing"
       FIELDS = Fields.new(fullness: Declare.fullness, top_turn: Declare.length(Length::ZERO),
         eyelet_spacing: Declare.length(Length.mm(305), least: :over_zero))
-      EXAMPLE = {"kind" => KIND, "fullness" => {"percent_added" => 75}, "top_turn" => "4 in", "eyelet_spacing" => "12 in"}.freeze
+      EXAMPLE = {
+        "kind" => KIND,
+        "fullness" => {"percent_added" => 75},
+        "top_turn" => "4 in",
+        "eyelet_spacing" => "12 in"
+      }.freeze
 
       def figures(task, _support) = {eyelets: (task.span.finished_width / eyelet_spacing).ceil + 1}
 
       def marks(task, figures)
-        Counting.evenly(figures[:eyelets], task.span.finished_width).map { |at| Mark.new(kind: :eyelet, along: :hung, at: at, to: nil) }
+        Counting
+          .evenly(figures[:eyelets], task.span.finished_width)
+          .map { |at| Mark.new(kind: :eyelet, along: :hung, at: at, to: nil) }
       end
 
       def pleated? = true
@@ -23,7 +30,8 @@ module EarnestFold
       def folds(_task, figures) = figures[:eyelets]
 
       # A pleat behind each grommet, folded in two and laid open.
-      def fold_depth(task, figures) = ([task.flat - task.span.finished_width, Length::ZERO].max / (4 * figures[:eyelets])).ceil_to(Length.mm(1))
+      def fold_depth(task, figures) =
+        ([task.flat - task.span.finished_width, Length::ZERO].max / (4 * figures[:eyelets])).ceil_to(Length.mm(1))
 
       def working(task, figures)
         [Line.of(:grommets, figures[:eyelets], [task.span.finished_width, "÷", eyelet_spacing, "↑", "+", 1])]

@@ -15,7 +15,8 @@ module EarnestFold
           {} if seen.behind || stands_behind?(seen)
         end
 
-        def self.stands_behind?(seen) = seen.treatment.wall.features.any? { |name, _| %i[cords control handle].include?(name) }
+        def self.stands_behind?(seen) =
+          seen.treatment.wall.features.any? { |name, _| %i[cords control handle].include?(name) }
       end
 
       Rules.register(ControlBehind::CODE, ControlBehind)

@@ -12,7 +12,10 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {} if seen.treatment.site.small_children && (seen.heading.corded? || seen.treatment.wall.cords || seen.treatment.wall.control)
+          if seen.treatment.site.small_children &&
+              (seen.heading.corded? || seen.treatment.wall.cords || seen.treatment.wall.control)
+            {}
+          end
         end
       end
 

@@ -14,7 +14,9 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {width: seen.curtains.first.cut_width} if seen.reckoning && (seen.treatment.making.trim == "to_fullness" || seen.heading.dictates?)
+          if seen.reckoning && (seen.treatment.making.trim == "to_fullness" || seen.heading.dictates?)
+            {width: seen.curtains.first.cut_width}
+          end
         end
 
         # @param seen [AlterCase]

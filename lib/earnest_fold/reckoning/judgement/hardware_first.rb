@@ -17,7 +17,9 @@ module EarnestFold
         def self.call(seen)
           parts = seen.hardware.select { |part| PARTS.include?(part.name) && !carried?(seen, part) }
           short = parts.find(&:short)
-          return {form: :short, part: short.name, needed: short.whole, on_hand: short.on_hand, short: short.short} if short
+          if short
+            return {form: :short, part: short.name, needed: short.whole, on_hand: short.on_hand, short: short.short}
+          end
 
           unknown = parts.reject(&:counted?).first
           {form: :unknown, part: unknown.name, needed: unknown.whole} if unknown

@@ -17,7 +17,12 @@ module EarnestFold
           fold(seen.treatment.making.hem) if seen.reckoning && seen.treatment.making.hem.taken.positive?
         end
 
-        def self.fold(hem) = (hem.kind == "double") ? {form: :double, depth: hem.depth, both: hem.depth * 2} : {form: :single, depth: hem.depth}
+        def self.fold(hem) =
+          if hem.kind == "double"
+            {form: :double, depth: hem.depth, both: hem.depth * 2}
+          else
+            {form: :single, depth: hem.depth}
+          end
 
         # @param seen [AlterCase]
         # @return [Hash, nil]

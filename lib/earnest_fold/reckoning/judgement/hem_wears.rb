@@ -13,7 +13,9 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {drags: seen.treatment.drop.offset} if seen.treatment.drop.offset.positive? && [nil, "floor"].include?(seen.treatment.drop.measured_to)
+          if seen.treatment.drop.offset.positive? && [nil, "floor"].include?(seen.treatment.drop.measured_to)
+            {drags: seen.treatment.drop.offset}
+          end
         end
       end
 

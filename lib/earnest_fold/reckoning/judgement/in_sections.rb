@@ -17,10 +17,29 @@ module EarnestFold
         end
 
         # What lies on the table before it is made up.
-        def self.laid_out(seen) = CutCase.new(cloth: seen.treatment.face, length: seen.reckoning.cut_drop, measured: nil, batches: [], first_on_piece: false, first_of_treatment: false, first_on_cloth: false, leftover: nil)
+        def self.laid_out(seen) =
+          CutCase.new(
+            cloth: seen.treatment.face,
+            length: seen.reckoning.cut_drop,
+            measured: nil,
+            batches: [],
+            first_on_piece: false,
+            first_of_treatment: false,
+            first_on_cloth: false,
+            leftover: nil
+          )
 
         def self.sections(cut, house)
-          return {form: :long, length: cut.length, table: house.table_length, sections: (cut.length / house.table_length).ceil} if cut.length > house.table_length
+          if cut.length > house.table_length
+            return (
+              {
+                form: :long,
+                length: cut.length,
+                table: house.table_length,
+                sections: (cut.length / house.table_length).ceil
+              }
+            )
+          end
 
           {form: :wide, width: cut.cloth.width, table: house.table_width} if cut.cloth.width > house.table_width
         end

@@ -23,10 +23,21 @@ module EarnestFold
 
           curtain = seen.curtains.first
           across = seen.treatment.width_rule.flat(curtain.widths) - curtain.flat_width
-          Cutting::Leftover.new(kind: :between, piece: "", from: Length::ZERO, along: [seen.reckoning.cut_drop, Cutting::Uses::LONG].min, across: across) if across >= seen.house.offcut_least
+          if across >= seen.house.offcut_least
+            Cutting::Leftover.new(
+              kind: :between,
+              piece: "",
+              from: Length::ZERO,
+              along: [seen.reckoning.cut_drop, Cutting::Uses::LONG].min,
+              across: across
+            )
+          end
         end
 
-        def self.kept(leftover, house) = leftover.along.between?(house.offcut_least, Cutting::Uses::LONG) ? {along: leftover.along, across: leftover.across} : nil
+        def self.kept(leftover, house) =
+          if leftover.along.between?(house.offcut_least, Cutting::Uses::LONG)
+            {along: leftover.along, across: leftover.across}
+          end
       end
 
       Rules.register(KeepOffcuts::CODE, KeepOffcuts)

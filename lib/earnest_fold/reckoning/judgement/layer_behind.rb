@@ -17,7 +17,9 @@ module EarnestFold
 
           needed = reach(seen.behind) + seen.house.layer_gap
           given = [seen.treatment.return_left, seen.treatment.return_right].min
-          {form: :short, given: given, reach: reach(seen.behind), gap: seen.house.layer_gap, needed: needed} if given < needed
+          if given < needed
+            {form: :short, given: given, reach: reach(seen.behind), gap: seen.house.layer_gap, needed: needed}
+          end
         end
 
         # How far from the wall the layer behind comes.

@@ -13,7 +13,9 @@ module EarnestFold
         # @return [Hash, nil]
         def self.call(seen)
           face = seen.treatment.face
-          {repeat: face.vertical_repeat} if face&.repeats? && seen.curtains.size > 1 && seen.treatment.pattern.place == "free"
+          if face&.repeats? && seen.curtains.size > 1 && seen.treatment.pattern.place == "free"
+            {repeat: face.vertical_repeat}
+          end
         end
       end
 

@@ -13,7 +13,9 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {mass: each_mass(seen), limit: seen.house.lift_limit} if seen.reckoning&.mass && each_mass(seen) > seen.house.lift_limit
+          if seen.reckoning&.mass && each_mass(seen) > seen.house.lift_limit
+            {mass: each_mass(seen), limit: seen.house.lift_limit}
+          end
         end
 
         # @return [Rational] kilograms of one curtain, about

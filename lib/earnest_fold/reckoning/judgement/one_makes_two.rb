@@ -18,7 +18,11 @@ module EarnestFold
           need = seen.alteration.from_the_top + TOP
           return if rest < need || seen.alteration.pieces_made > 1
 
-          {rest: rest, need: need, form: (seen.alteration.edges[:hem] == :new && !seen.let_down?) ? :hem_kept : :sides_kept}
+          {
+            rest: rest,
+            need: need,
+            form: (seen.alteration.edges[:hem] == :new && !seen.let_down?) ? :hem_kept : :sides_kept
+          }
         end
       end
 

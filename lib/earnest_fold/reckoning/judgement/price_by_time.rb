@@ -12,7 +12,13 @@ module EarnestFold
         # @param seen [AlterCase]
         # @return [Hash, nil]
         def self.altering(seen)
-          {minutes: seen.priced.minutes.round, by_time: seen.priced.by_time.to_s, by_width: seen.priced.by_width.to_s} if seen.priced
+          if seen.priced
+            {
+              minutes: seen.priced.minutes.round,
+              by_time: seen.priced.by_time.to_s,
+              by_width: seen.priced.by_width.to_s
+            }
+          end
         end
       end
 

@@ -12,7 +12,9 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {drop: seen.reckoning.finished_drop, cut_drop: seen.cutting.length} if seen.reckoning && seen.cutting&.first_of_treatment
+          if seen.reckoning && seen.cutting&.first_of_treatment
+            {drop: seen.reckoning.finished_drop, cut_drop: seen.cutting.length}
+          end
         end
       end
 

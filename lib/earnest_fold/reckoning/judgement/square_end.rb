@@ -15,7 +15,12 @@ module EarnestFold
           square(seen.cutting) if seen.cutting&.first_on_piece
         end
 
-        def self.square(cut) = cut.cloth.repeats? ? {form: :printed, square_off: cut.cloth.square_off} : {form: :plain, square_off: cut.cloth.square_off}
+        def self.square(cut) =
+          if cut.cloth.repeats?
+            {form: :printed, square_off: cut.cloth.square_off}
+          else
+            {form: :plain, square_off: cut.cloth.square_off}
+          end
       end
 
       Rules.register(SquareEnd::CODE, SquareEnd)

@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     module Judgement
-      # A curtain drawn one way stacks on one side, and one that stacks before the glass keeps light out: it has to suit the room.
+      # A curtain drawn one way stacks on one side, and one that stacks before the glass keeps light out: it has to
+      # suit the room.
       module StackSide
         CODE = "stack_side"
         STATION = "measure"
@@ -15,7 +16,9 @@ module EarnestFold
           side = {"one_way_left" => "left", "one_way_right" => "right"}[seen.treatment.opening.kind]
           stacks = StackBack.of(seen.treatment, seen.likely_curtains, seen.house)
           clear = stacks.glass_clear(seen.treatment.wall.glass)
-          return {form: :glass, clear: clear, glass: seen.treatment.wall.glass.width} if clear && clear < seen.treatment.wall.glass.width
+          if clear && clear < seen.treatment.wall.glass.width
+            return {form: :glass, clear: clear, glass: seen.treatment.wall.glass.width}
+          end
 
           {form: :side, side: side, stack: stacks.widest} if side
         end

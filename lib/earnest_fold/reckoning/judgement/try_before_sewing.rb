@@ -13,7 +13,9 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {hooks: seen.curtains.first.heading[:hooks]} if seen.reckoning && seen.heading.taped? && seen.curtains.first.heading[:hooks]
+          if seen.reckoning && seen.heading.taped? && seen.curtains.first.heading[:hooks]
+            {hooks: seen.curtains.first.heading[:hooks]}
+          end
         end
       end
 

@@ -12,7 +12,9 @@ module EarnestFold
         # @param seen [AlterCase]
         # @return [Hash, nil]
         def self.altering(seen)
-          {rise: seen.alteration.rise, length: seen.alteration.from_the_top} if seen.alteration.shortens? && (seen.curtain.printed || seen.curtain.motif)
+          if seen.alteration.shortens? && (seen.curtain.printed || seen.curtain.motif)
+            {rise: seen.alteration.rise, length: seen.alteration.from_the_top}
+          end
         end
       end
 

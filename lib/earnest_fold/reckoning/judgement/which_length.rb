@@ -19,7 +19,9 @@ module EarnestFold
         # @param seen [AlterCase]
         # @return [Hash, nil]
         def self.altering(seen)
-          {form: :altering, reading: seen.alteration.wanted_length} if seen.curtain.length_from.empty? || seen.curtain.length_to.empty?
+          if seen.curtain.length_from.empty? || seen.curtain.length_to.empty?
+            {form: :altering, reading: seen.alteration.wanted_length}
+          end
         end
       end
 

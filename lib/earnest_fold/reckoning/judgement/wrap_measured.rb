@@ -13,7 +13,9 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {wrap: seen.treatment.making.side.depth} if seen.reckoning && seen.lined? && seen.house.lining_school == "bagged"
+          if seen.reckoning && seen.lined? && seen.house.lining_school == "bagged"
+            {wrap: seen.treatment.making.side.depth}
+          end
         end
       end
 

@@ -38,8 +38,13 @@ module EarnestFold
       # Only where the penalty's course turns can its least lie, so only the counts round those places are tried; a test
       # holds this against trying all.
       def candidates
-        places = space.turns.map { |length| between / length + 1 } + take_up.turns.map { |length| extra / length } + [valley]
-        places.flat_map { |place| ((place.floor - 1)..(place.floor + 2)).to_a }.push(LEAST).select { |count| count >= LEAST }.uniq
+        places =
+          space.turns.map { |length| between / length + 1 } + take_up.turns.map { |length| extra / length } + [valley]
+        places
+          .flat_map { |place| ((place.floor - 1)..(place.floor + 2)).to_a }
+          .push(LEAST)
+          .select { |count| count >= LEAST }
+          .uniq
       end
 
       # Where spaces are too wide and pleats too thin at once, the two penalties can balance between the other places:
@@ -48,7 +53,11 @@ module EarnestFold
         wide, thin = between / space.target, extra / take_up.target
         return Rational(LEAST) if thin <= wide
 
-        highest = [space, take_up].zip([wide, thin]).map { |range, size| range.turns.map { |length| size * (range.target / length) }.max }.max.ceil + 2
+        highest =
+          [space, take_up].zip([wide, thin])
+            .map { |range, size| range.turns.map { |length| size * (range.target / length) }.max }
+            .max
+            .ceil + 2
         Rational((LEAST..highest).bsearch { |count| thin * (count - 1)**2 > wide * count**2 } || highest)
       end
     end

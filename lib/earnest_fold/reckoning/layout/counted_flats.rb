@@ -2,13 +2,15 @@
 
 module EarnestFold
   module Reckoning
-    # Headings whose count dictates the flat width: `step` counts lie between one that will do and the next, `unit_width` of
+    # Headings whose count dictates the flat width: `step` counts lie between one that will do and the next,
+    # `unit_width` of
     # flat cloth goes with each.
     module CountedFlats
       # @return [Array<NearCount>] one below, the one used, one above
       def near_counts(task, figures)
         chosen = counted(figures)
-        [chosen - step, chosen, chosen + step].select { |count| count >= step }.map { |count| near_count(task, count, count == chosen) }
+        [chosen - step, chosen, chosen + step].select { |count| count >= step }
+          .map { |count| near_count(task, count, count == chosen) }
       end
 
       private

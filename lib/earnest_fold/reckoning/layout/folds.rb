@@ -13,7 +13,8 @@ module EarnestFold
       # @return [Integer] at least one
       def gathered(flat) = [(flat / GATHERED).ceil, 1].max
 
-      # How far the folds reach to either side of the line they hang on, as the rules give it for the wave, up to the whole
+      # How far the folds reach to either side of the line they hang on, as the rules give it for the wave, up to
+      # the whole
       # millimetre: ¼·√(cloth in a fold² − width of a fold²).
       # @param flat [Length] of the cloth laid into folds
       # @param hung [Length] what it covers
@@ -24,7 +25,8 @@ module EarnestFold
         square.positive? ? Length.mm(Rational(ceiling_root(square), 4).ceil) : Length::ZERO
       end
 
-      # How wide the curtain stands when it is drawn back, about: its folds one against the other, and the flat leading end.
+      # How wide the curtain stands when it is drawn back, about: its folds one against the other, and the flat
+      # leading end.
       # @param treatment [Treatment]
       # @param curtain [Curtain]
       # @param house [HouseRules]

@@ -26,7 +26,9 @@ module EarnestFold
         def let_down? = alteration.respond_to?(:let_down) && alteration.let_down
 
         # @return [AlterLine, nil] the one that decides: where it is cut, else where it is sewn
-        def main_line = lines.find { |line| line.name == :cut_line } || lines.find { |line| %i[cut sew].include?(line.deed) } || lines.first
+        def main_line =
+          lines.find { |line| line.name == :cut_line } || lines.find { |line| %i[cut sew].include?(line.deed) } ||
+            lines.first
 
         # @return [Hash{Symbol => Length}] the one that decides first
         def lines_by_name = [main_line, *(lines - [main_line])].compact.to_h { |line| [line.name, line.at] }

@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     module MakingUp
-      # What the house's standard times have been in truth. Each step that was timed says how far its standards were off; the median of a
+      # What the house's standard times have been in truth. Each step that was timed says how far its standards
+      # were off; the median of a
       # job counts once, and the median of the jobs is what is learnt: one bad day moves nothing.
       module Learning
         # A step that was timed: of which job, how much of which standards it took ({Step#times}), and the minutes.
@@ -27,7 +28,12 @@ module EarnestFold
             next if by_job.size < FEWEST
 
             now = times.public_send(name)
-            Learnt.new(name: name, now: now, learnt: now * median(by_job.values.map { |steps| median(steps.map { |step| step.real / step.planned }) }), jobs: by_job.size)
+            Learnt.new(
+              name: name,
+              now: now,
+              learnt: now * median(by_job.values.map { |steps| median(steps.map { |step| step.real / step.planned }) }),
+              jobs: by_job.size
+            )
           end
         end
 

@@ -13,8 +13,14 @@ module EarnestFold
         def initialize(made, house = HouseRules::USUAL)
           altered = made.is_a?(AlterationOfJob)
           @work = altered ? AlteringCase.new(made: made, house: house) : MakingCase.new(reckoning: made, house: house)
-          drafts = (altered ? AlteringKinds : Kinds).to_h { |kind| [kind, kind.call(@work)] }.reject { |_, made| made.empty? }
-          @steps = sorted(drafts.keys).flat_map { |kind| drafts[kind].map { |draft| [kind, draft] } }.each_with_index.map { |(kind, draft), index| step(kind, draft, index + 1) }.freeze
+          drafts =
+            (altered ? AlteringKinds : Kinds).to_h { |kind| [kind, kind.call(@work)] }.reject { |_, made| made.empty? }
+          @steps =
+            sorted(drafts.keys)
+              .flat_map { |kind| drafts[kind].map { |draft| [kind, draft] } }
+              .each_with_index
+              .map { |(kind, draft), index| step(kind, draft, index + 1) }
+              .freeze
           freeze
         end
 
@@ -29,13 +35,26 @@ module EarnestFold
           waiting = kinds.sort_by { |kind| [kind.rank(@work.house), kind::CODE] }
           done = []
           until waiting.empty?
-            following = waiting.find { |kind| ((kind.needs(@work.house) & there) - done.map { |one| one::CODE }).empty? } or raise ArgumentError, "steps need each other: #{waiting.map { |kind| kind::CODE }.join(", ")}"
+            following = waiting.find do |kind|
+              ((kind.needs(@work.house) & there) - done.map { |one| one::CODE }).empty?
+            end or raise ArgumentError, "steps need each other: #{waiting.map { |kind| kind::CODE }.join(", ")}"
             done << waiting.delete(following)
           end
           done
         end
 
-        def step(kind, draft, number) = Step.new(number: number, code: kind::CODE, curtain: draft.curtain, figures: draft.figures, tools: kind::TOOLS, check: draft.check, times: draft.times, minutes: @work.house.times.minutes(draft.times), bench: kind.bench(@work.house))
+        def step(kind, draft, number) =
+          Step.new(
+            number: number,
+            code: kind::CODE,
+            curtain: draft.curtain,
+            figures: draft.figures,
+            tools: kind::TOOLS,
+            check: draft.check,
+            times: draft.times,
+            minutes: @work.house.times.minutes(draft.times),
+            bench: kind.bench(@work.house)
+          )
       end
     end
   end

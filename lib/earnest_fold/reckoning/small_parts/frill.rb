@@ -7,8 +7,12 @@ module EarnestFold
       include SmallPart
 
       KIND = "frill"
-      FIELDS = Fields.new(heading_length: Declare.length(least: :over_zero), frill: Declare.length(least: :over_zero), seam: Declare.length(Length::ZERO),
-        count: Declare.count(1, least: 1, most: 1000))
+      FIELDS = Fields.new(
+        heading_length: Declare.length(least: :over_zero),
+        frill: Declare.length(least: :over_zero),
+        seam: Declare.length(Length::ZERO),
+        count: Declare.count(1, least: 1, most: 1000)
+      )
       EXAMPLE = {"kind" => KIND, "heading_length" => "263 cm", "frill" => "5 cm", "seam" => "1.5 cm"}.freeze
 
       # @return [Length]
@@ -18,7 +22,10 @@ module EarnestFold
       def depth = frill * 2 + seam * 2
 
       def working
-        [Line.of(:part_length, length, [heading_length, "+", 2, "×", seam]), Line.of(:part_depth, depth, [2, "×", frill, "+", 2, "×", seam])]
+        [
+          Line.of(:part_length, length, [heading_length, "+", 2, "×", seam]),
+          Line.of(:part_depth, depth, [2, "×", frill, "+", 2, "×", seam])
+        ]
       end
     end
 

@@ -7,7 +7,11 @@ module EarnestFold
       include SmallPart
 
       KIND = "patch"
-      FIELDS = Fields.new(width: Declare.length(least: :over_zero), height: Declare.length(least: :over_zero), count: Declare.count(1, least: 1, most: 1000))
+      FIELDS = Fields.new(
+        width: Declare.length(least: :over_zero),
+        height: Declare.length(least: :over_zero),
+        count: Declare.count(1, least: 1, most: 1000)
+      )
       EXAMPLE = {"kind" => KIND, "width" => "15 cm", "height" => "15 cm"}.freeze
 
       # @return [Length]

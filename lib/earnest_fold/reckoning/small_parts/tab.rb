@@ -7,9 +7,21 @@ module EarnestFold
       include SmallPart
 
       KIND = "tab"
-      FIELDS = Fields.new(diameter: Declare.length(least: :over_zero), drop: Declare.length, tab_width: Declare.length(least: :over_zero),
-        seam: Declare.length(Length::ZERO), count: Declare.count(least: 1, most: 1000))
-      EXAMPLE = {"kind" => KIND, "diameter" => "2.8 cm", "drop" => "5 cm", "tab_width" => "5 cm", "seam" => "1.5 cm", "count" => 9}.freeze
+      FIELDS = Fields.new(
+        diameter: Declare.length(least: :over_zero),
+        drop: Declare.length,
+        tab_width: Declare.length(least: :over_zero),
+        seam: Declare.length(Length::ZERO),
+        count: Declare.count(least: 1, most: 1000)
+      )
+      EXAMPLE = {
+        "kind" => KIND,
+        "diameter" => "2.8 cm",
+        "drop" => "5 cm",
+        "tab_width" => "5 cm",
+        "seam" => "1.5 cm",
+        "count" => 9
+      }.freeze
 
       # @return [Length]
       def length = diameter * Counting::PI / 2 + diameter + drop * 2 + seam * 2
@@ -19,8 +31,14 @@ module EarnestFold
       def depth = tab_width * 2 + seam * 2
 
       def working
-        [Line.of(:part_length, length, [Counting::PI, "×", diameter, "÷", 2, "+", diameter, "+", 2, "×", drop, "+", 2, "×", seam]),
-          Line.of(:part_depth, depth, [2, "×", tab_width, "+", 2, "×", seam])]
+        [
+          Line.of(
+            :part_length,
+            length,
+            [Counting::PI, "×", diameter, "÷", 2, "+", diameter, "+", 2, "×", drop, "+", 2, "×", seam]
+          ),
+          Line.of(:part_depth, depth, [2, "×", tab_width, "+", 2, "×", seam])
+        ]
       end
     end
 

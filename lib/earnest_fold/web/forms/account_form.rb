@@ -22,7 +22,10 @@ module EarnestFold
         def initialize(kept, asked, params)
           @now, @asked, @saw = kept, asked, Saw.new(params) { nil }
           @typed = NAMES.to_h { |name| [name, params[name].is_a?(String) ? params[name].strip : shown(name)] }
-          changed = FIELDS.select { |name| mine?(name, @typed[name]) }.to_h { |name| [name, (name == "fitted") ? count(name) : amount(name)] }
+          changed =
+            FIELDS
+              .select { |name| mine?(name, @typed[name]) }
+              .to_h { |name| [name, (name == "fitted") ? count(name) : amount(name)] }
           @kept = kept.merge(changed, "extras" => extras(kept["extras"], params["away"]))
           @kept = @kept.merge("school" => params["school"]) if R::Account::Rules::SCHOOLS.include?(params["school"])
         end
@@ -57,7 +60,11 @@ module EarnestFold
         def amount(name)
           return if typed[name].empty?
 
-          (typed[name].match?(AMOUNT) && !typed[name].start_with?("-")) ? typed[name].tr(",", ".") : refuse(name, :not_money)
+          if typed[name].match?(AMOUNT) && !typed[name].start_with?("-")
+            typed[name].tr(",", ".")
+          else
+            refuse(name, :not_money)
+          end
         end
 
         # What there is, without one that is taken away, with one that is new.

@@ -12,11 +12,20 @@ module EarnestFold
 
         R = Reckoning
         K = R::FieldKinds
-        PARTS = {"times" => R::MakingUp::StandardTimes::FIELDS, "account" => R::Account::Rules::FIELDS, "diary" => R::Diary::Rules::FIELDS}.freeze
+        PARTS = {
+          "times" => R::MakingUp::StandardTimes::FIELDS,
+          "account" => R::Account::Rules::FIELDS,
+          "diary" => R::Diary::Rules::FIELDS
+        }.freeze
         # Prices by the width stand in rows of their own.
         BANDS, ROWS = "bands", 6
-        NAMES = PARTS.flat_map { |part, fields| (fields.names.map(&:to_s) - [BANDS]).map { |name| "#{part}.#{name}" } }.freeze
-        BAND_NAMES = (0...ROWS).flat_map { |row| R::Account::Rules::BAND.names.map { |name| "account.bands.#{row}.#{name}" } }.freeze
+        NAMES = PARTS
+          .flat_map { |part, fields| (fields.names.map(&:to_s) - [BANDS]).map { |name| "#{part}.#{name}" } }
+          .freeze
+        BAND_NAMES =
+          (0...ROWS)
+            .flat_map { |row| R::Account::Rules::BAND.names.map { |name| "account.bands.#{row}.#{name}" } }
+            .freeze
         DAY = 24 * 60
 
         attr_reader :rules
@@ -95,12 +104,25 @@ module EarnestFold
         end
 
         # @return [Integer] the minute of the day at which work ends
-        def day_of(rules) = %i[day_begins day_minutes].sum { |name| rules.fetch("diary", {}).fetch(name.to_s) { @record.rules.diary.public_send(name) } }
+        def day_of(rules) =
+          %i[day_begins day_minutes].sum do |name|
+            rules.fetch("diary", {}).fetch(name.to_s) { @record.rules.diary.public_send(name) }
+          end
 
         # Rows that are filled in; a row with one half wanting is refused there.
         def with_bands(rules)
-          rows = Array.new(ROWS) { |row| R::Account::Rules::BAND.names.to_h { |name| "account.bands.#{row}.#{name}".then { |path| [path, (@params[path].is_a?(String) ? @params[path] : shown(path)).strip] } } }
-          kept = rows.reject { |row| row.values.all?(&:empty?) }.map { |row| row.to_h { |path, typed| [path.split(".").last, value_of(path, typed)] } }
+          rows =
+            Array.new(ROWS) do |row|
+              R::Account::Rules::BAND.names.to_h do |name|
+                "account.bands.#{row}.#{name}".then do |path|
+                  [path, (@params[path].is_a?(String) ? @params[path] : shown(path)).strip]
+                end
+              end
+            end
+          kept =
+            rows
+              .reject { |row| row.values.all?(&:empty?) }
+              .map { |row| row.to_h { |path, typed| [path.split(".").last, value_of(path, typed)] } }
           refuse("account.bands.0.drop_to", :missing) if kept.empty?
           rules.merge("account" => rules.fetch("account", {}).merge(BANDS => kept))
         end

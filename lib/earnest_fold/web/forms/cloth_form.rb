@@ -8,7 +8,8 @@ module EarnestFold
         include Merging
 
         R = Reckoning
-        NAMES = %w[name use width selvedge selvedge_in_seam vertical_repeat horizontal_repeat match one_way coated frays creeps curls loose shrink_percent mass price].freeze
+        NAMES = %w[name use width selvedge selvedge_in_seam vertical_repeat horizontal_repeat match one_way coated frays
+          creeps curls loose shrink_percent mass price].freeze
         COLOUR = /\A#\h{6}\z/
 
         attr_reader :problems, :spec, :colour
@@ -21,7 +22,8 @@ module EarnestFold
           @stored, @params, @unit, @problems = stored, params || {}, unit, {}
           @colour_now = colour
           @saw = Saw.new(@params) { |name| (@params["version"] == version.to_s || version.nil?) ? shown(name) : nil }
-          @colour = (COLOUR.match?(@params["colour"].to_s) && mine?("colour", @params["colour"])) ? @params["colour"] : colour
+          @colour =
+            (COLOUR.match?(@params["colour"].to_s) && mine?("colour", @params["colour"])) ? @params["colour"] : colour
           @spec = params ? read : stored
         end
 
@@ -49,7 +51,14 @@ module EarnestFold
         def kind(name) = R::Cloth::FIELDS.fetch(name.to_sym).kind
 
         def read
-          spec = NAMES.reduce(@stored) { |made, name| (@params[name].is_a?(String) && mine?(name, @params[name].strip)) ? taken(made, name, @params[name].strip) : made }
+          spec =
+            NAMES.reduce(@stored) do |made, name|
+              if @params[name].is_a?(String) && mine?(name, @params[name].strip)
+                taken(made, name, @params[name].strip)
+              else
+                made
+              end
+            end
           problems["name"] ||= R::Problem.new(at: "name", code: :missing, data: {}) if spec["name"].to_s.empty?
           problems.compact!
           check_whole(spec)

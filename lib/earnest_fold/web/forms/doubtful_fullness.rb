@@ -3,8 +3,10 @@
 module EarnestFold
   module Web
     module Forms
-      # A fullness that was typed and can hardly be meant: a percentage in all that would leave the curtain narrower than it hangs, or a
-      # bare number that is a percentage without its sign. Makers mean either, so it is asked, and nothing is taken until it is said.
+      # A fullness that was typed and can hardly be meant: a percentage in all that would leave the curtain
+      # narrower than it hangs, or a
+      # bare number that is a percentage without its sign. Makers mean either, so it is asked, and nothing is taken
+      # until it is said.
       module DoubtfulFullness
         R = Reckoning
         # Nobody makes a curtain fuller.
@@ -13,7 +15,8 @@ module EarnestFold
         module_function
 
         # @param value [String, Hash] as it would be stored
-        # @return [Array(Symbol, Hash), nil] what is asked, with what may be meant (`offer`, as it would be typed); nil where it is plain,
+        # @return [Array(Symbol, Hash), nil] what is asked, with what may be meant (`offer`, as it would be typed);
+        #   nil where it is plain,
         #   or no number at all
         def of(value)
           number = R::Exact.read(value.is_a?(Hash) ? value["percent_total"] : value)
@@ -24,10 +27,13 @@ module EarnestFold
           of_many(number) if number > FULLEST
         end
 
-        def of_percentage(percent) = [:added_or_in_all, {percent: percent, added: 1 + percent / 100, offer: "+#{Words.number(percent)} %"}]
+        def of_percentage(percent) =
+          [:added_or_in_all, {percent: percent, added: 1 + percent / 100, offer: "+#{Words.number(percent)} %"}]
 
         def of_many(ratio)
-          return [:so_many_times, {ratio: ratio, added: 1 + ratio / 100, offer: "+#{Words.number(ratio)} %"}] if ratio < 100
+          if ratio < 100
+            return :so_many_times, {ratio: ratio, added: 1 + ratio / 100, offer: "+#{Words.number(ratio)} %"}
+          end
 
           [:in_all_or_times, {ratio: ratio, total: ratio / 100, offer: "#{Words.number(ratio)} %"}]
         end

@@ -39,7 +39,10 @@ module EarnestFold
 
         def kept = @record.spec.fetch("flaws", [])
 
-        def index = (@params["flaw"].to_s.match?(/\A\d{1,3}\z/) && Integer(@params["flaw"], 10) < kept.size) ? Integer(@params["flaw"], 10) : nil
+        def index =
+          if @params["flaw"].to_s.match?(/\A\d{1,3}\z/) && Integer(@params["flaw"], 10) < kept.size
+            Integer(@params["flaw"], 10)
+          end
 
         def flaws
           return kept.reject.with_index { |_, at| at == index } if removing? && index
@@ -47,7 +50,11 @@ module EarnestFold
           @problems = @form.problems
           return kept unless @form.valid?
 
-          @found = {"from" => Store::Records.typed(@record.piece.ended + @form.from), "to" => Store::Records.typed(@record.piece.ended + @form.to), "what" => @form.what}
+          @found = {
+            "from" => Store::Records.typed(@record.piece.ended + @form.from),
+            "to" => Store::Records.typed(@record.piece.ended + @form.to),
+            "what" => @form.what
+          }
           if index
             kept.each_with_index.map { |flaw, at| (at == index) ? flaw.merge(@found.slice("from", "to")) : flaw }
           else

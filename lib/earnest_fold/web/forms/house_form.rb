@@ -65,8 +65,14 @@ module EarnestFold
         def part_kind(key) = COUNTED.include?(key) ? COUNT : MEASURE
 
         def read
-          rules = (R::HouseRules::FIELDS.names - R::HouseRules::BOOKS).reduce(@record.stored) { |made, name| taken(made, "rules.#{name}", name.to_s, rule(name.to_s)) }
-          on_hand = (COUNTED + MEASURED).reduce(@record.on_hand) { |made, name| taken(made, "on_hand.#{name}", name, part_kind(name)) }
+          rules =
+            (R::HouseRules::FIELDS.names - R::HouseRules::BOOKS).reduce(@record.stored) do |made, name|
+              taken(made, "rules.#{name}", name.to_s, rule(name.to_s))
+            end
+          on_hand =
+            (COUNTED + MEASURED).reduce(@record.on_hand) do |made, name|
+              taken(made, "on_hand.#{name}", name, part_kind(name))
+            end
           {name: house_name, unit: unit, rules: rules, on_hand: on_hand}
         end
 
@@ -81,7 +87,11 @@ module EarnestFold
         def unit
           return @record.unit unless anew?("unit")
 
-          R::Units::ALL.key?(@params["unit"]) ? @params["unit"] : (refuse("unit", :not_a_choice, words: R::Units::ALL.keys) || @record.unit)
+          if R::Units::ALL.key?(@params["unit"])
+            @params["unit"]
+          else
+            refuse("unit", :not_a_choice, words: R::Units::ALL.keys) || @record.unit
+          end
         end
 
         def anew?(name) = @params[name].is_a?(String) && mine?(name, @params[name].strip)
@@ -95,7 +105,11 @@ module EarnestFold
           value = SpecFields.to_store(typed, kind, @unit)
           problems = R::Problems.new
           kind.read(value, @unit, problems)
-          problems.any? ? (refuse(path, problems.to_a.first.code, **problems.to_a.first.data) || made) : made.merge(key => value)
+          if problems.any?
+            refuse(path, problems.to_a.first.code, **problems.to_a.first.data) || made
+          else
+            made.merge(key => value)
+          end
         end
       end
     end

@@ -32,18 +32,28 @@ module EarnestFold
         def extras
           kept = Documents::SpecFormat.extras_to_keep(@raw)
           if kept.key?("alterations")
-            kept.merge("alterations" => kept["alterations"].map { |spec| (answers?(spec["answers"]) ? spec : spec.except("answers")).compact })
+            kept.merge(
+              "alterations" =>
+                kept["alterations"].map { |spec| (answers?(spec["answers"]) ? spec : spec.except("answers")).compact }
+            )
           else
             kept
           end
         end
 
         def windows
-          @raw["windows"].map { |window| [window["room"].to_s, window["name"].to_s, window["treatments"].map { |made| spec(made, R::Treatment::FIELDS) }] }
+          @raw["windows"].map do |window|
+            [
+              window["room"].to_s,
+              window["name"].to_s,
+              window["treatments"].map { |made| spec(made, R::Treatment::FIELDS) }
+            ]
+          end
         end
 
         # What isn't the format's own is let through, but for `kind`: it tells somebody's own curtain from what is made.
-        def spec(raw, fields) = own(Documents::SpecFormat.to_spec(raw, fields, @raw["unit"]).except("id", "kind").compact)
+        def spec(raw, fields) =
+          own(Documents::SpecFormat.to_spec(raw, fields, @raw["unit"]).except("id", "kind").compact)
 
         # What this application adds to a treatment is taken over only if it is as this application writes it.
         def own(spec)
@@ -55,12 +65,16 @@ module EarnestFold
         end
 
         def answers?(answers)
-          answers.is_a?(Hash) && answers.all? { |code, answer| R::Judgement::Rules[code] && answer.is_a?(String) && answer.size <= AnswerForm::LONGEST }
+          answers.is_a?(Hash) &&
+            answers.all? do |code, answer|
+              R::Judgement::Rules[code] && answer.is_a?(String) && answer.size <= AnswerForm::LONGEST
+            end
         end
 
         def places?(drop)
           places = drop["taken_at"]
-          places.is_a?(Array) && places.size == drop["readings"].size && places.uniq.size == places.size && places.all? { |place| Readings::PLACES.include?(place) || place.to_s.match?(/\A\d{1,2}\z/) }
+          places.is_a?(Array) && places.size == drop["readings"].size && places.uniq.size == places.size &&
+            places.all? { |place| Readings::PLACES.include?(place) || place.to_s.match?(/\A\d{1,2}\z/) }
         end
       end
     end

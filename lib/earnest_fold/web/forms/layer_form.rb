@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Forms
-      # One more layer at a window, behind what hangs there or before it: measured alike, made as the house makes it, or a copy.
+      # One more layer at a window, behind what hangs there or before it: measured alike, made as the house makes
+      # it, or a copy.
       class LayerForm
         # What a window is, whatever hangs at it.
         SHARED = %w[opening drop site wall].freeze
@@ -24,7 +25,12 @@ module EarnestFold
           own = @entry.record.spec
           return named(own.except("answers")) if copy?
 
-          named(@sheet.settled.first_set.applied({"support" => own.fetch("support", {}).slice("kind", "length")}.merge(own.slice(*SHARED)), @sheet.unit))
+          named(
+            @sheet.settled.first_set.applied(
+              {"support" => own.fetch("support", {}).slice("kind", "length")}.merge(own.slice(*SHARED)),
+              @sheet.unit
+            )
+          )
         end
 
         private

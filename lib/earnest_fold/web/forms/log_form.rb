@@ -12,7 +12,10 @@ module EarnestFold
         # @param params [Hash]
         def initialize(work, params)
           @work = work
-          @typed = %w[step curtain minutes went_wrong next_time].to_h { |name| [name, params[name].to_s.gsub("\r\n", "\n").strip] }
+          @typed =
+            %w[step curtain minutes went_wrong next_time].to_h do |name|
+              [name, params[name].to_s.gsub("\r\n", "\n").strip]
+            end
         end
 
         # @return [Boolean] whether it is about a time
@@ -30,7 +33,9 @@ module EarnestFold
 
         # @return [Reckoning::MakingUp::Step]
         # @raise [Store::Missing]
-        def step = @work.entry.steps.find { |one| one.name == typed.values_at("step", "curtain") } || raise(Store::Missing, "no such step")
+        def step =
+          @work.entry.steps.find { |one| one.name == typed.values_at("step", "curtain") } ||
+            raise(Store::Missing, "no such step")
 
         # @return [String, nil] as it is kept
         def minutes

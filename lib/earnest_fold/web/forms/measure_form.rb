@@ -20,7 +20,10 @@ module EarnestFold
           @typed = places.to_h { |place| [place, params[MeasureForm.field(place)].to_s.strip] }
           said = @typed.reject { |_, text| text.empty? }
           said = @typed.first(1).to_h if said.empty?
-          @problems = said.reject { |_, text| length?(text) }.to_h { |place, _| [place, R::Problem.new(at: "value", code: :not_a_length, data: {})] }
+          @problems =
+            said
+              .reject { |_, text| length?(text) }
+              .to_h { |place, _| [place, R::Problem.new(at: "value", code: :not_a_length, data: {})] }
           @said = said
         end
 
@@ -30,7 +33,8 @@ module EarnestFold
         def valid? = problems.empty?
 
         # @return [Hash{String => String}] as it is kept, with its unit
-        def values = @said.transform_values { |text| R::LengthReader.unit_named?(text) ? text : "#{text} #{@unit.name}" }
+        def values =
+          @said.transform_values { |text| R::LengthReader.unit_named?(text) ? text : "#{text} #{@unit.name}" }
 
         private
 

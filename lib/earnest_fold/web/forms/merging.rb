@@ -3,8 +3,10 @@
 module EarnestFold
   module Web
     module Forms
-      # A form that is merged field by field: a field is taken where it still stands as it was seen, and where it doesn't both values are
-      # shown. Two people at different fields both win. Who includes it answers `shown(name)`, what stands in a field now, has
+      # A form that is merged field by field: a field is taken where it still stands as it was seen, and where it
+      # doesn't both values are
+      # shown. Two people at different fields both win. Who includes it answers `shown(name)`, what stands in a
+      # field now, has
       # `@saw` ({Saw}), and says what a field is `called`.
       module Merging
         # A field that somebody else changed meanwhile: what was typed here, and what stands there now.
@@ -16,7 +18,8 @@ module EarnestFold
         private
 
         # @param typed [String]
-        # @return [Boolean] whether the field is to become what was typed: it was changed here, and is as it was when that began
+        # @return [Boolean] whether the field is to become what was typed: it was changed here, and is as it was
+        #   when that began
         def mine?(name, typed)
           now, saw = shown(name), @saw.text(name)
           return false if typed == now || typed == saw
@@ -29,7 +32,8 @@ module EarnestFold
         # @return [Boolean] whether what was seen means what stands there now
         def alike?(_name, _saw) = false
 
-        def clash(name, mine, theirs) = clashes << Both.new(path: name, label: called(name), mine: mine[0, 200], theirs: theirs)
+        def clash(name, mine, theirs) =
+          clashes << Both.new(path: name, label: called(name), mine: mine[0, 200], theirs: theirs)
 
         def called(name) = Words.field_label(name)
       end

@@ -10,7 +10,8 @@ module EarnestFold
         # @param diary [DiarySheet]
         # @param params [Hash]
         def initialize(diary, params)
-          @diary, @typed, @back = diary, %w[key day time].to_h { |name| [name, params[name].to_s.strip] }, params["back"] == "yes"
+          @diary, @typed, @back =
+            diary, %w[key day time].to_h { |name| [name, params[name].to_s.strip] }, params["back"] == "yes"
           raise Store::Missing, "no such step" unless diary.task?(typed["key"])
 
           @problem = back? ? nil : found
@@ -28,7 +29,10 @@ module EarnestFold
         def day = Days.date(typed["day"])
 
         # @return [Integer] minutes into the working day
-        def at_minute = Days.minute(typed["time"])&.then { |minute| (minute - @diary.rules.day_begins).clamp(0, @diary.rules.day_minutes - 1) } || 0
+        def at_minute =
+          Days
+            .minute(typed["time"])
+            &.then { |minute| (minute - @diary.rules.day_begins).clamp(0, @diary.rules.day_minutes - 1) } || 0
 
         # @return [String] the week that it is in then
         def week = (day || @diary.now.to_date).iso8601

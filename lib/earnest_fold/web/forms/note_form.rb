@@ -26,7 +26,14 @@ module EarnestFold
         def valid? = problem.nil?
 
         # @return [Hash]
-        def values = {sort: typed["sort"], curtain: @hands.include?(typed["curtain"]) ? typed["curtain"] : @hands.first, across: place.first, down: place.last, words: typed["words"]}
+        def values =
+          {
+            sort: typed["sort"],
+            curtain: @hands.include?(typed["curtain"]) ? typed["curtain"] : @hands.first,
+            across: place.first,
+            down: place.last,
+            words: typed["words"]
+          }
 
         private
 

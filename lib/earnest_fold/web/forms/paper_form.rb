@@ -10,7 +10,8 @@ module EarnestFold
 
         # @param params [Hash]
         def initialize(params)
-          @kind, @customer, @typed = params["kind"].to_s, params["customer"].to_s.gsub("\r\n", "\n").strip, params["number"].to_s.strip
+          @kind, @customer, @typed =
+            params["kind"].to_s, params["customer"].to_s.gsub("\r\n", "\n").strip, params["number"].to_s.strip
           @number = @typed.match?(/\A[1-9]\d{0,8}\z/) ? Integer(@typed, 10) : nil
         end
 

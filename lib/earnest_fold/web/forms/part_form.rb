@@ -21,14 +21,26 @@ module EarnestFold
         private
 
         def read(job, cloth)
-          fields = @kind.fields.names.map(&:to_s).reject { |name| @params[name].to_s.strip.empty? }.to_h { |name| [name, SpecFields.to_store(@params[name].strip, @kind.fields.fetch(name.to_sym).kind, @unit)] }
+          fields =
+            @kind
+              .fields
+              .names
+              .map(&:to_s)
+              .reject { |name| @params[name].to_s.strip.empty? }
+              .to_h do |name|
+                [name, SpecFields.to_store(@params[name].strip, @kind.fields.fetch(name.to_sym).kind, @unit)]
+              end
           place = R::Problems.new
           @kind.fields.read(fields, @unit, place)
           place.to_a.each { |problem| problems[problem.at.delete_prefix("/")] = problem }
           {"id" => free_id(job), "kind" => @kind.kind, "cloth" => cloth}.merge(fields)
         end
 
-        def free_id(job) = (1..).lazy.map { |number| "#{@kind.kind}-#{number}" }.find { |id| job.small_parts.none? { |part| part.id == id } }
+        def free_id(job) =
+          (1..)
+            .lazy
+            .map { |number| "#{@kind.kind}-#{number}" }
+            .find { |id| job.small_parts.none? { |part| part.id == id } }
       end
     end
   end

@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Forms
-      # The three places at which a drop is taken. The spec lists the readings that there are, and beside them where each was
+      # The three places at which a drop is taken. The spec lists the readings that there are, and beside them
+      # where each was
       # taken, so that one left out moves no other.
       module Readings
         PLACES = %w[left middle right].freeze
@@ -31,7 +32,8 @@ module EarnestFold
         def at(spec, path) = all(spec)[path.split(".").last]
 
         # @return [String] what any field of a treatment shows, readings among them
-        def shown(path, spec, unit) = path?(path) ? SpecFields.text(at(spec, path), KIND, unit) : SpecFields.shown(path, spec, unit)
+        def shown(path, spec, unit) =
+          path?(path) ? SpecFields.text(at(spec, path), KIND, unit) : SpecFields.shown(path, spec, unit)
 
         # @return [Boolean] whether it is the only reading there is
         def last?(spec, path) = all(spec).keys == [path.split(".").last]
@@ -39,7 +41,9 @@ module EarnestFold
         def set(spec, path, value)
           readings = all(spec).merge(path.split(".").last => value).compact
           taken = PLACES.select { |place| readings.key?(place) } + (readings.keys - PLACES)
-          spec.merge("drop" => spec.fetch("drop", {}).merge("readings" => readings.values_at(*taken), "taken_at" => taken))
+          spec.merge(
+            "drop" => spec.fetch("drop", {}).merge("readings" => readings.values_at(*taken), "taken_at" => taken)
+          )
         end
       end
     end

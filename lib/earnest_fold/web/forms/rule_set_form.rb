@@ -11,12 +11,16 @@ module EarnestFold
         R = Reckoning
         LONGEST = 60
         UNITS = {"metric" => R::Units::CM, "inches" => R::Units::IN}.freeze
-        MAKING = %w[making.hem.kind making.hem.depth making.hem.turn_under making.side.kind making.side.depth making.side.turn_under making.seam making.squaring making.width_step making.trim].freeze
-        LINING = %w[lining.lift lining.inset lining.side_turn lining.top lining.hem.kind lining.hem.depth lining.hem.turn_under].freeze
+        MAKING = %w[making.hem.kind making.hem.depth making.hem.turn_under making.side.kind making.side.depth
+          making.side.turn_under making.seam making.squaring making.width_step making.trim].freeze
+        LINING = %w[lining.lift lining.inset lining.side_turn lining.top lining.hem.kind lining.hem.depth
+          lining.hem.turn_under].freeze
         # Decided for each treatment, not for the house.
         NOT_RULED = /pleats\z|hide_seams|\Aheadings\.\w+\.pocket\z/
         HEADINGS = R::Headings.names.flat_map { |kind|
-          SpecFields.heading_paths({"heading" => {"kind" => kind}}).map { |path| path.sub("heading.", "headings.#{kind}.") }
+          SpecFields
+            .heading_paths({"heading" => {"kind" => kind}})
+            .map { |path| path.sub("heading.", "headings.#{kind}.") }
         }.grep_v(NOT_RULED).freeze
         PATHS = (MAKING + LINING + HEADINGS).freeze
 
@@ -54,25 +58,39 @@ module EarnestFold
         # @return [#read]
         def self.kind(path)
           part, kind, rest = path.split(".", 3)
-          (part == "headings") ? SpecFields.kind("heading.#{rest}", {"heading" => {"kind" => kind}}) : SpecFields.kind(path, {})
+          if part == "headings"
+            SpecFields.kind("heading.#{rest}", {"heading" => {"kind" => kind}})
+          else
+            SpecFields.kind(path, {})
+          end
         end
 
         # @param path [String] of a treatment's field
         # @return [Boolean] whether a set can say anything of it
-        def self.ruled?(path) = MAKING.include?(path) || LINING.include?(path) || HEADINGS.any? { |one| one.sub(/\Aheadings\.\w+\./, "heading.") == path }
+        def self.ruled?(path) =
+          MAKING.include?(path) || LINING.include?(path) ||
+            HEADINGS.any? { |one| one.sub(/\Aheadings\.\w+\./, "heading.") == path }
 
         private
 
         def called(name)
           tape, path = name.split(".", 2)
-          path ? "#{Words.field_label(path.sub(/\Aheadings\.\w+\./, "heading."))}, #{Words.say("house.#{tape}")}" : Words.say("house_fields.set_name")
+          if path
+            "#{Words.field_label(path.sub(/\Aheadings\.\w+\./, "heading."))}, #{Words.say("house.#{tape}")}"
+          else
+            Words.say("house_fields.set_name")
+          end
         end
 
         def anew?(name) = @params[name].is_a?(String) && mine?(name, @params[name].strip)
 
         def take
           refuse("name", name.empty? ? :missing : :too_much_text, most: LONGEST) unless name.size.between?(1, LONGEST)
-          UNITS.each { |tape, unit| @spec = @spec.merge(tape => PATHS.reduce(@spec.fetch(tape, {})) { |made, path| taken(made, tape, path, unit) }) }
+          UNITS.each do |tape, unit|
+            @spec = @spec.merge(
+              tape => PATHS.reduce(@spec.fetch(tape, {})) { |made, path| taken(made, tape, path, unit) }
+            )
+          end
         end
 
         def taken(made, tape, path, unit)

@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Forms
-      # The fields of a treatment's spec by path ("support.length", "drop.readings.0"): which kind each is, and what a stored
+      # The fields of a treatment's spec by path ("support.length", "drop.readings.0"): which kind each is, and
+      # what a stored
       # value looks like to a person.
       module SpecFields
         R = Reckoning
@@ -11,10 +12,18 @@ module EarnestFold
 
         module_function
 
-        HEADING_KIND = R::Field.new(name: :kind, kind: K::ChoiceKind.new(words: R::Headings.names), default: R::Fields::REQUIRED)
+        HEADING_KIND = R::Field.new(
+          name: :kind,
+          kind: K::ChoiceKind.new(words: R::Headings.names),
+          default: R::Fields::REQUIRED
+        )
         # Which of the house's sets a treatment takes: the application's own, beside the job format.
         RULES = R::Field.new(name: :rules, kind: K::TextKind.new(least: 0, most: 20), default: "")
-        ALTERATION_KIND = R::Field.new(name: :kind, kind: K::ChoiceKind.new(words: R::Alterations.names), default: R::Fields::REQUIRED)
+        ALTERATION_KIND = R::Field.new(
+          name: :kind,
+          kind: K::ChoiceKind.new(words: R::Alterations.names),
+          default: R::Fields::REQUIRED
+        )
         private_constant :HEADING_KIND, :RULES, :ALTERATION_KIND
 
         # @param path [String]
@@ -105,7 +114,11 @@ module EarnestFold
         def fullness_text(value)
           return value.to_s unless value.is_a?(Hash)
 
-          value.key?("percent_added") ? "+#{value["percent_added"]} %" : "#{value["percent_total"] || value["ratio"]}#{" %" if value.key?("percent_total")}"
+          if value.key?("percent_added")
+            "+#{value["percent_added"]} %"
+          else
+            "#{value["percent_total"] || value["ratio"]}#{" %" if value.key?("percent_total")}"
+          end
         end
 
         # @param text [String] what a person typed

@@ -3,17 +3,31 @@
 module EarnestFold
   module Web
     module Forms
-      # What a person typed at one station of a treatment: which fields changed, what they become, and what is wrong with
-      # them. Only fields that the station shows are read; a field that was left as it was seen is left alone, and one that somebody
+      # What a person typed at one station of a treatment: which fields changed, what they become, and what is
+      # wrong with
+      # them. Only fields that the station shows are read; a field that was left as it was seen is left alone, and
+      # one that somebody
       # else changed meanwhile is not overwritten ({Merging}).
       class TreatmentForm
         include Merging
 
         R = Reckoning
         # No window hangs so deep or runs so wide: a slip of the unit, caught before cloth is reckoned for it.
-        SANE = {"drop.readings" => R::Length.mm(20_000), "support.length" => R::Length.mm(60_000), "support.height" => R::Length.mm(30_000), "overlap" => R::Length.mm(2_000),
-                "return_left" => R::Length.mm(2_000), "return_right" => R::Length.mm(2_000), "ease" => R::Length.mm(1_000), "existing_length" => R::Length.mm(20_000), "wanted_length" => R::Length.mm(20_000), "stand_up" => R::Length.mm(2_000), "cloth_length" => R::Length.mm(20_000),
-                "drop.stand_up" => R::Length.mm(2_000), "drop.offset" => R::Length.mm(2_000)}.freeze
+        SANE = {
+          "drop.readings" => R::Length.mm(20_000),
+          "support.length" => R::Length.mm(60_000),
+          "support.height" => R::Length.mm(30_000),
+          "overlap" => R::Length.mm(2_000),
+          "return_left" => R::Length.mm(2_000),
+          "return_right" => R::Length.mm(2_000),
+          "ease" => R::Length.mm(1_000),
+          "existing_length" => R::Length.mm(20_000),
+          "wanted_length" => R::Length.mm(20_000),
+          "stand_up" => R::Length.mm(2_000),
+          "cloth_length" => R::Length.mm(20_000),
+          "drop.stand_up" => R::Length.mm(2_000),
+          "drop.offset" => R::Length.mm(2_000)
+        }.freeze
 
         LONGEST = 60
 
@@ -69,7 +83,9 @@ module EarnestFold
 
         # A field that isn't there any more, as somebody chose another heading: what was typed into it is shown.
         def gone(paths, params)
-          (@saw.names - paths).each { |path| clash(path, said(params[path]), "") if params[path].is_a?(String) && Words.field?(path) }
+          (@saw.names - paths).each do |path|
+            clash(path, said(params[path]), "") if params[path].is_a?(String) && Words.field?(path)
+          end
         end
 
         def shown(path) = text(path, @record.spec)
@@ -86,11 +102,15 @@ module EarnestFold
           return false if saw.nil? || saw.empty?
 
           place = R::Problems.new
-          read = [SpecFields.to_store(said(saw), kind(path), @unit), stored_at(path)].map { |value| kind(path).read(value, @unit, place) }
+          read =
+            [SpecFields.to_store(said(saw), kind(path), @unit), stored_at(path)].map do |value|
+              kind(path).read(value, @unit, place)
+            end
           place.any? ? false : read.uniq.one?
         end
 
-        def stored_at(path) = Readings.path?(path) ? Readings.at(@record.spec, path) : SpecFields.stored(path, @record.spec)
+        def stored_at(path) =
+          Readings.path?(path) ? Readings.at(@record.spec, path) : SpecFields.stored(path, @record.spec)
 
         def said(text) = text.gsub("\r\n", "\n").strip
 
@@ -119,12 +139,14 @@ module EarnestFold
         DECIDING = %w[kind heading.kind].freeze
         private_constant :DECIDING
 
-        # The cloths are chosen from lists that say what leaving them out means; of somebody's own curtain any figure may be wanting still.
+        # The cloths are chosen from lists that say what leaving them out means; of somebody's own curtain any
+        # figure may be wanting still.
         def needed?(path)
           return true if DECIDING.include?(path)
           return R::Support.length_needed?(@spec.dig("opening", "kind")) if path == "support.length"
 
-          !@record.alteration? && !Readings.path?(path) && !path.match?(/\A(face|lining|interlining)/) && SpecFields.field(path, @record.spec).required?
+          !@record.alteration? && !Readings.path?(path) && !path.match?(/\A(face|lining|interlining)/) &&
+            SpecFields.field(path, @record.spec).required?
         end
 
         def problem_with(path, value)
@@ -146,12 +168,18 @@ module EarnestFold
 
         def changed_spec(path, value)
           case path
-          when "lining.cloth" then line_with(value)
-          when "interlining.cloth" then value ? @spec.merge("interlining" => {"cloth" => value}) : @spec.except("interlining")
-          when "heading.kind" then head_with(value)
-          when "kind" then AlteredSpec.changed(@spec, value, set, @unit)
-          when "rules" then (chosen = @sheet.settled.set(value)) ? chosen.applied(@spec, @unit) : @spec.except("rules")
-          else Readings.path?(path) ? Readings.set(@spec, path, value) : SpecFields.set(@spec, path, value)
+          when "lining.cloth"
+            line_with(value)
+          when "interlining.cloth"
+            value ? @spec.merge("interlining" => {"cloth" => value}) : @spec.except("interlining")
+          when "heading.kind"
+            head_with(value)
+          when "kind"
+            AlteredSpec.changed(@spec, value, set, @unit)
+          when "rules"
+            (chosen = @sheet.settled.set(value)) ? chosen.applied(@spec, @unit) : @spec.except("rules")
+          else
+            Readings.path?(path) ? Readings.set(@spec, path, value) : SpecFields.set(@spec, path, value)
           end
         end
 
@@ -176,7 +204,10 @@ module EarnestFold
         def check_whole
           before = @entry.problems.map { |problem| [problem.at, problem.code] }
           @read = @sheet.read(@record.id, @spec)
-          fresh = (@read.is_a?(Array) ? @read : []).reject { |problem| %i[missing faulty].include?(problem.code) || before.include?([problem.at, problem.code]) }
+          fresh =
+            (@read.is_a?(Array) ? @read : []).reject do |problem|
+              %i[missing faulty].include?(problem.code) || before.include?([problem.at, problem.code])
+            end
           return if fresh.empty?
 
           changed = @changed - @problems.keys

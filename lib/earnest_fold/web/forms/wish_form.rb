@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Forms
-      # What a maker wants of a plan, changed by one wish: a cut pinned or let go, or what is to be done with the pieces.
+      # What a maker wants of a plan, changed by one wish: a cut pinned or let go, or what is to be done with the
+      # pieces.
       class WishForm
         R = Reckoning
         NEAR = R::Length.mm(5)
@@ -25,7 +26,10 @@ module EarnestFold
 
         def pieces
           asked = @cutting.pieces.to_h { |record| [record.label, @params["piece-#{record.id}"] || kept(record.label)] }
-          @cutting.wanted.merge("forbidden" => asked.select { |_, wish| wish == "leave" }.keys, "preferred" => asked.select { |_, wish| wish == "first" }.keys)
+          @cutting.wanted.merge(
+            "forbidden" => asked.select { |_, wish| wish == "leave" }.keys,
+            "preferred" => asked.select { |_, wish| wish == "first" }.keys
+          )
         end
 
         # What is wanted of a piece already: a page says only what was changed there.
@@ -37,12 +41,36 @@ module EarnestFold
 
         def pinned
           _, treatment, curtain, number = @params["cut"].to_s.split("~")
-          others = @cutting.wanted.fetch("pins", []).reject { |pin| pin.values_at("treatment", "curtain") == [treatment, curtain] && pin["number"].to_s == number }
+          others =
+            @cutting
+              .wanted
+              .fetch("pins", [])
+              .reject do |pin|
+                pin.values_at("treatment", "curtain") == [treatment, curtain] && pin["number"].to_s == number
+              end
           return @cutting.wanted.merge("pins" => others) if @params["pin"] == "no"
 
-          cut = @cutting.left.find { |one| [one.treatment, one.curtain, one.number.to_s] == [treatment, curtain, number] }
+          cut = @cutting.left.find do |one|
+            [one.treatment, one.curtain, one.number.to_s] == [treatment, curtain, number]
+          end
           from = cut && placed(cut)
-          from ? @cutting.wanted.merge("pins" => others + [{"piece" => @record.label, "treatment" => treatment, "curtain" => curtain, "number" => cut.number, "from" => Store::Records.exact(from)}]) : @cutting.wanted
+          if from
+            @cutting.wanted.merge(
+              "pins" =>
+                others +
+                  [
+                    {
+                      "piece" => @record.label,
+                      "treatment" => treatment,
+                      "curtain" => curtain,
+                      "number" => cut.number,
+                      "from" => Store::Records.exact(from)
+                    }
+                  ]
+            )
+          else
+            @cutting.wanted
+          end
         end
 
         # @return [Reckoning::Length, nil] from the piece's first end
@@ -70,7 +98,9 @@ module EarnestFold
         end
 
         # Inside the piece and clear of its flaws.
-        def fits?(cut, at) = !at.negative? && at + cut.length <= piece.length && piece.flaws.none? { |flaw| flaw.from < at + cut.length && flaw.to > at }
+        def fits?(cut, at) =
+          !at.negative? && at + cut.length <= piece.length &&
+            piece.flaws.none? { |flaw| flaw.from < at + cut.length && flaw.to > at }
 
         def refuse(code)
           @problem = R::Problem.new(at: "from", code: code, data: {})

@@ -23,7 +23,16 @@ module EarnestFold
         module Writing
           def account(id, status: 200, **more)
             made = AccountSheet.new(sheet(id))
-            page(:account, Screens::Account.new(made, workroom.papers.of(made.sheet.job.id), following: workroom.papers.following, **more), status: status)
+            page(
+              :account,
+              Screens::Account.new(
+                made,
+                workroom.papers.of(made.sheet.job.id),
+                following: workroom.papers.following,
+                **more
+              ),
+              status: status
+            )
           end
 
           def settle_account(id)

@@ -10,16 +10,35 @@ module EarnestFold
         def self.registered(app)
           app.helpers(Saving)
           app.get("/cloths") { page(:cloths, Screens::Cloths.new(workroom.cloths.all, workroom_unit)) }
-          app.get("/cloths/new") { page(:cloth, Screens::ClothForm.new(nil, Forms::ClothForm.new(fresh, COLOUR, nil, workroom_unit), workroom_unit, station: station_asked)) }
+          app.get("/cloths/new") do
+            page(
+              :cloth,
+              Screens::ClothForm.new(
+                nil,
+                Forms::ClothForm.new(fresh, COLOUR, nil, workroom_unit),
+                workroom_unit,
+                station: station_asked
+              )
+            )
+          end
 
           app.get("/cloths/:id") do |id|
             record = workroom.cloths.find(number(id))
-            page(:cloth, Screens::ClothForm.new(record, Forms::ClothForm.new(record.spec, record.colour, nil, workroom_unit), workroom_unit))
+            page(
+              :cloth,
+              Screens::ClothForm.new(
+                record,
+                Forms::ClothForm.new(record.spec, record.colour, nil, workroom_unit),
+                workroom_unit
+              )
+            )
           end
 
           app.post("/cloths") do
             form = Forms::ClothForm.new(fresh, COLOUR, params, workroom_unit)
-            next page(:cloth, Screens::ClothForm.new(nil, form, workroom_unit, station: station_asked), status: 422) unless form.valid?
+            unless form.valid?
+              next page(:cloth, Screens::ClothForm.new(nil, form, workroom_unit, station: station_asked), status: 422)
+            end
 
             id = workroom.cloths.create(form.spec, colour: form.colour)
             station_asked ? taken_to_window(id, form.spec) : redirect(to("/cloths"), 303)
@@ -29,10 +48,16 @@ module EarnestFold
             merged do
               record = workroom.cloths.find(number(id))
               form = Forms::ClothForm.new(record.spec, record.colour, params, workroom_unit, version: record.version)
-              workroom.cloths.update(record.id, form.spec, colour: form.colour, version: record.version) if form.problems.empty?
+              if form.problems.empty?
+                workroom.cloths.update(record.id, form.spec, colour: form.colour, version: record.version)
+              end
               next redirect(to("/cloths"), 303) if form.valid?
 
-              page(:cloth, Screens::ClothForm.new(workroom.cloths.find(record.id), form, workroom_unit), status: status_of(form))
+              page(
+                :cloth,
+                Screens::ClothForm.new(workroom.cloths.find(record.id), form, workroom_unit),
+                status: status_of(form)
+              )
             end
           end
         end

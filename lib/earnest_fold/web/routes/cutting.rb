@@ -19,7 +19,10 @@ module EarnestFold
 
           app.get("/jobs/:id/treatments/:treatment/ticket") do |id, treatment|
             job = sheet(id)
-            page(:ticket, Screens::Cutting.new(job, job.fetch_made(number(treatment)), cutting: CuttingSheet.of(job, workroom)))
+            page(
+              :ticket,
+              Screens::Cutting.new(job, job.fetch_made(number(treatment)), cutting: CuttingSheet.of(job, workroom))
+            )
           end
         end
 
@@ -38,7 +41,9 @@ module EarnestFold
             merged do
               cutting = planned(id, cloth)
               form = Forms::WishForm.new(cutting, params)
-              next cutting_station(id, params["treatment"].to_s, notice: form.problem.code, status: 422) unless form.valid?
+              unless form.valid?
+                next cutting_station(id, params["treatment"].to_s, notice: form.problem.code, status: 422)
+              end
 
               workroom.cutting_wishes.keep(cutting.sheet.job.id, cutting.id, form.spec, saw: cutting.wanted)
               redirect to(back_to_station(id)), 303
@@ -51,11 +56,18 @@ module EarnestFold
           # @return [ClothCutting]
           def planned(id, cloth) = CuttingSheet.of(sheet(id), workroom).cloth(number(cloth))
 
-          # Takes the plan as it is now; where somebody cut or took some of the same cloth meanwhile, it is planned again.
+          # Takes the plan as it is now; where somebody cut or took some of the same cloth meanwhile, it is planned
+          # again.
           # @raise [Store::Missing] where there is nothing to cut from
           def take(cutting, again: true)
             plan = cutting.plan or raise Store::Missing, "nothing to cut from"
-            workroom.plans.take(cutting.sheet.job.id, cutting.id, {proved: plan.proved, used: plan.length_used, bound: plan.bound}, cutting.lines, seen: cutting.seen)
+            workroom.plans.take(
+              cutting.sheet.job.id,
+              cutting.id,
+              {proved: plan.proved, used: plan.length_used, bound: plan.bound},
+              cutting.lines,
+              seen: cutting.seen
+            )
           rescue Store::Stale
             raise unless again
 
@@ -66,18 +78,35 @@ module EarnestFold
             job = sheet(id)
             entry = job.fetch_made(number(treatment))
             log = BenchLog.new(workroom.bench.entries(entry.id))
-            page(:desk, Screens::Cutting.new(job, entry, cutting: CuttingSheet.of(job, workroom), asked: params, log: log, notice: notice), status: status)
+            page(
+              :desk,
+              Screens::Cutting.new(
+                job,
+                entry,
+                cutting: CuttingSheet.of(job, workroom),
+                asked: params,
+                log: log,
+                notice: notice
+              ),
+              status: status
+            )
           end
 
           # @return [String] the station of the treatment that was looked at
           def back_to_station(id)
             treatment = params["treatment"].to_s
-            treatment.match?(/\A\d{1,9}\z/) ? "/jobs/#{number(id)}/treatments/#{treatment}/cutting" : "/jobs/#{number(id)}"
+            if treatment.match?(/\A\d{1,9}\z/)
+              "/jobs/#{number(id)}/treatments/#{treatment}/cutting"
+            else
+              "/jobs/#{number(id)}"
+            end
           end
 
           def add_part(job, cloth)
             form = Forms::PartForm.new(job, cloth, params)
-            return cutting_station(job.job.id.to_s, params["treatment"].to_s, notice: :part_refused, status: 422) unless form.valid?
+            unless form.valid?
+              return cutting_station(job.job.id.to_s, params["treatment"].to_s, notice: :part_refused, status: 422)
+            end
 
             workroom.jobs.set_small_parts(job.job.id) { |parts| parts + [form.kept] }
             redirect to(back_to_station(job.job.id.to_s)), 303

@@ -34,14 +34,22 @@ module EarnestFold
           def diary_sheet = DiarySheet.of(workroom, house, Time.now)
 
           def diary(status: 200, **more)
-            page(:diary, Screens::Diary.new(diary_sheet, week: params["week"], others: workroom.diary.without_a_day, **more), status: status)
+            page(
+              :diary,
+              Screens::Diary.new(diary_sheet, week: params["week"], others: workroom.diary.without_a_day, **more),
+              status: status
+            )
           end
 
           def move_step
             form = Forms::MoveForm.new(diary_sheet, params)
             return diary(status: 422, problem: form.problem, typed: form.typed) unless form.valid?
 
-            form.back? ? workroom.diary.let_fall(*form.place) : workroom.diary.move(*form.place, form.day, form.at_minute)
+            if form.back?
+              workroom.diary.let_fall(*form.place)
+            else
+              workroom.diary.move(*form.place, form.day, form.at_minute)
+            end
             redirect to("/diary?week=#{form.week}"), 303
           end
 

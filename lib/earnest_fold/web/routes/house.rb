@@ -35,7 +35,15 @@ module EarnestFold
 
           app.post("/people") do
             form = Forms::PersonForm.new(params)
-            next page(:people, Screens::People.new(workroom.people.names, workroom.by, typed: form.name, problem: form.problem), status: 422) unless form.valid?
+            unless form.valid?
+              next(
+                page(
+                  :people,
+                  Screens::People.new(workroom.people.names, workroom.by, typed: form.name, problem: form.problem),
+                  status: 422
+                )
+              )
+            end
 
             workroom.people.add(form.name)
             session["person"] = form.name
@@ -73,7 +81,9 @@ module EarnestFold
             merged do
               set = workroom.house.read.set(id)
               form = Forms::RuleSetForm.new(set, params)
-              workroom.house.update_set(id, name: form.name, spec: form.spec, version: set.version) if form.problems.empty?
+              if form.problems.empty?
+                workroom.house.update_set(id, name: form.name, spec: form.spec, version: set.version)
+              end
               next redirect(to("/house-rules"), 303) if form.valid?
 
               page(:rule_set, Screens::RuleSet.new(workroom.house.read.set(id), form), status: status_of(form))
@@ -88,7 +98,9 @@ module EarnestFold
 
           # @return [String] "Unlined, 2"
           def fresh_name(like)
-            (2..).each { |count| "#{like.name[0, 50]}, #{count}".then { |name| return name if house.sets.none? { |set| set.name == name } } }
+            (2..).each do |count|
+              "#{like.name[0, 50]}, #{count}".then { |name| return name if house.sets.none? { |set| set.name == name } }
+            end
           end
         end
       end

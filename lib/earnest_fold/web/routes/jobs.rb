@@ -11,12 +11,24 @@ module EarnestFold
         end
 
         def self.lists(app)
-          app.get("/jobs") { page(:jobs, Screens::Jobs.new(workroom.jobs.list(page: page_asked), unit: house.unit, page: page_asked)) }
-          app.get("/jobs/archive") { page(:archive, Screens::Archive.new(workroom.jobs.list(archived: true, page: page_asked), page: page_asked)) }
+          app.get("/jobs") do
+            page(:jobs, Screens::Jobs.new(workroom.jobs.list(page: page_asked), unit: house.unit, page: page_asked))
+          end
+          app.get("/jobs/archive") do
+            page(:archive, Screens::Archive.new(workroom.jobs.list(archived: true, page: page_asked), page: page_asked))
+          end
 
           app.post("/jobs") do
             form = Forms::JobForm.new(params)
-            next page(:jobs, Screens::Jobs.new(workroom.jobs.list, unit: house.unit, typed: form.typed, problem: form.problem), status: 422) unless form.valid?
+            unless form.valid?
+              next(
+                page(
+                  :jobs,
+                  Screens::Jobs.new(workroom.jobs.list, unit: house.unit, typed: form.typed, problem: form.problem),
+                  status: 422
+                )
+              )
+            end
 
             redirect to("/jobs/#{workroom.jobs.create(**form.values)}"), 303
           end
@@ -27,9 +39,15 @@ module EarnestFold
 
           app.post("/jobs/:id/windows") do |id|
             form, job = Forms::WindowForm.new(params), sheet(id)
-            next page(:job, Screens::Job.new(job, typed: form.typed, problem: form.problem), status: 422) unless form.valid?
+            unless form.valid?
+              next page(:job, Screens::Job.new(job, typed: form.typed, problem: form.problem), status: 422)
+            end
 
-            made = workroom.jobs.add_window(job.job.id, **form.values, spec: job.settled.first_set.applied(Store::StartingRules::UNMEASURED, job.unit))
+            made = workroom.jobs.add_window(
+              job.job.id,
+              **form.values,
+              spec: job.settled.first_set.applied(Store::StartingRules::UNMEASURED, job.unit)
+            )
             redirect to("/jobs/#{job.job.id}/treatments/#{made}/measure"), 303
           end
 

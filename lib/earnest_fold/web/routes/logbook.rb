@@ -39,25 +39,48 @@ module EarnestFold
           def keep_log(id, treatment)
             work = logged(id, treatment)
             form = Forms::LogForm.new(work, params)
-            return page(:log_work, Screens::LogWork.new(work, problem: form.problem, typed: form.typed), status: 422) unless form.valid?
+            unless form.valid?
+              return page(:log_work, Screens::LogWork.new(work, problem: form.problem, typed: form.typed), status: 422)
+            end
 
-            form.time? ? workroom.bench.say(work.entry.id, form.step.code, form.step.curtain.to_s, "corrected", value: form.minutes) : workroom.logbook.note(work.entry.id, **form.note)
+            if form.time?
+              workroom.bench.say(
+                work.entry.id,
+                form.step.code,
+                form.step.curtain.to_s,
+                "corrected",
+                value: form.minutes
+              )
+            else
+              workroom.logbook.note(work.entry.id, **form.note)
+            end
             redirect to("/jobs/#{number(id)}/treatments/#{work.entry.id}/log"), 303
           end
 
           # What was learnt becomes the standard, or is declined until there are more jobs.
           def settle_time
-            learnt = LogSheet.whole(workroom, house).learnt.find { |one| one.name.to_s == params["name"] } or raise Store::Missing, "nothing learnt"
+            learnt = LogSheet.whole(workroom, house).learnt.find { |one| one.name.to_s == params["name"] } or
+              raise Store::Missing, "nothing learnt"
             stored = house.stored
             rules = if params["take"] == "yes"
-              stored.merge("times" => stored.fetch("times", {}).merge(learnt.name.to_s => Words.number(learnt.learnt, 2)))
+              stored.merge(
+                "times" => stored.fetch("times", {}).merge(learnt.name.to_s => Words.number(learnt.learnt, 2))
+              )
             else
               stored.merge("declined" => stored.fetch("declined", {}).merge(learnt.name.to_s => learnt.jobs))
             end
             workroom.house.update(version: seen(house.version), rules: rules)
             redirect to("/logbook"), 303
           rescue Store::Stale
-            page(:logbook, Screens::Logbook.new(LogSheet.whole(workroom, workroom.house.read), workroom.house.read, notice: :house_changed_elsewhere), status: 409)
+            page(
+              :logbook,
+              Screens::Logbook.new(
+                LogSheet.whole(workroom, workroom.house.read),
+                workroom.house.read,
+                notice: :house_changed_elsewhere
+              ),
+              status: 409
+            )
           end
         end
       end

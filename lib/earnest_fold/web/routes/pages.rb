@@ -9,7 +9,8 @@ module EarnestFold
           app.get("/") { redirect to("/jobs"), 303 }
           app.get("/find") do
             words = params["q"].to_s.strip[0, 80]
-            page(:find, words.empty? ? Screens::Find.new("", [], []) : Screens::Find.new(words, workroom.jobs.find_words(words), workroom.cloths.find_words(words)))
+            found = words.empty? ? [[], []] : [workroom.jobs, workroom.cloths].map { |all| all.find_words(words) }
+            page(:find, Screens::Find.new(words, *found))
           end
 
           app.get("/keys") { page(:keys, Screens::Marks.new) }

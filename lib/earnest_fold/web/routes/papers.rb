@@ -39,7 +39,13 @@ module EarnestFold
           app.get("/jobs/:id/needs.pdf") do |id|
             job = sheet(id)
             filed("application/pdf", job, "-needs.pdf")
-            Documents::NeedsPdf.new(job.job.title, job.entries.filter_map(&:reckoning), job.cloths_needed, job.unit, on_hand: job.on_hand).render
+            Documents::NeedsPdf.new(
+              job.job.title,
+              job.entries.filter_map(&:reckoning),
+              job.cloths_needed,
+              job.unit,
+              on_hand: job.on_hand
+            ).render
           end
         end
 
@@ -49,8 +55,12 @@ module EarnestFold
         end
 
         def self.plans(app)
-          {"plan.pdf" => ["application/pdf", :pdf.to_proc], "plan.svg" => ["image/svg+xml", :svg.to_proc], "tickets.pdf" => ["application/pdf", :tickets.to_proc],
-           "tickets.svg" => ["image/svg+xml", :tickets_drawn.to_proc]}.each do |file, (type, made)|
+          {
+            "plan.pdf" => ["application/pdf", :pdf.to_proc],
+            "plan.svg" => ["image/svg+xml", :svg.to_proc],
+            "tickets.pdf" => ["application/pdf", :tickets.to_proc],
+            "tickets.svg" => ["image/svg+xml", :tickets_drawn.to_proc]
+          }.each do |file, (type, made)|
             app.get("/jobs/:id/cutting/:cloth/#{file}") do |id, cloth|
               cutting = planned(id, cloth)
               filed(type, cutting.sheet, "-#{file}")
@@ -58,7 +68,10 @@ module EarnestFold
             end
           end
 
-          {"order.csv" => ["text/csv", :csv.to_proc], "order.pdf" => ["application/pdf", :pdf.to_proc]}.each do |file, (type, made)|
+          {
+            "order.csv" => ["text/csv", :csv.to_proc],
+            "order.pdf" => ["application/pdf", :pdf.to_proc]
+          }.each do |file, (type, made)|
             app.get("/jobs/:id/#{file}") do |id|
               job = sheet(id)
               filed(type, job, "-#{file}")
@@ -67,7 +80,12 @@ module EarnestFold
           end
         end
 
-        MAKING = {"work-order.pdf" => :work.to_proc, "strip.pdf" => :strip.to_proc, "hanging-sheet.pdf" => :hanging.to_proc, "tags.pdf" => :tags.to_proc}.freeze
+        MAKING = {
+          "work-order.pdf" => :work.to_proc,
+          "strip.pdf" => :strip.to_proc,
+          "hanging-sheet.pdf" => :hanging.to_proc,
+          "tags.pdf" => :tags.to_proc
+        }.freeze
 
         # Of one treatment, and of a whole job.
         def self.making(app)

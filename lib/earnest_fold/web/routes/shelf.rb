@@ -21,14 +21,18 @@ module EarnestFold
             content_type "text/csv"
             attachment "shelf.csv"
             names = workroom.cloths.all.to_h { |cloth| [cloth.id, cloth.spec["name"].to_s] }
-            Documents::ShelfCsv.text(workroom.shelf.all.map { |record| [names.fetch(record.cloth_id), record.spec, record.piece] })
+            Documents::ShelfCsv.text(
+              workroom.shelf.all.map { |record| [names.fetch(record.cloth_id), record.spec, record.piece] }
+            )
           end
 
           app.post("/shelf/bring-in") { bring_in(params["file"]) }
         end
 
         def self.one(app)
-          app.get("/shelf/new") { page(:piece, receiving(Forms::PieceForm.new({}, workroom.shelf.next_label, nil, workroom_unit))) }
+          app.get("/shelf/new") do
+            page(:piece, receiving(Forms::PieceForm.new({}, workroom.shelf.next_label, nil, workroom_unit)))
+          end
           app.post("/shelf") { receive(Forms::PieceForm.new({}, "", params, workroom_unit)) }
           app.get("/shelf/:piece") { |id| page(:piece, piece_screen(workroom.shelf.find(number(id)))) }
           app.post("/shelf/:piece") { |id| measure(number(id)) }
@@ -47,23 +51,48 @@ module EarnestFold
 
         # Pieces received, measured and settled.
         module Receiving
-          def shelf_screen(problems: []) = Screens::Shelf.new(workroom.shelf.all, workroom.cloths.all, workroom_unit, problems: problems)
+          def shelf_screen(problems: []) =
+            Screens::Shelf.new(workroom.shelf.all, workroom.cloths.all, workroom_unit, problems: problems)
 
           # @return [Screens::Piece] for one that isn't on the shelf yet
-          def receiving(form) = Screens::Piece.new(nil, form, workroom_unit, cloths: workroom.cloths.all, cloth_record: workroom.cloths.all.find { |cloth| cloth.id.to_s == params["cloth"].to_s })
+          def receiving(form) =
+            Screens::Piece.new(
+              nil,
+              form,
+              workroom_unit,
+              cloths: workroom.cloths.all,
+              cloth_record: workroom.cloths.all.find { |cloth| cloth.id.to_s == params["cloth"].to_s }
+            )
 
           def piece_screen(record, form: nil, **more)
             cloths = workroom.cloths.all
             cloth = cloths.find { |one| one.id == record.cloth_id }
             others = workroom.shelf.all(cloths: [record.cloth_id]).reject { |one| one.id == record.id }
-            Screens::Piece.new(record, form || piece_form(record, nil), piece_unit(record), cloths: cloths, cloth_record: cloth, history: workroom.shelf.history(record.id), sheets: concerned(record, cloth, cloths),
-              others: others.map(&:piece), back: station_before, **more)
+            Screens::Piece.new(
+              record,
+              form || piece_form(record, nil),
+              piece_unit(record),
+              cloths: cloths,
+              cloth_record: cloth,
+              history: workroom.shelf.history(record.id),
+              sheets: concerned(record, cloth, cloths),
+              others: others.map(&:piece),
+              back: station_before,
+              **more
+            )
           end
 
           # @return [Array<JobSheet>] the jobs that use the cloth, where the piece differs from it
           def concerned(record, cloth, cloths)
             made = JobSheet.cloth(cloth, workroom_unit)
-            return [] if made.nil? || record.piece.delivery(made).differences.none? { |one| one.stops || %i[width length].include?(one.name) }
+            if made.nil? ||
+                record
+                    .piece
+                    .delivery(made)
+                    .differences
+                    .none? { |one| one.stops || %i[width length].include?(one.name) }
+              return []
+            end
 
             workroom.jobs.using(record.cloth_id).map { |job| JobSheet.new(job, cloths, house).sound }
           end
@@ -71,7 +100,15 @@ module EarnestFold
           # A piece is shown on the tape that it was received by.
           def piece_unit(record) = house.rules.unit(record.spec["delivered"].to_s[/ (mm|cm|in)\z/, 1] || house.unit)
 
-          def piece_form(record, typed) = Forms::PieceForm.new(record.spec, record.label, typed, piece_unit(record), takings: record.piece.life.takings, version: record.version)
+          def piece_form(record, typed) =
+            Forms::PieceForm.new(
+              record.spec,
+              record.label,
+              typed,
+              piece_unit(record),
+              takings: record.piece.life.takings,
+              version: record.version
+            )
 
           def receive(form)
             cloth = workroom.cloths.find(number(params["cloth"].to_s))
@@ -97,13 +134,16 @@ module EarnestFold
             end
           end
 
-          # A flaw more is added to those there are by then; one that is moved or taken away has to be where it was shown.
+          # A flaw more is added to those there are by then; one that is moved or taken away has to be where it was
+          # shown.
           def flaw_on(id)
             merged do
               record = workroom.shelf.find(id)
               form = Forms::FlawForm.new(record, params, piece_unit(record))
               next page(:piece, piece_screen(record, flaw: form), status: 422) unless form.valid?
-              next page(:piece, piece_screen(record, flaw: form, notice: :piece_changed), status: 409) unless form.added? || version_shown(record) == record.version
+              unless form.added? || version_shown(record) == record.version
+                next page(:piece, piece_screen(record, flaw: form, notice: :piece_changed), status: 409)
+              end
 
               workroom.shelf.update(id, form.spec, version: record.version, kind: form.kind, data: form.told)
               redirect to(back_from_piece(record)), 303
@@ -113,7 +153,16 @@ module EarnestFold
           # What a piece differs in is taken over for the cloth, or the piece is cut all the same.
           def settle(record)
             change_piece(record) do
-              next workroom.shelf.update(record.id, record.spec.merge("accepted" => true), version: version_shown(record), kind: "accepted") unless params["how"] == "cloth"
+              unless params["how"] == "cloth"
+                next(
+                  workroom.shelf.update(
+                    record.id,
+                    record.spec.merge("accepted" => true),
+                    version: version_shown(record),
+                    kind: "accepted"
+                  )
+                )
+              end
 
               cloth = workroom.cloths.find(record.cloth_id)
               measured = {"width" => record.spec["width"], "vertical_repeat" => record.spec["repeat"]}.compact
@@ -136,11 +185,16 @@ module EarnestFold
             station_before || "/shelf/#{record.id}"
           end
 
-          def station_before = params["back"].to_s.match?(%r{\A/jobs/\d{1,9}/treatments/\d{1,9}/cutting\z}) ? params["back"] : nil
+          def station_before =
+            params["back"].to_s.match?(%r{\A/jobs/\d{1,9}/treatments/\d{1,9}/cutting\z}) ? params["back"] : nil
 
           def bring_in(file)
             text = (file.is_a?(Hash) && file[:tempfile].respond_to?(:read)) ? file[:tempfile].read(LARGEST_LIST) : ""
-            read = Documents::ShelfCsv.new(text.to_s, workroom.cloths.all.to_h { |cloth| [cloth.spec["name"].to_s, cloth.id] }, workroom_unit).read
+            read = Documents::ShelfCsv.new(
+              text.to_s,
+              workroom.cloths.all.to_h { |cloth| [cloth.spec["name"].to_s, cloth.id] },
+              workroom_unit
+            ).read
             return page(:shelf, shelf_screen(problems: read.problems), status: 422) if read.problems.any?
 
             workroom.shelf.receive_all(read.pieces)

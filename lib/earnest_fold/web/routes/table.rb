@@ -7,10 +7,16 @@ module EarnestFold
       module Table
         def self.registered(app)
           app.helpers(Cuts)
-          app.get("/jobs/:id/table/:cloth") { |id, cloth| page(:table, Screens::Table.new(planned(id, cloth), asked: params["cut"])) }
+          app.get("/jobs/:id/table/:cloth") do |id, cloth|
+            page(:table, Screens::Table.new(planned(id, cloth), asked: params["cut"]))
+          end
 
-          app.post("/jobs/:id/table/:cloth/tick") { |id, cloth| at_table(id, cloth) { workroom.plans.tick(table(id, cloth), cut_asked, least: offcut_least) } }
-          app.post("/jobs/:id/table/:cloth/put-back") { |id, cloth| at_table(id, cloth) { workroom.plans.put_back(table(id, cloth), cut_asked, least: offcut_least) } }
+          app.post("/jobs/:id/table/:cloth/tick") do |id, cloth|
+            at_table(id, cloth) { workroom.plans.tick(table(id, cloth), cut_asked, least: offcut_least) }
+          end
+          app.post("/jobs/:id/table/:cloth/put-back") do |id, cloth|
+            at_table(id, cloth) { workroom.plans.put_back(table(id, cloth), cut_asked, least: offcut_least) }
+          end
           app.post("/jobs/:id/table/:cloth/wrong") { |id, cloth| wrong(id, cloth) }
           app.post("/jobs/:id/table/:cloth/flaw") { |id, cloth| flaw(id, cloth) }
         end
@@ -39,7 +45,14 @@ module EarnestFold
             from = screen.lies_from
             told_on(screen, id, cloth) do |form|
               datum = screen.current.datum
-              workroom.plans.wrong(table(id, cloth), cut_asked, from + form.from - datum, from + form.to - datum, least: offcut_least, why: Screens::Table::WHYS.include?(params["why"]) ? params["why"] : "")
+              workroom.plans.wrong(
+                table(id, cloth),
+                cut_asked,
+                from + form.from - datum,
+                from + form.to - datum,
+                least: offcut_least,
+                why: Screens::Table::WHYS.include?(params["why"]) ? params["why"] : ""
+              )
             end
           end
 
@@ -49,16 +62,38 @@ module EarnestFold
 
             told_on(screen, id, cloth) do |form|
               from = screen.lies_from - screen.origin
-              found = {"from" => Store::Records.typed(from + form.from), "to" => Store::Records.typed(from + form.to), "what" => form.what}
+              found = {
+                "from" => Store::Records.typed(from + form.from),
+                "to" => Store::Records.typed(from + form.to),
+                "what" => form.what
+              }
               record = screen.record
-              workroom.shelf.update(record.id, record.spec.merge("flaws" => record.spec.fetch("flaws", []) + [found]), version: record.version, kind: "flaw_found", data: found)
+              workroom.shelf.update(
+                record.id,
+                record.spec.merge("flaws" => record.spec.fetch("flaws", []) + [found]),
+                version: record.version,
+                kind: "flaw_found",
+                data: found
+              )
             end
           end
 
           # What was told is kept, and the rest is planned again round it.
           def told_on(screen, id, cloth)
-            form = Forms::TableForm.new(params, screen.unit, screen.record.piece.length - (screen.lies_from - screen.origin))
-            return page(:table, Screens::Table.new(screen.cutting, asked: params["cut"], typed: form.typed, problems: form.problems), status: 422) unless form.valid?
+            form = Forms::TableForm.new(
+              params,
+              screen.unit,
+              screen.record.piece.length - (screen.lies_from - screen.origin)
+            )
+            unless form.valid?
+              return (
+                page(
+                  :table,
+                  Screens::Table.new(screen.cutting, asked: params["cut"], typed: form.typed, problems: form.problems),
+                  status: 422
+                )
+              )
+            end
 
             at_table(id, cloth) do
               yield form

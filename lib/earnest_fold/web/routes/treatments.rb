@@ -36,7 +36,9 @@ module EarnestFold
               page(:desk, screen_of(StationScreens.of(station, entry), job, entry))
             end
 
-            app.post("/jobs/:id/treatments/:treatment/#{station}") { |id, treatment| save(station, id, number(treatment)) }
+            app.post("/jobs/:id/treatments/:treatment/#{station}") do |id, treatment|
+              save(station, id, number(treatment))
+            end
           end
         end
 
@@ -48,20 +50,35 @@ module EarnestFold
               job = desk_sheet(id)
               entry = job.fetch(treatment)
               screen = StationScreens.near(station, entry)
-              form = Forms::TreatmentForm.new(job, entry, screen.paths(entry.record.spec), typed(job, entry), unit_shown(job), shown_spec: spec_shown(entry))
-              job = job.with(workroom.treatments.update(treatment, form.spec, version: entry.record.version), form.read) if form.changed?
+              form = Forms::TreatmentForm.new(
+                job,
+                entry,
+                screen.paths(entry.record.spec),
+                typed(job, entry),
+                unit_shown(job),
+                shown_spec: spec_shown(entry)
+              )
+              if form.changed?
+                job = job.with(
+                  workroom.treatments.update(treatment, form.spec, version: entry.record.version),
+                  form.read
+                )
+              end
               shown_again(screen, job, treatment, form, touched: seen_whole?(entry) ? form.touched : nil)
             end
           end
 
           # @return [Boolean] whether a page's journal asks, and its page shows everything as it was just before
-          def seen_whole?(entry) = !request.env[JournalAnswers::ASKED].nil? && params["version"] == entry.record.version.to_s
+          def seen_whole?(entry) =
+            !request.env[JournalAnswers::ASKED].nil? && params["version"] == entry.record.version.to_s
 
           # @return [Hash, nil] the spec that the page showed, by its version; nil where nobody has kept it
           def spec_shown(entry)
             return entry.record.spec if params["version"] == entry.record.version.to_s
 
-            params["version"].to_s.match?(/\A\d{1,9}\z/) ? workroom.treatments.at_version(entry.id, Integer(params["version"], 10)) : nil
+            if params["version"].to_s.match?(/\A\d{1,9}\z/)
+              workroom.treatments.at_version(entry.id, Integer(params["version"], 10))
+            end
           end
 
           # What was typed; a field sent back to the house's rule says what the rule says.
@@ -129,7 +146,11 @@ module EarnestFold
           end
 
           def desk(screen, job, treatment, form, touched: nil)
-            page(:desk, screen_of(screen, job, job.fetch(treatment), form: form, told: told(job, form), touched: touched), status: form ? status_of(form) : 200)
+            page(
+              :desk,
+              screen_of(screen, job, job.fetch(treatment), form: form, told: told(job, form), touched: touched),
+              status: form ? status_of(form) : 200
+            )
           end
 
           # What a set of rules brings with it is said: it settles more than the station shows.
@@ -139,7 +160,8 @@ module EarnestFold
             Differences.new(job).between(form.before, form.spec).reject { |line| line.path == "rules" }
           end
 
-          def stale(screen, job, entry) = page(:desk, screen_of(screen, job, entry, notice: :changed_elsewhere), status: 409)
+          def stale(screen, job, entry) =
+            page(:desk, screen_of(screen, job, entry, notice: :changed_elsewhere), status: 409)
 
           # Cutting looks at more than the treatment, and somebody's own curtain is looked at as it came in.
           def screen_of(screen, job, entry, **shown)

@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Routes
-      # What is done with a job's windows and layers as wholes: copied, moved, put away; and the job's notes and archive.
+      # What is done with a job's windows and layers as wholes: copied, moved, put away; and the job's notes and
+      # archive.
       module Windows
         WAYS = {"before" => -1, "after" => 1}.freeze
 
@@ -13,12 +14,18 @@ module EarnestFold
 
           app.post("/jobs/:id/treatments/:treatment/copy") do |id, treatment|
             entry = sheet(id).fetch(number(treatment))
-            made = workroom.jobs.copy_window(number(id), entry.window, name: Words.say("job.copy_of", title: entry.window.name.empty? ? entry.window.room : entry.window.name))
+            made = workroom.jobs.copy_window(
+              number(id),
+              entry.window,
+              name: Words.say("job.copy_of", title: entry.window.name.empty? ? entry.window.room : entry.window.name)
+            )
             redirect to("/jobs/#{number(id)}/treatments/#{made}/measure"), 303
           end
 
           app.post("/jobs/:id/treatments/:treatment/put-away") { |id, treatment| put_away(id, number(treatment), true) }
-          app.post("/jobs/:id/treatments/:treatment/bring-back") { |id, treatment| put_away(id, number(treatment), false) }
+          app.post("/jobs/:id/treatments/:treatment/bring-back") do |id, treatment|
+            put_away(id, number(treatment), false)
+          end
           app.helpers(Storing)
         end
 
@@ -44,7 +51,12 @@ module EarnestFold
           app.post("/jobs/:id/treatments/:treatment/layer") do |id, treatment|
             job = sheet(id)
             form = Forms::LayerForm.new(job, job.fetch_made(number(treatment)), params)
-            made = workroom.jobs.add_layer(number(id), job.fetch(number(treatment)).window, form.spec, behind: form.behind?)
+            made = workroom.jobs.add_layer(
+              number(id),
+              job.fetch(number(treatment)).window,
+              form.spec,
+              behind: form.behind?
+            )
             redirect to("/jobs/#{number(id)}/treatments/#{made}/measure"), 303
           end
 
@@ -52,7 +64,11 @@ module EarnestFold
             entry = sheet(id).fetch(number(treatment))
             what, way = params["move"].to_s.split("-")
             by = WAYS.fetch(way) { raise Store::Missing, "no such way" }
-            (what == "layer") ? workroom.jobs.move_layer(number(id), entry.window.id, entry.id, by: by) : workroom.jobs.move_window(number(id), entry.window.id, by: by)
+            if what == "layer"
+              workroom.jobs.move_layer(number(id), entry.window.id, entry.id, by: by)
+            else
+              workroom.jobs.move_window(number(id), entry.window.id, by: by)
+            end
             redirect to("/jobs/#{number(id)}"), 303
           end
         end
@@ -61,7 +77,9 @@ module EarnestFold
         module Storing
           def put_away(id, treatment, away)
             job = workroom.jobs.find(number(id))
-            raise Store::Missing, "no treatment #{treatment}" unless job.treatments.any? { |record| record.id == treatment }
+            unless job.treatments.any? { |record| record.id == treatment }
+              raise Store::Missing, "no treatment #{treatment}"
+            end
 
             workroom.treatments.put_away(treatment, away)
             redirect to("/jobs/#{job.id}"), 303

@@ -6,7 +6,8 @@ module EarnestFold
       # The Account station of a job: what it comes to, line by line, by both schools, and the papers that went out.
       class Account
         A = Reckoning::Account
-        # A school beside the other: what the work comes to by it, what that gives an hour, and whether it is the one that counts.
+        # A school beside the other: what the work comes to by it, what that gives an hour, and whether it is the
+        # one that counts.
         School = Reckoning::Value.define(:name, :labour, :per_hour, :chosen)
         # A step's share of the time.
         Share = Reckoning::Value.define(:title, :minutes)
@@ -18,7 +19,8 @@ module EarnestFold
         # @param form [Forms::AccountForm, nil] with what could not be taken
         # @param problem [Symbol, nil] what stood in the way of a paper
         def initialize(account, papers, form: nil, problem: nil, following: {})
-          @account, @sheet, @papers, @form, @problem, @following = account, account.sheet, papers, form, problem, following
+          @account, @sheet, @papers, @form, @problem, @following =
+            account, account.sheet, papers, form, problem, following
         end
 
         def job = sheet.job
@@ -43,12 +45,27 @@ module EarnestFold
         def lines = statement.lines.map { |line| [Words.account_line(line, unit), line] }
 
         # @return [Array<School>]
-        def schools = A::Rules::SCHOOLS.map { |name| School.new(name: name, labour: statement.labour(name), per_hour: statement.per_hour(name), chosen: statement.school == name) }
+        def schools =
+          A::Rules::SCHOOLS.map do |name|
+            School.new(
+              name: name,
+              labour: statement.labour(name),
+              per_hour: statement.per_hour(name),
+              chosen: statement.school == name
+            )
+          end
 
         # @return [Array<Share>] the minutes of each kind of step in the whole job, the longest first
         def times
-          sums = @account.works.flat_map { |entry| @account.minutes_by_step(entry).to_a }.group_by(&:first).transform_values { |pairs| pairs.sum(&:last) }
-          sums.sort_by { |code, minutes| [-minutes, code] }.map { |code, minutes| Share.new(title: Words.say("work_steps.#{code}.title"), minutes: minutes) }
+          sums =
+            @account
+              .works
+              .flat_map { |entry| @account.minutes_by_step(entry).to_a }
+              .group_by(&:first)
+              .transform_values { |pairs| pairs.sum(&:last) }
+          sums
+            .sort_by { |code, minutes| [-minutes, code] }
+            .map { |code, minutes| Share.new(title: Words.say("work_steps.#{code}.title"), minutes: minutes) }
         end
 
         # @return [Array<JobSheet::Entry>] what is not in it yet
@@ -60,19 +77,34 @@ module EarnestFold
         # @return [Array<Reckoning::Account::Changes::Change>] since the last quote
         def changes = quote ? A::Changes.between(AccountSheet.lines(quote.content), statement.lines) : []
 
-        def change_words(change) = change.name.empty? ? Words.say("account.sorts.#{change.sort}") : "#{Words.say("account.sorts.#{change.sort}")}: #{change.name}"
+        def change_words(change) =
+          if change.name.empty?
+            Words.say("account.sorts.#{change.sort}")
+          else
+            "#{Words.say("account.sorts.#{change.sort}")}: #{change.name}"
+          end
 
         # @return [Array<Reckoning::Remark>] what an experienced maker says here
         def remarks = of_alterations + of_finished
 
         # What is finished carries its tag.
         def of_finished
-          @account.works.select(&:finished?).first(1).flat_map { |entry| of_entry(entry, station: "account").select { |remark| remark.code == Reckoning::Judgement::TagIt::CODE } }
+          @account
+            .works
+            .select(&:finished?)
+            .first(1)
+            .flat_map do |entry|
+              of_entry(entry, station: "account").select { |remark| remark.code == Reckoning::Judgement::TagIt::CODE }
+            end
         end
 
         def of_entry(entry, **asked)
           made = entry.reckoning
-          entry.alteration? ? Reckoning::Judgement.of_alteration(made, [], house: sheet.house, **asked) : Reckoning::Judgement.of(made.treatment, made, [], house: sheet.house, **asked)
+          if entry.alteration?
+            Reckoning::Judgement.of_alteration(made, [], house: sheet.house, **asked)
+          else
+            Reckoning::Judgement.of(made.treatment, made, [], house: sheet.house, **asked)
+          end
         end
 
         # What all its alterations come to by either school.
@@ -81,8 +113,14 @@ module EarnestFold
           return [] if altered.empty?
 
           all = altered.map { |entry| A.priced(@account.work(entry), rules) }
-          priced = A::Priced.new(minutes: all.sum(&:minutes), by_time: Reckoning::Money.sum(all.map(&:by_time)), by_width: Reckoning::Money.sum(all.map(&:by_width)))
-          of_entry(altered.first, station: "account", priced: priced).reject { |remark| remark.code == Reckoning::Judgement::TagIt::CODE }
+          priced = A::Priced.new(
+            minutes: all.sum(&:minutes),
+            by_time: Reckoning::Money.sum(all.map(&:by_time)),
+            by_width: Reckoning::Money.sum(all.map(&:by_width))
+          )
+          of_entry(altered.first, station: "account", priced: priced).reject do |remark|
+            remark.code == Reckoning::Judgement::TagIt::CODE
+          end
         end
 
         def kept = @account.kept
@@ -100,7 +138,13 @@ module EarnestFold
 
         def field(name)
           problem = form&.problems&.[](name)
-          Field.of(path: name, label: Words.say("account.fields.#{name}"), text: form ? form.typed[name] : now(name), now: now(name), problem: problem && Words.field_problem(problem, unit))
+          Field.of(
+            path: name,
+            label: Words.say("account.fields.#{name}"),
+            text: form ? form.typed[name] : now(name),
+            now: now(name),
+            problem: problem && Words.field_problem(problem, unit)
+          )
         end
       end
     end

@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # The Alter station: what is done, drawn before and after, with every line at its running distance, and what comes off.
+      # The Alter station: what is done, drawn before and after, with every line at its running distance, and what
+      # comes off.
       class Alter < Desk
         include Altering
 
@@ -22,7 +23,12 @@ module EarnestFold
 
         def self.paths(spec)
           declared = R::Alterations.fetch(spec["kind"]).all_fields.names.map(&:to_s)
-          ["kind", *((ASKED - ((spec["kind"] == "from_flat_cloth") ? [] : ["way"])) & declared).flat_map { |name| parts(name, spec) }]
+          [
+            "kind",
+            *((ASKED - ((spec["kind"] == "from_flat_cloth") ? [] : ["way"])) & declared).flat_map do |name|
+              parts(name, spec)
+            end
+          ]
         end
 
         def self.parts(name, spec)
@@ -33,7 +39,8 @@ module EarnestFold
         end
 
         # What a turning of a kind is given: only a single one has something turned under.
-        def self.turning(kind) = {"double" => %w[kind depth], "single" => %w[kind depth turn_under]}.fetch(kind, %w[kind])
+        def self.turning(kind) =
+          {"double" => %w[kind depth], "single" => %w[kind depth turn_under]}.fetch(kind, %w[kind])
 
         def view = :_alter
 
@@ -47,30 +54,57 @@ module EarnestFold
         end
 
         # @return [Array<Array(String, Object)>] the figures of a heading that is put on
-        def heading_figures = (made.alteration.heading_put_on || {}).map { |name, value| [Words.say("work_figures.#{name}"), value] }
+        def heading_figures =
+          (made.alteration.heading_put_on || {}).map { |name, value| [Words.say("work_figures.#{name}"), value] }
 
         # @return [String, nil] SVG: that heading with its marks
         def heading_drawing
           headed = made&.alteration&.headed or return
-          made.alteration.marks.any? ? once(:headed) { Drawings::HeadingMarks.new(made.alteration.heading, headed, unit, colour: colour).to_s } : nil
+          if made.alteration.marks.any?
+            once(:headed) { Drawings::HeadingMarks.new(made.alteration.heading, headed, unit, colour: colour).to_s }
+          end
         end
 
         # @return [Array<Array(Reckoning::AlterLine, String)>] each with what is done there
         def lines = made.lines.map { |line| [line, Words.say("alter.deeds.#{line.deed}")] }
 
-        def line_words(line) = Words.say("alter.from_edge.#{line.from}", line: Words.alter_line(line.name)).sub(/\A./, &:upcase)
+        def line_words(line) =
+          Words.say("alter.from_edge.#{line.from}", line: Words.alter_line(line.name)).sub(/\A./, &:upcase)
 
         # @return [Array<Array(String, String)>] each edge, and whether it stays as it was made
-        def edges = made.alteration.edges.map { |edge, fate| [Words.say("alter.edge_names.#{edge}"), Words.say("alter.edges.#{fate}")] }
+        def edges =
+          made.alteration.edges.map do |edge, fate|
+            [Words.say("alter.edge_names.#{edge}"), Words.say("alter.edges.#{fate}")]
+          end
 
         # @return [String, nil] what the rest still makes
         def rest
           over = made.left_over
-          over.positive? ? Words.say("alter.rest", length: over, uses: Words.uses(R::Cutting::Leftover.new(kind: :remnant, piece: nil, from: R::Length::ZERO, along: over, across: made.alteration.across(made.curtain))), unit: unit) : nil
+          if over.positive?
+            Words.say(
+              "alter.rest",
+              length: over,
+              uses: Words.uses(
+                R::Cutting::Leftover.new(
+                  kind: :remnant,
+                  piece: nil,
+                  from: R::Length::ZERO,
+                  along: over,
+                  across: made.alteration.across(made.curtain)
+                )
+              ),
+              unit: unit
+            )
+          end
         end
 
         # @return [Array<Other>] the ways to shorten side by side
-        def others = (made&.alteration&.shortens? && made.alteration.contradictions.empty?) ? once(:others) { OTHERS.filter_map { |kind| other(kind) } } : []
+        def others =
+          if made&.alteration&.shortens? && made.alteration.contradictions.empty?
+            once(:others) { OTHERS.filter_map { |kind| other(kind) } }
+          else
+            []
+          end
 
         # @return [Array<Reckoning::FromFlatCloth::Way>, nil] both directions of a flat cloth
         def ways = made.alteration.ways
@@ -88,27 +122,56 @@ module EarnestFold
 
         private
 
-        def plain_figures = made.alteration.figures.reject { |name, value| %i[cut_line seam_line].include?(name) || !(value.is_a?(R::Length) || value.is_a?(Numeric)) }.map { |name, value| [Words.say("alter.figures.#{name}"), value] }
+        def plain_figures =
+          made
+            .alteration
+            .figures
+            .reject do |name, value|
+              %i[cut_line seam_line].include?(name) || !(value.is_a?(R::Length) || value.is_a?(Numeric))
+            end
+            .map { |name, value| [Words.say("alter.figures.#{name}"), value] }
 
         def other(kind)
-          spec_then = Forms::AlteredSpec.changed(spec.merge("remove" => Store::Records.typed(made.alteration.existing_length - made.alteration.from_the_top)), kind, sheet.settled.first_set, unit)
+          spec_then = Forms::AlteredSpec.changed(
+            spec.merge(
+              "remove" => Store::Records.typed(made.alteration.existing_length - made.alteration.from_the_top)
+            ),
+            kind,
+            sheet.settled.first_set,
+            unit
+          )
           read = (kind == spec["kind"]) ? made : sheet.read(entry.id, spec_then)
           return if read.is_a?(Array)
 
           main = R::MakingUp::AlteringCase.new(made: read, house: house).main_line
-          Other.new(kind: kind, chosen: kind == spec["kind"], main: line_words(main), at: main.at, left_over: read.left_over, stops: read.stops)
+          Other.new(
+            kind: kind,
+            chosen: kind == spec["kind"],
+            main: line_words(main),
+            at: main.at,
+            left_over: read.left_over,
+            stops: read.stops
+          )
         end
 
         def options(path)
           return R::Allowance::KINDS.to_h { |kind| [kind, Words.say("turnings.#{kind}")] } if path.end_with?("hem.kind")
           return {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")} if path == "let_down"
           return R::Headings.names.to_h { |name| [name, Words.say("headings.#{name}")] } if path == "heading.kind"
-          return {"" => Words.say("alter.best_way")}.merge(R::OwnCurtain::WAYS.to_h { |way| [way, Words.say("alter.ways.#{way}")] }) if path == "way"
+          if path == "way"
+            return (
+              {"" => Words.say("alter.best_way")}.merge(
+                R::OwnCurtain::WAYS.to_h { |way| [way, Words.say("alter.ways.#{way}")] }
+              )
+            )
+          end
 
           kind = Forms::SpecFields.kind(path, spec)
           case kind
-          when R::FieldKinds::ChoiceKind then kind.words.to_h { |word| [word, Words.say("#{(path == "heading.style") ? "styles" : "choices"}.#{word}")] }
-          when R::FieldKinds::FlagKind then {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}
+          when R::FieldKinds::ChoiceKind
+            kind.words.to_h { |word| [word, Words.say("#{(path == "heading.style") ? "styles" : "choices"}.#{word}")] }
+          when R::FieldKinds::FlagKind
+            {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}
           end
         end
       end

@@ -8,7 +8,8 @@ module EarnestFold
         include Altering
 
         # Steps at which the lines on the cloth are what is looked at.
-        DRAWN = %w[measure_again mark_lines compare_lines cut_off sew_tuck cut_strip add_to_foot press_new_hem compare_edges check_length].freeze
+        DRAWN = %w[measure_again mark_lines compare_lines cut_off sew_tuck cut_strip add_to_foot press_new_hem
+          compare_edges check_length].freeze
 
         # What stops the alteration stops its making.
         def checks = entry.checks
@@ -28,7 +29,10 @@ module EarnestFold
 
         private
 
-        def headed = once(:headed) { Drawings::HeadingMarks.new(made.alteration.heading, made.alteration.headed, unit, colour: colour).to_s }
+        def headed =
+          once(:headed) do
+            Drawings::HeadingMarks.new(made.alteration.heading, made.alteration.headed, unit, colour: colour).to_s
+          end
 
         def altered = DRAWN.include?(step.code) ? once(:altered) { Drawings::AlteredCurtain.new(made, unit).to_s } : nil
       end

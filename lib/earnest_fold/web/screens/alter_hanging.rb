@@ -15,7 +15,12 @@ module EarnestFold
 
         def edges = made.curtain.hands.map { |hand| [Words.hand(hand), Words.say("alter.as_it_came")] }
 
-        def lengths = [[Words.say("work_figures.length_at_last"), made.alteration.length_at_last], [Words.say("fields.wanted_length"), made.alteration.wanted_length], [Words.say("fields.stand_up"), made.alteration.stand_up]]
+        def lengths =
+          [
+            [Words.say("work_figures.length_at_last"), made.alteration.length_at_last],
+            [Words.say("fields.wanted_length"), made.alteration.wanted_length],
+            [Words.say("fields.stand_up"), made.alteration.stand_up]
+          ]
 
         def hangs_by = [:length_at_last, made.alteration.length_at_last]
 

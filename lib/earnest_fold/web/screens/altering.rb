@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # What the stations of somebody's own curtain have in common: their fields, their working and their remarks are an alteration's.
+      # What the stations of somebody's own curtain have in common: their fields, their working and their remarks
+      # are an alteration's.
       module Altering
         R = Reckoning
 
@@ -24,7 +25,8 @@ module EarnestFold
         def face = nil
 
         # @return [Array<Field>]
-        def kinds = field("kind", options: R::Alterations.names.to_h { |name| [name, Words.say("alterations.#{name}")] })
+        def kinds =
+          field("kind", options: R::Alterations.names.to_h { |name| [name, Words.say("alterations.#{name}")] })
 
         # @return [Array<Store::CameIn::Note>] what was noted when the curtains came in
         def notes_made = @notes || []
@@ -34,7 +36,13 @@ module EarnestFold
         def said_here
           return [] unless made
 
-          R::Judgement.of_alteration(made, spec.fetch("answers", {}).keys, station: station, house: house, noted: notes_made.any?)
+          R::Judgement.of_alteration(
+            made,
+            spec.fetch("answers", {}).keys,
+            station: station,
+            house: house,
+            noted: notes_made.any?
+          )
         end
       end
     end

@@ -9,21 +9,33 @@ module EarnestFold
         HEADING = %w[set_out_heading put_on_heading form_heading put_in_hooks].freeze
         # @param asked [Array(String, String), nil] the step's name: code and curtain
         # @param form [Forms::MeasureForm, nil] with measures that could not be read
-        # @param clock [Array(Integer, Store::Bench::Entry), nil] a clock that runs elsewhere and stood in the way of this one
+        # @param clock [Array(Integer, Store::Bench::Entry), nil] a clock that runs elsewhere and stood in the way
+        #   of this one
         def initialize(sheet, entry, asked: nil, form: nil, clock: nil, **shown)
           super(sheet, entry, **shown)
           @asked, @measure, @clock = asked, form, clock
         end
 
         # @return [String, nil] where another clock runs
-        def other_clock = @clock && Words.say("making.other_clock", step: Words.say("work_steps.#{@clock.last.step}.title"), at: WallClock.new(house.diary.zone).time(@clock.last.at))
+        def other_clock =
+          @clock &&
+            Words.say(
+              "making.other_clock",
+              step: Words.say("work_steps.#{@clock.last.step}.title"),
+              at: WallClock.new(house.diary.zone).time(@clock.last.at)
+            )
 
         # @return [Array<Field>] one for each place at which the step asks for a measure
         def measures
           places = step.check.places.empty? ? [""] : step.check.places
           places.map do |place|
             problem = @measure&.problems&.[](place)
-            Field.of(path: Forms::MeasureForm.field(place), label: place.empty? ? Words.say("making.measured") : Words.say("edges.#{place}"), text: @measure&.typed&.[](place).to_s, problem: problem && Words.field_problem(problem, unit))
+            Field.of(
+              path: Forms::MeasureForm.field(place),
+              label: place.empty? ? Words.say("making.measured") : Words.say("edges.#{place}"),
+              text: @measure&.typed&.[](place).to_s,
+              problem: problem && Words.field_problem(problem, unit)
+            )
           end
         end
 
@@ -41,7 +53,8 @@ module EarnestFold
         def here = bench_path(step)
 
         # @param name [Symbol] of a figure of a step, or of a line on the cloth
-        def figure_name(name) = Words.say?("work_figures.#{name}") ? Words.say("work_figures.#{name}") : Words.alter_line(name)
+        def figure_name(name) =
+          Words.say?("work_figures.#{name}") ? Words.say("work_figures.#{name}") : Words.alter_line(name)
 
         # @return [BenchLog::Spent]
         def spent = @log.spent(step)
@@ -58,7 +71,9 @@ module EarnestFold
           return unless check && worst
           return Words.say("making.within", tolerance: check.tolerance, planned: check.planned, unit: unit) if right?
 
-          "#{Words.say("making.outside", apart: (worst.length - check.planned).abs, tolerance: check.tolerance, unit: unit)}. #{Words.say("making.what_then.#{what_then}")}"
+          apart = (worst.length - check.planned).abs
+          outside = Words.say("making.outside", apart: apart, tolerance: check.tolerance, unit: unit)
+          "#{outside}. #{Words.say("making.what_then.#{what_then}")}"
         end
 
         def right? = last_readings.all? { |reading| step.check.fits?(reading.length) }
@@ -68,16 +83,27 @@ module EarnestFold
           curtain = reckoning.curtains.find { |made| made.hand == step.curtain }
           return unless curtain && step.code == "form_heading" && step.figures[:pleats] && curtain.task.seams.any?
 
-          pleats = reckoning.treatment.heading.marks(curtain.task, curtain.heading).select { |mark| mark.kind == :pleat }
-          curtain.task.seams.map { |seam| seam_words(seam, pleats.index { |mark| seam.between?(mark.at, mark.to) }) }.join(" ")
+          pleats =
+            reckoning.treatment.heading.marks(curtain.task, curtain.heading).select { |mark| mark.kind == :pleat }
+          curtain
+            .task
+            .seams
+            .map { |seam| seam_words(seam, pleats.index { |mark| seam.between?(mark.at, mark.to) }) }
+            .join(" ")
         end
 
         # @return [String, nil] SVG
         def drawing
           curtain = reckoning.curtains.find { |made| made.hand == step.curtain } || reckoning.curtains.first
-          return Drawings::HeadingMarks.new(reckoning.treatment.heading, curtain, unit, colour: colour).to_s if HEADING.include?(step.code) && reckoning.treatment.heading.marks(curtain.task, curtain.heading).any?
+          if HEADING.include?(step.code) && reckoning.treatment.heading.marks(curtain.task, curtain.heading).any?
+            return Drawings::HeadingMarks.new(reckoning.treatment.heading, curtain, unit, colour: colour).to_s
+          end
 
-          once(:on_table, step.name, colour, house) { Drawings::OnTable.new(reckoning, curtain, step, unit, table: house.table_length, colour: colour).to_s } if Drawings::OnTable.draws?(step.code)
+          if Drawings::OnTable.draws?(step.code)
+            once(:on_table, step.name, colour, house) do
+              Drawings::OnTable.new(reckoning, curtain, step, unit, table: house.table_length, colour: colour).to_s
+            end
+          end
         end
 
         # @return [String, nil] where the table ends under a curtain that is longer, from the leading edge
@@ -85,14 +111,28 @@ module EarnestFold
           curtain = reckoning.curtains.find { |made| made.hand == step.curtain } || reckoning.curtains.first
           return if curtain.flat_width <= house.table_length || step.code == "lay_out_cuts"
 
-          ends = Array.new((curtain.flat_width / house.table_length).ceil) { |index| [house.table_length * (index + 1), curtain.flat_width].min }
-          Words.say("making.sections", sections: ends.each_with_index.map { |to, index| Words.say("making.section", number: index + 1, to: to, unit: unit) }.join(", "))
+          ends =
+            Array.new((curtain.flat_width / house.table_length).ceil) do |index|
+              [house.table_length * (index + 1), curtain.flat_width].min
+            end
+          Words.say(
+            "making.sections",
+            sections: ends
+              .each_with_index
+              .map { |to, index| Words.say("making.section", number: index + 1, to: to, unit: unit) }
+              .join(", ")
+          )
         end
 
         # The lines of an alteration all mean the same where they are off.
         def what_then = Words.say?("making.what_then.#{step.check.name}") ? step.check.name : "line"
 
-        def seam_words(seam, pleat) = pleat ? Words.say("making.seam_hidden", at: seam, number: pleat + 1, unit: unit) : Words.say("making.seam_shows", at: seam, unit: unit)
+        def seam_words(seam, pleat) =
+          if pleat
+            Words.say("making.seam_hidden", at: seam, number: pleat + 1, unit: unit)
+          else
+            Words.say("making.seam_shows", at: seam, unit: unit)
+          end
 
         def page_title = "#{title(step)}, #{entry.title}"
       end

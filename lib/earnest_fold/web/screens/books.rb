@@ -5,7 +5,11 @@ module EarnestFold
     module Screens
       # The house rules for times, prices and days.
       class Books
-        CHOICES = {"account.school" => "account.by", "account.prices" => "books.prices", "account.rounding" => "books.roundings"}.freeze
+        CHOICES = {
+          "account.school" => "account.by",
+          "account.prices" => "books.prices",
+          "account.rounding" => "books.roundings"
+        }.freeze
 
         attr_reader :record, :notice
 
@@ -21,7 +25,8 @@ module EarnestFold
         def parts = Forms::BooksForm::PARTS.keys
 
         # @return [Array<Field>]
-        def fields(part) = Forms::BooksForm::NAMES.select { |path| path.start_with?("#{part}.") }.map { |path| field(path) }
+        def fields(part) =
+          Forms::BooksForm::NAMES.select { |path| path.start_with?("#{part}.") }.map { |path| field(path) }
 
         # @return [Array<Array<Field>>] rows of a drop and its price
         def bands = Forms::BooksForm::BAND_NAMES.map { |path| field(path) }.each_slice(2).to_a
@@ -33,8 +38,14 @@ module EarnestFold
 
         def field(path)
           problem, words = @form.problems[path], CHOICES[path]
-          Field.of(path: path, label: label(path), text: @form.text(path), now: @form.shown(path), options: words && Forms::BooksForm.kind(path).words.to_h { |word| [word, Words.say("#{words}.#{word}")] },
-            problem: problem && Words.field_problem(problem, Reckoning::Units.fetch(record.unit)))
+          Field.of(
+            path: path,
+            label: label(path),
+            text: @form.text(path),
+            now: @form.shown(path),
+            options: words && Forms::BooksForm.kind(path).words.to_h { |word| [word, Words.say("#{words}.#{word}")] },
+            problem: problem && Words.field_problem(problem, Reckoning::Units.fetch(record.unit))
+          )
         end
 
         def label(path)

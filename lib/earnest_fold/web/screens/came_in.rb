@@ -6,8 +6,17 @@ module EarnestFold
       # What somebody's own curtains were like when they came in: noted by place on the drawing, with photographs.
       class CameIn
         # Where on a curtain, in thousandths of its width and its length.
-        PLACES = {"top_left" => [120, 60], "top_middle" => [500, 60], "top_right" => [880, 60], "left" => [80, 500], "middle" => [500, 500], "right" => [920, 500],
-                  "hem_left" => [120, 940], "hem_middle" => [500, 940], "hem_right" => [880, 940]}.freeze
+        PLACES = {
+          "top_left" => [120, 60],
+          "top_middle" => [500, 60],
+          "top_right" => [880, 60],
+          "left" => [80, 500],
+          "middle" => [500, 500],
+          "right" => [920, 500],
+          "hem_left" => [120, 940],
+          "hem_middle" => [500, 940],
+          "hem_right" => [880, 940]
+        }.freeze
 
         attr_reader :sheet, :entry, :notes, :photographs, :problem, :typed
 
@@ -26,6 +35,10 @@ module EarnestFold
 
         def page_title = Words.say("came_in.title", title: entry.title)
 
+        # @return [String] a photograph in words
+        def said_of(photograph) =
+          photograph.words.empty? ? Words.say("came_in.photograph_of", title: entry.title) : photograph.words
+
         def path(to = "came-in") = "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
 
         # @return [Array<String>]
@@ -37,7 +50,13 @@ module EarnestFold
         # @return [String] SVG
         def drawing = Drawings::Condition.new(hands, entry.reckoning, numbered.reject { |_, note| note.struck }).to_s
 
-        def words(note) = [Words.say("came_in.sorts.#{note.sort}"), (Words.hand(note.curtain) if hands.size > 1 && !note.curtain.empty?), Words.say("came_in.places.#{place(note)}"), note.words].compact.reject(&:empty?).join(", ")
+        def words(note) =
+          [
+            Words.say("came_in.sorts.#{note.sort}"),
+            (Words.hand(note.curtain) if hands.size > 1 && !note.curtain.empty?),
+            Words.say("came_in.places.#{place(note)}"),
+            note.words
+          ].compact.reject(&:empty?).join(", ")
 
         # @return [String] the nearest place that has a name
         def place(note) = PLACES.min_by { |_, (across, down)| (across - note.across)**2 + (down - note.down)**2 }.first

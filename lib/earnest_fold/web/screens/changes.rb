@@ -26,7 +26,14 @@ module EarnestFold
         # @return [Array<Line>]
         def lines
           differences = Differences.new(sheet)
-          @changes.map { |change| Line.new(at: change.at, by: change.by, taken_back: change.taken_back, fields: differences.between(change.before, change.after)) }
+          @changes.map do |change|
+            Line.new(
+              at: change.at,
+              by: change.by,
+              taken_back: change.taken_back,
+              fields: differences.between(change.before, change.after)
+            )
+          end
         end
       end
     end

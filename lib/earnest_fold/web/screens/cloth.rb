@@ -6,19 +6,29 @@ module EarnestFold
       # The Cloth station: cloth and lining, widths and drops, the flat curtain, and the choices side by side.
       class Cloth < Desk
         STATION = "cloth"
-        MAKING = %w[making.hem.kind making.hem.depth making.hem.turn_under making.side.kind making.side.depth making.side.turn_under making.seam making.squaring making.width_step making.trim
-          making.accept_short_percent run].freeze
-        LINING = %w[lining.lift lining.inset lining.side_turn lining.top lining.hem.kind lining.hem.depth lining.run].freeze
+        MAKING = %w[making.hem.kind making.hem.depth making.hem.turn_under making.side.kind making.side.depth
+          making.side.turn_under making.seam making.squaring making.width_step making.trim making.accept_short_percent
+          run].freeze
+        LINING = %w[lift inset side_turn top hem.kind hem.depth run].map { |name| "lining.#{name}".freeze }.freeze
         PATTERN = %w[pattern.place pattern.point pattern.meet].freeze
         # The words of a choice, by what is chosen.
-        CHOICES = {"making.hem.kind" => [R::Allowance::KINDS, "turnings"], "lining.hem.kind" => [R::Allowance::KINDS, "turnings"], "making.side.kind" => [R::Allowance::KINDS, "turnings"], "making.width_step" => [R::Making::STEPS.keys, "steps"],
-                   "making.trim" => [R::Making::TRIMS, "trims"], "run" => [R::RUNS, "runs"], "lining.run" => [R::RUNS, "runs"], "pattern.place" => [R::Pattern::PLACES, "places"],
-                   "pattern.meet" => [R::Pattern::MEETS, "meets"]}.freeze
+        CHOICES = {
+          "making.hem.kind" => [R::Allowance::KINDS, "turnings"],
+          "lining.hem.kind" => [R::Allowance::KINDS, "turnings"],
+          "making.side.kind" => [R::Allowance::KINDS, "turnings"],
+          "making.width_step" => [R::Making::STEPS.keys, "steps"],
+          "making.trim" => [R::Making::TRIMS, "trims"],
+          "run" => [R::RUNS, "runs"],
+          "lining.run" => [R::RUNS, "runs"],
+          "pattern.place" => [R::Pattern::PLACES, "places"],
+          "pattern.meet" => [R::Pattern::MEETS, "meets"]
+        }.freeze
 
         def self.paths(spec)
           lined = spec["lining"] ? LINING : []
           count = spec["heading"] ? Forms::SpecFields.heading_paths(spec) & %w[heading.pleats heading.fullness] : []
-          ["rules", "heading.kind", *count, "face", "lining.cloth", "interlining.cloth", "making.widths", *MAKING, *lined, *PATTERN]
+          ["rules", "heading.kind", *count, "face", "lining.cloth", "interlining.cloth", "making.widths", *MAKING,
+            *lined, *PATTERN]
         end
 
         def faces = field("face", options: cloths("face", "fields.choose_cloth"))
@@ -58,14 +68,27 @@ module EarnestFold
         def looked_at = (lining? || room?) ? part : curtain.hand
 
         # @return [Array<Entry>] the windows of this room that can be drawn
-        def room = @room ||= sheet.entries.select { |other| other.reckoning && other.window.room == entry.window.room && (other.id == entry.id || other.window.id != entry.window.id) }
+        def room =
+          @room ||= sheet.entries.select do |other|
+            other.reckoning && other.window.room == entry.window.room &&
+              (other.id == entry.id || other.window.id != entry.window.id)
+          end
 
         # @return [String, nil] SVG
         def drawing
           return unless curtain
-          return Drawings::RoomCurtains.new(room.map { |other| [other.title, other.reckoning, sheet.colour(other.reckoning.treatment.face)] }, unit).to_s if room?
+          if room?
+            return (
+              Drawings::RoomCurtains.new(
+                room.map { |other| [other.title, other.reckoning, sheet.colour(other.reckoning.treatment.face)] },
+                unit
+              ).to_s
+            )
+          end
 
-          once(:flat, looked_at, colour) { Drawings::FlatCurtain.new(reckoning, curtain, unit, colour: colour, lining: lining?).to_s }
+          once(:flat, looked_at, colour) do
+            Drawings::FlatCurtain.new(reckoning, curtain, unit, colour: colour, lining: lining?).to_s
+          end
         end
 
         # @return [Array<Array(String, Reckoning::Level::At)>] each window of the room with where its pattern stands

@@ -32,17 +32,26 @@ module EarnestFold
         # @return [Field]
         def field(name)
           problem = form.problems[name]
-          Field.of(path: name, label: Words.say("cloth_fields.#{name}"), text: form.text(name), now: form.shown(name), options: options(name),
-            problem: problem && Words.field_problem(problem, unit))
+          Field.of(
+            path: name,
+            label: Words.say("cloth_fields.#{name}"),
+            text: form.text(name),
+            now: form.shown(name),
+            options: options(name),
+            problem: problem && Words.field_problem(problem, unit)
+          )
         end
 
         private
 
         def options(name)
           case name
-          when "use" then Reckoning::Cloth::USES.to_h { |use| [use, Words.say("uses.#{use}")] }
-          when "match" then Reckoning::Cloth::MATCHES.to_h { |match| [match, Words.say("matches.#{match}")] }
-          when "one_way", "selvedge_in_seam", "coated", "frays", "creeps", "curls", "loose" then {"no" => Words.say("cloth_fields.#{name}_no"), "yes" => Words.say("cloth_fields.#{name}_yes")}
+          when "use"
+            Reckoning::Cloth::USES.to_h { |use| [use, Words.say("uses.#{use}")] }
+          when "match"
+            Reckoning::Cloth::MATCHES.to_h { |match| [match, Words.say("matches.#{match}")] }
+          when "one_way", "selvedge_in_seam", "coated", "frays", "creeps", "curls", "loose"
+            {"no" => Words.say("cloth_fields.#{name}_no"), "yes" => Words.say("cloth_fields.#{name}_yes")}
           end
         end
       end

@@ -8,7 +8,12 @@ module EarnestFold
         R = Reckoning
         # One piece: its drawing and its cuts in order.
         Row = R::Value.define(:number, :placed, :title, :name, :key, :mine, :done)
-        PARTS = {"tieback" => %w[girth ease finished_depth end_turn count], "frill" => %w[heading_length frill seam count], "tab" => %w[diameter drop tab_width seam count], "patch" => %w[width height count]}.freeze
+        PARTS = {
+          "tieback" => %w[girth ease finished_depth end_turn count],
+          "frill" => %w[heading_length frill seam count],
+          "tab" => %w[diameter drop tab_width seam count],
+          "patch" => %w[width height count]
+        }.freeze
 
         # @param screen [Cutting]
         # @param cutting [ClothCutting]
@@ -64,24 +69,56 @@ module EarnestFold
         # @return [String] SVG
         def drawing(shown)
           once(:piece, shown.record.id) do
-            Drawings::Bolt.new(cloth, shown.piece, shown.placed, unit, colour: colour, zoom: @screen.zoom, marks: marks(shown.placed, shown.made)).to_s
+            Drawings::Bolt.new(
+              cloth,
+              shown.piece,
+              shown.placed,
+              unit,
+              colour: colour,
+              zoom: @screen.zoom,
+              marks: marks(shown.placed, shown.made)
+            ).to_s
           end
         end
 
         # @return [String] SVG: the whole job on one endless piece
         def endless
-          once(:endless) { Drawings::Bolt.endless(cutting.reckoned, unit, colour: colour, marks: marks(cutting.reckoned.endless.placed, [])).to_s }
+          once(:endless) do
+            Drawings::Bolt.endless(
+              cutting.reckoned,
+              unit,
+              colour: colour,
+              marks: marks(cutting.reckoned.endless.placed, [])
+            ).to_s
+          end
         end
 
         # What is made of the plan, made once while nothing that it is made of changes.
         # @yieldreturn [Object]
-        def once(*name, &block) = @screen.once(*name, cutting.key, colour, @screen.zoom, @screen.touched, @screen.sheet.entries.map(&:title), &block)
+        def once(*name, &block) =
+          @screen.once(
+            *name,
+            cutting.key,
+            colour,
+            @screen.zoom,
+            @screen.touched,
+            @screen.sheet.entries.map(&:title),
+            &block
+          )
 
         # @param placed [Array<Reckoning::Cutting::Placed>]
         # @return [Array<Row>]
         def rows(placed, made = [])
           placed.each_with_index.map do |one, index|
-            Row.new(number: index + 1, placed: one, title: @screen.title_of(one.cut.treatment), name: @screen.cut_name(one.cut), key: key(one.cut), mine: mine?(one.cut), done: made.include?(one))
+            Row.new(
+              number: index + 1,
+              placed: one,
+              title: @screen.title_of(one.cut.treatment),
+              name: @screen.cut_name(one.cut),
+              key: key(one.cut),
+              mine: mine?(one.cut),
+              done: made.include?(one)
+            )
           end
         end
 
@@ -110,8 +147,16 @@ module EarnestFold
         # @return [Reckoning::CutCase, nil] the treatment's first cut, for what is said before it
         def first_cut
           cut = mine.first or return
-          R::CutCase.new(cloth: cloth, length: cut.length, measured: cutting.pieces.empty? ? nil : cutting.pieces.all? { |record| record.piece.measured }, batches: cutting.pieces.map { |record| record.piece.batch }.uniq, first_on_piece: true, first_of_treatment: true,
-            first_on_cloth: true, leftover: cutting.leftovers.first)
+          R::CutCase.new(
+            cloth: cloth,
+            length: cut.length,
+            measured: cutting.pieces.empty? ? nil : cutting.pieces.all? { |record| record.piece.measured },
+            batches: cutting.pieces.map { |record| record.piece.batch }.uniq,
+            first_on_piece: true,
+            first_of_treatment: true,
+            first_on_cloth: true,
+            leftover: cutting.leftovers.first
+          )
         end
 
         # @param to [String]
@@ -133,7 +178,11 @@ module EarnestFold
         def key(cut) = [cloth.id, cut.treatment, cut.curtain, cut.number].join("~")
 
         def marks(placed, made)
-          Drawings::Bolt::Marks.new(states: placed.to_h { |one| [one, state(one, made)] }.compact, links: placed.to_h { |one| [one, "#{@screen.here(cut: key(one.cut))}#touched-#{cloth.id}"] }, titles: titles)
+          Drawings::Bolt::Marks.new(
+            states: placed.to_h { |one| [one, state(one, made)] }.compact,
+            links: placed.to_h { |one| [one, "#{@screen.here(cut: key(one.cut))}#touched-#{cloth.id}"] },
+            titles: titles
+          )
         end
 
         def state(placed, made)

@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # Everything a treatment could be instead, side by side: other counts, the cloth run the other way, other headings.
+      # Everything a treatment could be instead, side by side: other counts, the cloth run the other way, other
+      # headings.
       class Compare < Cloth
         # One alternative and what a click sends for it.
         Line = R::Value.define(:choice, :words, :path, :value)
@@ -16,7 +17,11 @@ module EarnestFold
         def kinds
           return [] unless reckoning
 
-          R::Choices.all(reckoning, figures: ->(kind) { rules.heading(kind.kind, unit) }).map { |choice| line(choice) }.group_by { |line| line.choice.kind }.to_a
+          R::Choices
+            .all(reckoning, figures: ->(kind) { rules.heading(kind.kind, unit) })
+            .map { |choice| line(choice) }
+            .group_by { |line| line.choice.kind }
+            .to_a
         end
 
         # @yieldreturn [String] the tables
@@ -31,8 +36,18 @@ module EarnestFold
         def detail(choice)
           return unless choice.kind == :count
 
-          figures = choice.reckoning.curtains.first.heading.compact.slice(:space, :take_up, :hooks, :eyelets, :gliders, :carriers)
-          figures.first(2).map { |name, value| "#{Words.say("figures.#{name}")} #{Words.figure(value, unit)}" }.join(", ")
+          figures = choice.reckoning.curtains.first.heading.compact.slice(
+            :space,
+            :take_up,
+            :hooks,
+            :eyelets,
+            :gliders,
+            :carriers
+          )
+          figures
+            .first(2)
+            .map { |name, value| "#{Words.say("figures.#{name}")} #{Words.figure(value, unit)}" }
+            .join(", ")
         end
 
         # @return [Array<String>] what stands in the way of a choice, in few words
@@ -58,7 +73,12 @@ module EarnestFold
           Line.new(choice: choice, words: words, path: path, value: value)
         end
 
-        def widths_line(choice) = ["making.widths", Words.number(choice.name, 1), Words.say("compare.some_widths", widths: Words.widths(choice.name))]
+        def widths_line(choice) =
+          [
+            "making.widths",
+            Words.number(choice.name, 1),
+            Words.say("compare.some_widths", widths: Words.widths(choice.name))
+          ]
 
         def sideways_line(choice) = ["run", choice.name, Words.say("runs.#{choice.name}")]
 

@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # The Cutting station: the plan of the job's cuts on the pieces there are of each of the treatment's cloths; also the cut
+      # The Cutting station: the plan of the job's cuts on the pieces there are of each of the treatment's cloths;
+      # also the cut
       # ticket on paper.
       class Cutting < Desk
         STATION = "cutting"
@@ -17,7 +18,8 @@ module EarnestFold
         end
 
         # @return [Array<ClothPlan>] of the treatment's cloths, face first
-        def cloths = @cloths ||= reckoning ? @cutting.of_treatment(reckoning).map { |cloth| ClothPlan.new(self, cloth) } : []
+        def cloths =
+          @cloths ||= reckoning ? @cutting.of_treatment(reckoning).map { |cloth| ClothPlan.new(self, cloth) } : []
 
         # @return [Integer] how many times the drawings are enlarged; 0 for a piece in one row
         def zoom = ZOOMS.find { |one| one.to_s == @asked["zoom"] } || 1
@@ -53,7 +55,16 @@ module EarnestFold
         def said_here
           return [] unless reckoning
 
-          R::Judgement.of(treatment, reckoning, spec.fetch("answers", {}).keys, station: station, behind: sheet.behind(entry), house: house, counted: hardware, cutting: cloths.first.first_cut)
+          R::Judgement.of(
+            treatment,
+            reckoning,
+            spec.fetch("answers", {}).keys,
+            station: station,
+            behind: sheet.behind(entry),
+            house: house,
+            counted: hardware,
+            cutting: cloths.first.first_cut
+          )
         end
       end
     end

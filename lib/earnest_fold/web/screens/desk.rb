@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # What every station of a treatment shows: the job, the rail of windows, the tape, the working; and its own fields.
+      # What every station of a treatment shows: the job, the rail of windows, the tape, the working; and its own
+      # fields.
       class Desk
         include SeeingTo
 
@@ -16,7 +17,8 @@ module EarnestFold
         # @param notice [Symbol, nil] something to say above the station
         # @param part [String, nil] which curtain is looked at
         # @param told [Array<Differences::Line>] what else was changed by one choice
-        # @param touched [Array<String>, nil] the fields that the page before didn't show as they are by now; nil for all of them
+        # @param touched [Array<String>, nil] the fields that the page before didn't show as they are by now; nil
+        #   for all of them
         # @param log [BenchLog, nil] with the cautions that were seen to
         def initialize(sheet, entry, form: nil, notice: nil, part: nil, log: nil, told: [], touched: nil)
           @log, @told, @touched = log, told, touched
@@ -58,7 +60,12 @@ module EarnestFold
 
         # Fields as they are shown while nothing typed was refused.
         # @yieldreturn [String]
-        def shown_fields(name, &block) = form ? block.call : once(:fields, station, name, sheet.rule_set(entry)&.id, sheet.rule_set(entry)&.version, &block)
+        def shown_fields(name, &block) =
+          if form
+            block.call
+          else
+            once(:fields, station, name, sheet.rule_set(entry)&.id, sheet.rule_set(entry)&.version, &block)
+          end
 
         # @param key [Array] what something depends on besides the treatment and its cloths
         # @return [Object] what the block makes of it, made once
@@ -84,7 +91,8 @@ module EarnestFold
         end
 
         # @return [String] the same station of other work, or Measure where it has none such
-        def path_of(other) = "/jobs/#{job.id}/treatments/#{other.id}/#{Stations.of(other).include?(station) ? station : "measure"}"
+        def path_of(other) =
+          "/jobs/#{job.id}/treatments/#{other.id}/#{Stations.of(other).include?(station) ? station : "measure"}"
 
         # @return [String] a treatment in few words, for the rail
         def summary(other)
@@ -93,12 +101,17 @@ module EarnestFold
           return Words.say("desk.open") unless other.reckoning
 
           opening = other.record.spec.dig("opening", "kind")
-          opening ? "#{Words.say("openings.#{opening}")} · #{Words.say("states.done")}" : Words.say("alterations_short.#{other.record.spec["kind"]}")
+          if opening
+            "#{Words.say("openings.#{opening}")} · #{Words.say("states.done")}"
+          else
+            Words.say("alterations_short.#{other.record.spec["kind"]}")
+          end
         end
 
         def notice = @notice && Words.say("notices.#{@notice}")
 
-        def path(to = station) = (to == "account") ? "/jobs/#{job.id}/account" : "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
+        def path(to = station) =
+          (to == "account") ? "/jobs/#{job.id}/account" : "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
 
         def page_title = "#{Words.say("stations.#{station}")}, #{entry.title}"
 
@@ -110,18 +123,35 @@ module EarnestFold
           stored = Forms::Readings.path?(path) ? Forms::Readings.at(spec, path) : Forms::SpecFields.stored(path, spec)
           kind = Forms::Readings.path?(path) ? Forms::Readings::KIND : Forms::SpecFields.kind(path, spec)
           now = Forms::Readings.shown(path, spec, unit)
-          Field.of(path: path, label: Words.field_label(path), options: options, hint: hint(stored, kind), rule: ruled.mark(path),
-            text: form&.typed&.fetch(path, nil) || now, now: now, problem: problem && Words.field_problem(problem, unit), offer: problem&.data&.fetch(:offer, nil))
+          Field.of(
+            path: path,
+            label: Words.field_label(path),
+            options: options,
+            hint: hint(stored, kind),
+            rule: ruled.mark(path),
+            text: form&.typed&.fetch(path, nil) || now,
+            now: now,
+            problem: problem && Words.field_problem(problem, unit),
+            offer: problem&.data&.fetch(:offer, nil)
+          )
         end
 
         # @return [Boolean] whether it has notes, or a name of its own
         def noted? = spec.values_at("notes", "name").any? { |words| !words.to_s.empty? }
 
         # @return [Ruled]
-        def ruled = @ruled ||= sheet.rule_set(entry).then { |set| once(:ruled, set&.id, set&.version) { Ruled.new(set, spec, unit) } }
+        def ruled =
+          @ruled ||=
+            sheet.rule_set(entry).then { |set| once(:ruled, set&.id, set&.version) { Ruled.new(set, spec, unit) } }
 
         # @return [Field] which of the house's sets the treatment takes
-        def rule_sets = field("rules", options: {"" => Words.say("house.no_set")}.merge(sheet.settled.sets.to_h { |set| [set.id.to_s, set.name] }))
+        def rule_sets =
+          field(
+            "rules",
+            options: {"" => Words.say("house.no_set")}.merge(
+              sheet.settled.sets.to_h { |set| [set.id.to_s, set.name] }
+            )
+          )
 
         # @return [Array<Reckoning::Check>] those that speak here
         def checks = Stations.checks(station, entry)
@@ -131,7 +161,10 @@ module EarnestFold
 
         # @return [Array<Array(String, String)>] the questions answered here: code and answer
         def answers
-          spec.fetch("answers", {}).select { |code, _| Array(R::Judgement::Rules[code]&.const_get(:STATION)).include?(station) }.to_a
+          spec
+            .fetch("answers", {})
+            .select { |code, _| Array(R::Judgement::Rules[code]&.const_get(:STATION)).include?(station) }
+            .to_a
         end
 
         # @return [Array<Reckoning::Line>]
@@ -151,14 +184,24 @@ module EarnestFold
         def said_here
           return [] unless treatment
 
-          R::Judgement.of(treatment, reckoning, spec.fetch("answers", {}).keys, station: station, behind: sheet.behind(entry), house: house, counted: hardware)
+          R::Judgement.of(
+            treatment,
+            reckoning,
+            spec.fetch("answers", {}).keys,
+            station: station,
+            behind: sheet.behind(entry),
+            house: house,
+            counted: hardware
+          )
         end
 
         # A length typed in another unit than the one shown says how it was typed.
         def hint(stored, kind)
           return unless kind.is_a?(R::FieldKinds::LengthKind) && stored
 
-          Words.say("fields.typed_as", typed: stored) unless Forms::SpecFields.text(stored, kind, unit) == stored.delete_suffix(" #{unit.name}")
+          unless Forms::SpecFields.text(stored, kind, unit) == stored.delete_suffix(" #{unit.name}")
+            Words.say("fields.typed_as", typed: stored)
+          end
         end
       end
     end

@@ -17,11 +17,13 @@ module EarnestFold
         # @param others [Array<Array(Integer, String)>] jobs that could be put in: id and title
         # @param problem [Symbol, nil] what stood in the way of a move, and `typed` what was asked
         def initialize(diary, week: nil, others: [], problem: nil, typed: {})
-          @diary, @week, @others, @problem, @typed = diary, week, others, problem && Words.say("form_problems.#{problem}"), typed
+          @diary, @week, @others, @problem, @typed =
+            diary, week, others, problem && Words.say("form_problems.#{problem}"), typed
         end
 
         # @return [Stretch, nil] the one that is to be moved
-        def moving = @moving ||= diary.task?(typed["key"].to_s) ? plan.placed.find { |one| one.task.key == typed["key"] } : nil
+        def moving =
+          @moving ||= diary.task?(typed["key"].to_s) ? plan.placed.find { |one| one.task.key == typed["key"] } : nil
 
         # What changes only with the diary itself.
         # @yieldreturn [String]
@@ -35,7 +37,8 @@ module EarnestFold
         attr_reader :others
 
         # @return [Date] the Monday
-        def monday = @monday ||= (Forms::Days.date(@week) || plan.calendar.first).then { |date| date - (date.cwday - 1) }
+        def monday =
+          @monday ||= (Forms::Days.date(@week) || plan.calendar.first).then { |date| date - (date.cwday - 1) }
 
         # @return [Array<Date>] the working days of the week
         def days = (0..6).map { |number| monday + number }.select { |date| plan.calendar.works?(date) }
@@ -43,7 +46,15 @@ module EarnestFold
         # @return [Array<Promise>] the jobs that are in it, in the order of what they promised
         def promises
           late = plan.late.to_h { |one| [one.job, one] }
-          diary.sheets.map { |sheet| Promise.new(sheet: sheet, promised: DiarySheet.date(sheet.job, "promised"), ready: plan.ready(sheet.job.id), late: late[sheet.job.id], held: diary.held?(sheet.job)) }
+          diary.sheets.map do |sheet|
+            Promise.new(
+              sheet: sheet,
+              promised: DiarySheet.date(sheet.job, "promised"),
+              ready: plan.ready(sheet.job.id),
+              late: late[sheet.job.id],
+              held: diary.held?(sheet.job)
+            )
+          end
         end
 
         # @param date [Date]
@@ -66,16 +77,23 @@ module EarnestFold
         end
 
         # @return [String] of which work
-        def whose(placed) = diary.about(placed.task.key).then { |about| about.steps.empty? ? about.sheet.job.title : "#{about.entry.title}, #{about.sheet.job.title}" }
+        def whose(placed) =
+          diary
+            .about(placed.task.key)
+            .then do |about|
+              about.steps.empty? ? about.sheet.job.title : "#{about.entry.title}, #{about.sheet.job.title}"
+            end
 
         # @return [String, nil] where it is done
         def path(placed)
           about = diary.about(placed.task.key)
-          "/jobs/#{about.sheet.job.id}/treatments/#{about.entry.id}/#{about.steps.empty? ? "hanging" : "bench?#{Making.asking(about.steps.first)}"}"
+          at = about.steps.empty? ? "hanging" : "bench?#{Making.asking(about.steps.first)}"
+          "/jobs/#{about.sheet.job.id}/treatments/#{about.entry.id}/#{at}"
         end
 
         # @return [String] "8:30–10:15"
-        def hours(stretch) = [stretch.from, stretch.to].map { |minute| Forms::Days.clock(diary.rules.day_begins + minute) }.join("–")
+        def hours(stretch) =
+          [stretch.from, stretch.to].map { |minute| Forms::Days.clock(diary.rules.day_begins + minute) }.join("–")
 
         # @return [String] why it stands where it stands
         def held(placed) = Words.say("diary.held.#{placed.held}")
@@ -83,14 +101,26 @@ module EarnestFold
         # @param placed [Reckoning::Diary::Placed]
         def moved?(placed) = !diary.move(placed.task.key).nil?
 
-        def endangered(late) = Words.say("diary.endangered", what: what(late.endangered_by), whose: whose(late.endangered_by), held: held(late.endangered_by))
+        def endangered(late) =
+          Words.say(
+            "diary.endangered",
+            what: what(late.endangered_by),
+            whose: whose(late.endangered_by),
+            held: held(late.endangered_by)
+          )
 
         # @return [String, nil] what hanging is held for, and how many days there are to get it
         def held_words(promise)
           return unless promise.held
 
           job = promise.sheet.job
-          parts = diary.short(job.id).map { |part| "#{Words.figure(part.short, promise.sheet.unit)} #{Words.say("sundries.#{part.name}").downcase}" }.join(", ")
+          parts =
+            diary
+              .short(job.id)
+              .map do |part|
+                "#{Words.figure(part.short, promise.sheet.unit)} #{Words.say("sundries.#{part.name}").downcase}"
+              end
+              .join(", ")
           by = promise.promised || promise.ready || diary.now.to_date
           Words.say("diary.short", title: job.title, parts: parts, days: [(by - diary.now.to_date).to_i, 0].max)
         end
@@ -99,9 +129,28 @@ module EarnestFold
 
         private
 
-        def by_day = @by_day ||= plan.placed.flat_map { |placed| diary.days(placed).map { |date, from, to| Stretch.new(placed: placed, date: date, from: from, to: to) } }.sort_by { |one| [one.date, one.from] }.group_by(&:date)
+        def by_day =
+          @by_day ||=
+            plan
+              .placed
+              .flat_map do |placed|
+                diary.days(placed).map { |date, from, to| Stretch.new(placed: placed, date: date, from: from, to: to) }
+              end
+              .sort_by { |one| [one.date, one.from] }
+              .group_by(&:date)
 
-        def block(stretch) = Drawings::DiaryWeek::Block.new(date: stretch.date, from: stretch.from, to: stretch.to, bench: stretch.placed.task.bench, job: stretch.placed.job, words: whose(stretch.placed), says: "#{hours(stretch)} #{what(stretch.placed)}: #{whose(stretch.placed)}", href: path(stretch.placed), late: late?(stretch.placed))
+        def block(stretch) =
+          Drawings::DiaryWeek::Block.new(
+            date: stretch.date,
+            from: stretch.from,
+            to: stretch.to,
+            bench: stretch.placed.task.bench,
+            job: stretch.placed.job,
+            words: whose(stretch.placed),
+            says: "#{hours(stretch)} #{what(stretch.placed)}: #{whose(stretch.placed)}",
+            href: path(stretch.placed),
+            late: late?(stretch.placed)
+          )
 
         def late?(placed) = (@late_jobs ||= plan.late.map(&:job)).include?(placed.job)
       end

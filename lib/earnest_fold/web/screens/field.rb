@@ -5,14 +5,26 @@ module EarnestFold
     module Screens
       # One field as a view shows it: what stands in it, what it is called, and what is wrong with it.
       Field = Reckoning::Value.define(:path, :label, :text, :problem, :hint, :options, :rule, :now, :offer) do
-        # `now` is what stands in the store, where that may be something else than what is shown; `offer` what was perhaps meant.
+        # `now` is what stands in the store, where that may be something else than what is shown; `offer` what was
+        # perhaps meant.
         def self.of(path:, label:, text:, problem: nil, hint: nil, options: nil, rule: nil, now: text, offer: nil)
-          new(path: path, label: label, text: text, problem: problem, hint: hint, options: options, rule: rule, now: now, offer: offer)
+          new(
+            path: path,
+            label: label,
+            text: text,
+            problem: problem,
+            hint: hint,
+            options: options,
+            rule: rule,
+            now: now,
+            offer: offer
+          )
         end
 
         # One that stands on the page already just as it is.
         # @return [Field]
-        def self.same(path) = new(path: path, label: nil, text: nil, problem: nil, hint: nil, options: nil, rule: nil, now: nil, offer: nil)
+        def self.same(path) =
+          new(path: path, label: nil, text: nil, problem: nil, hint: nil, options: nil, rule: nil, now: nil, offer: nil)
 
         def same? = text.nil?
 

@@ -15,10 +15,15 @@ module EarnestFold
           @measure, @measured_of = measure, of
         end
 
-        # @return [Array<String>] what is done, one after the other: the support, each layer from the glass to the room and each curtain
+        # @return [Array<String>] what is done, one after the other: the support, each layer from the glass to the
+        #   room and each curtain
         #   of it from its return edge, the dressing, the last checks
         def order
-          hung = sheet.layers(entry).select(&:reckoning).flat_map { |layer| layer.reckoning.curtains.map { |curtain| hang(layer, curtain) } }
+          hung =
+            sheet
+              .layers(entry)
+              .select(&:reckoning)
+              .flat_map { |layer| layer.reckoning.curtains.map { |curtain| hang(layer, curtain) } }
           [first_check, *hung, *dressing, Words.say(drawn? ? "hanging.last" : "hanging.last_fixed")]
         end
 
@@ -27,7 +32,12 @@ module EarnestFold
 
         def first_check
           treatment = reckoning.treatment
-          Words.say((treatment.supports.size > 1) ? "hanging.first_of_two" : "hanging.first", kind: Words.say("supports.#{treatment.support.kind}").downcase, length: treatment.supports.first, unit: unit)
+          Words.say(
+            (treatment.supports.size > 1) ? "hanging.first_of_two" : "hanging.first",
+            kind: Words.say("supports.#{treatment.support.kind}").downcase,
+            length: treatment.supports.first,
+            unit: unit
+          )
         end
 
         # How far it may be off as it hangs.
@@ -37,7 +47,8 @@ module EarnestFold
           def fits? = last.all? { |reading| check.fits?(reading.length) }
         end
 
-        # @return [Array<Check>] for each curtain: what clears the foot where that is known, else its drop, at both edges
+        # @return [Array<Check>] for each curtain: what clears the foot where that is known, else its drop, at both
+        #   edges
         def final_checks = @final_checks ||= hands.map { |hand| final(hand) }
 
         # @return [Check]
@@ -48,11 +59,22 @@ module EarnestFold
         def measure_field(check, place)
           mine = @measure && @measured_of == check.curtain
           problem = mine ? @measure.problems[place] : nil
-          Field.of(path: Forms::MeasureForm.field(place), label: Words.say("edges.#{place}"), text: mine ? @measure.typed[place] : "", problem: problem && Words.field_problem(problem, unit))
+          Field.of(
+            path: Forms::MeasureForm.field(place),
+            label: Words.say("edges.#{place}"),
+            text: mine ? @measure.typed[place] : "",
+            problem: problem && Words.field_problem(problem, unit)
+          )
         end
 
         # @return [String] what was measured means
-        def verdict(check) = Words.say(check.fits? ? "hanging.right" : "hanging.outside", tolerance: check.check.tolerance, planned: check.check.planned, unit: unit)
+        def verdict(check) =
+          Words.say(
+            check.fits? ? "hanging.right" : "hanging.outside",
+            tolerance: check.check.tolerance,
+            planned: check.check.planned,
+            unit: unit
+          )
 
         # @return [Hash{String => String}] files, and the words for each
         def papers = {"hanging-sheet.pdf" => "making_papers.hanging", "tags.pdf" => "making_papers.tags"}
@@ -61,15 +83,43 @@ module EarnestFold
         def not_yet = [Words.say("hanging.not_yet"), "cloth"]
 
         # @return [Array<Array(String, Object)>] small parts to carry, counted
-        def carried = reckoning ? R::Sundries.of(reckoning).except(:chain, :tape_length, :buckram_length).map { |name, count| [Words.say("sundries.#{name}"), count] } : []
+        def carried =
+          if reckoning
+            R::Sundries
+              .of(reckoning)
+              .except(:chain, :tape_length, :buckram_length)
+              .map { |name, count| [Words.say("sundries.#{name}"), count] }
+          else
+            []
+          end
 
         # @return [Array<Array(String, String)>] each curtain with the edge that leads
-        def edges = reckoning.curtains.map { |curtain| [Words.hand(curtain.hand), Words.say("hanging.leads_#{curtain.leads}")] }
+        def edges =
+          reckoning.curtains.map { |curtain| [Words.hand(curtain.hand), Words.say("hanging.leads_#{curtain.leads}")] }
 
         # @return [Array<Array(String, Reckoning::Length)>] the lengths to check when it hangs
         def lengths
           treatment = reckoning.treatment
-          [[Words.say((treatment.supports.size > 1) ? "hanging.each_support" : "hanging.support"), treatment.supports.first], *above_floor, [Words.say("hanging.height"), treatment.drop.readings.min], [Words.say("work_figures.finished_drop"), reckoning.finished_drop], *stand_up(treatment), *clearance, *reckoning.curtains.map { |curtain| [Words.say(drawn? ? "hanging.width_of" : "hanging.fixed_width_of", hand: Words.hand(curtain.hand).downcase), curtain.span.finished_width] }]
+          [
+            [
+              Words.say((treatment.supports.size > 1) ? "hanging.each_support" : "hanging.support"),
+              treatment.supports.first
+            ],
+            *above_floor,
+            [Words.say("hanging.height"), treatment.drop.readings.min],
+            [Words.say("work_figures.finished_drop"), reckoning.finished_drop],
+            *stand_up(treatment),
+            *clearance,
+            *reckoning.curtains.map do |curtain|
+              [
+                Words.say(
+                  drawn? ? "hanging.width_of" : "hanging.fixed_width_of",
+                  hand: Words.hand(curtain.hand).downcase
+                ),
+                curtain.span.finished_width
+              ]
+            end
+          ]
         end
 
         # @return [Array<String>] the curtains
@@ -81,7 +131,17 @@ module EarnestFold
           name, planned = hangs_by
           step = Hung.new(code: Store::Bench::HUNG, curtain: hand)
           readings = @log.readings(step)
-          Check.new(curtain: hand, check: R::MakingUp::Measured.new(name: name, planned: planned, tolerance: TOLERANCE, places: R::MakingUp::EDGES), readings: readings, last: readings.group_by(&:place).values.map(&:last))
+          Check.new(
+            curtain: hand,
+            check: R::MakingUp::Measured.new(
+              name: name,
+              planned: planned,
+              tolerance: TOLERANCE,
+              places: R::MakingUp::EDGES
+            ),
+            readings: readings,
+            last: readings.group_by(&:place).values.map(&:last)
+          )
         end
 
         # @return [Array(Symbol, Reckoning::Length)]
@@ -92,12 +152,19 @@ module EarnestFold
 
         def hang(layer, curtain)
           carriers = layer.reckoning.treatment.heading.carriers(curtain.heading)
-          Words.say(carriers ? "hanging.hang_on" : "hanging.hang", title: layer.title, hand: Words.hand(curtain.hand).downcase, count: carriers)
+          Words.say(
+            carriers ? "hanging.hang_on" : "hanging.hang",
+            title: layer.title,
+            hand: Words.hand(curtain.hand).downcase,
+            count: carriers
+          )
         end
 
-        def dressing = reckoning.treatment.heading.dressed? ? [Words.say("hanging.dress", days: house.diary.setting_days)] : []
+        def dressing =
+          reckoning.treatment.heading.dressed? ? [Words.say("hanging.dress", days: house.diary.setting_days)] : []
 
-        # How the top edge stands to the point that was measured from, and to the hook: each where there is something to say.
+        # How the top edge stands to the point that was measured from, and to the hook: each where there is
+        # something to say.
         def stand_up(treatment)
           rise = treatment.drop.stand_up
           above = if rise.zero?
@@ -116,7 +183,10 @@ module EarnestFold
         # Where the support's height was measured: how high it is, and where the foot comes to hang.
         def above_floor
           height = reckoning.treatment.support.height or return []
-          [[Words.say("hanging.above_floor"), height], [Words.say("hanging.foot_above"), height + reckoning.treatment.drop.stand_up - reckoning.finished_drop]]
+          [
+            [Words.say("hanging.above_floor"), height],
+            [Words.say("hanging.foot_above"), height + reckoning.treatment.drop.stand_up - reckoning.finished_drop]
+          ]
         end
 
         # How far it is to end above what the drop was measured to, or to lie on it.

@@ -3,20 +3,31 @@
 module EarnestFold
   module Web
     module Screens
-      # The Heading station: the kind of heading with the fields it declares, drawn from its own marks, and the counts near
+      # The Heading station: the kind of heading with the fields it declares, drawn from its own marks, and the
+      # counts near
       # the one used.
       class Heading < Desk
         STATION = "heading"
 
         def self.paths(spec)
           kind = spec.dig("heading", "kind") || "pencil_pleat"
-          ["rules", "heading.kind", *Forms::SpecFields.heading_paths({"heading" => {"kind" => kind}}), "support.carriers", "support.diameter", "support.projection"]
+          [
+            "rules",
+            "heading.kind",
+            *Forms::SpecFields.heading_paths({"heading" => {"kind" => kind}}),
+            "support.carriers",
+            "support.diameter",
+            "support.projection"
+          ]
         end
 
-        def kinds = field("heading.kind", options: R::Headings.names.to_h { |kind| [kind, Words.say("headings.#{kind}")] })
+        def kinds =
+          field("heading.kind", options: R::Headings.names.to_h { |kind| [kind, Words.say("headings.#{kind}")] })
 
         # @return [Array<Field>] those of the kind, then what of the support matters to it
-        def fields = @fields ||= (Forms::SpecFields.heading_paths(spec) + support_paths).map { |path| field(path, options: options(path)) }
+        def fields =
+          @fields ||=
+            (Forms::SpecFields.heading_paths(spec) + support_paths).map { |path| field(path, options: options(path)) }
 
         # @return [Integer] figures here that depart from the house's rules
         def departures = ruled.departures(Forms::SpecFields.heading_paths(spec))
@@ -34,7 +45,11 @@ module EarnestFold
         end
 
         # @return [String, nil] SVG: from above, closed and drawn back
-        def plan = curtain && once(:heading_plan, part, sheet.settled.version) { Drawings::HeadingPlan.new(treatment, curtain, unit, house: house).to_s }
+        def plan =
+          curtain &&
+            once(:heading_plan, part, sheet.settled.version) do
+              Drawings::HeadingPlan.new(treatment, curtain, unit, house: house).to_s
+            end
 
         # @return [Array<Reckoning::Mark>] in order from the leading edge
         def marks = @marks ||= treatment.heading.marks(curtain.task, curtain.heading)
@@ -54,7 +69,13 @@ module EarnestFold
 
         # @return [String] what a near count gives, in few words
         def detail(near)
-          near.detail.except(:fits).compact.first(2).map { |name, value| "#{Words.say("figures.#{name}")} #{Words.figure(value, unit)}" }.join(", ")
+          near
+            .detail
+            .except(:fits)
+            .compact
+            .first(2)
+            .map { |name, value| "#{Words.say("figures.#{name}")} #{Words.figure(value, unit)}" }
+            .join(", ")
         end
 
         private
@@ -67,8 +88,10 @@ module EarnestFold
 
         def options(path)
           case Forms::SpecFields.kind(path, spec)
-          when R::FieldKinds::FlagKind then {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}
-          when R::FieldKinds::ChoiceKind then R::HandPleat::STYLES.to_h { |style| [style, Words.say("styles.#{style}")] }
+          when R::FieldKinds::FlagKind
+            {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}
+          when R::FieldKinds::ChoiceKind
+            R::HandPleat::STYLES.to_h { |style| [style, Words.say("styles.#{style}")] }
           end
         end
       end

@@ -13,7 +13,10 @@ module EarnestFold
         def page_title = Words.say("import.refused")
 
         # @return [Array<Array(String, String)>] the place and what is wrong there
-        def lines = @problems.map { |problem| [problem.at.empty? ? Words.say("import.whole") : problem.at, Words.problem(problem)] }
+        def lines =
+          @problems.map do |problem|
+            [problem.at.empty? ? Words.say("import.whole") : problem.at, Words.problem(problem)]
+          end
       end
     end
   end

@@ -21,7 +21,13 @@ module EarnestFold
         def dates
           DiarySheet::DATES.map do |name|
             problem = @dates.problems[name]
-            Field.of(path: name, label: Words.say("diary.dates.#{name}"), text: @dates.typed[name], now: job.dates[name].to_s, problem: problem && Words.field_problem(problem, unit))
+            Field.of(
+              path: name,
+              label: Words.say("diary.dates.#{name}"),
+              text: @dates.typed[name],
+              now: job.dates[name].to_s,
+              problem: problem && Words.field_problem(problem, unit)
+            )
           end
         end
 
@@ -48,7 +54,20 @@ module EarnestFold
         def silhouette(entry) = sheet.silhouette(entry)
 
         # @yieldreturn [String] the window's card
-        def card(entry, &block) = entry.reckoned.once(:card, job.id, entry.title, entry.window.room, entry.made, entry.done, layered?(entry), colour(entry), entry.hung, entry.invoiced, &block)
+        def card(entry, &block) =
+          entry.reckoned.once(
+            :card,
+            job.id,
+            entry.title,
+            entry.window.room,
+            entry.made,
+            entry.done,
+            layered?(entry),
+            colour(entry),
+            entry.hung,
+            entry.invoiced,
+            &block
+          )
 
         def colour(entry) = entry.alteration? ? nil : sheet.colour(entry.reckoning&.treatment&.face)
 
@@ -56,7 +75,8 @@ module EarnestFold
         def layered?(entry) = entry.window.treatments.count { |record| !record.put_away } > 1
 
         # @return [String] "/jobs/1/treatments/2/measure"
-        def path(entry, to = next_station(entry)) = (to == "account") ? "/jobs/#{job.id}/account" : "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
+        def path(entry, to = next_station(entry)) =
+          (to == "account") ? "/jobs/#{job.id}/account" : "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
       end
     end
   end

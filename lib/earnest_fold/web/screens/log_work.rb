@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # One piece of work in the logbook: its times, to be put right by hand, its drops as made, and what to do next time.
+      # One piece of work in the logbook: its times, to be put right by hand, its drops as made, and what to do
+      # next time.
       class LogWork
         attr_reader :work, :problem, :typed
 
@@ -23,10 +24,17 @@ module EarnestFold
 
         def path(to = "log") = "/jobs/#{job.id}/treatments/#{work.entry.id}/#{to}"
 
-        def title(time) = [Words.say("work_steps.#{time.step.code}.title"), *(Words.hand(time.step.curtain) if time.step.curtain)].join(", ")
+        def title(time) =
+          [Words.say("work_steps.#{time.step.code}.title"), *(Words.hand(time.step.curtain) if time.step.curtain)].join(
+            ", "
+          )
 
         # @return [Array<String>]
-        def drops = work.drops.map { |curtain, place, typed| [*(Words.hand(curtain) if curtain), *(Words.say("edges.#{place}") unless place.empty?)].join(", ") + ": #{typed}" }
+        def drops =
+          work.drops.map do |curtain, place, typed|
+            [*(Words.hand(curtain) if curtain), *(Words.say("edges.#{place}") unless place.empty?)].join(", ") +
+              ": #{typed}"
+          end
       end
     end
   end

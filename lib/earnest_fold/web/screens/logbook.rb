@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # The logbook: what the standard times have been in truth, planned and real by kind of step, and the work it stands on.
+      # The logbook: what the standard times have been in truth, planned and real by kind of step, and the work it
+      # stands on.
       class Logbook
         attr_reader :record
 
@@ -28,7 +29,8 @@ module EarnestFold
         def kinds = @log.kinds
 
         # @return [Array<Reckoning::MakingUp::Learning::Learnt>] but those that were declined on as many jobs
-        def learnt = @log.learnt.reject { |one| record.stored.fetch("declined", {}).fetch(one.name.to_s, 0) >= one.jobs }
+        def learnt =
+          @log.learnt.reject { |one| record.stored.fetch("declined", {}).fetch(one.name.to_s, 0) >= one.jobs }
 
         def name(learnt) = Words.say("books.times.#{learnt.name}")
 

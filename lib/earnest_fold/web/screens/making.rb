@@ -26,15 +26,40 @@ module EarnestFold
 
         # @return [Array<Compared>] the finished drops as made of this room's curtains of the same planned drop
         def compared
-          alike = sheet.entries.select { |other| other.reckoning && other.window.room == entry.window.room && other.reckoning.finished_drop == reckoning.finished_drop }.to_h { |other| [other.id, other.title] }
-          @compared ||= @room.select { |id, said| said.step == "mark_drop" && alike.key?(id) }.map { |id, said| Compared.new(title: alike.fetch(id), hand: [Words.hand(said.curtain), *(said.place.empty? ? [] : [Words.say("edges.#{said.place}")])].join(", "), typed: said.value, length: R::LengthReader.read(said.value, unit)) }
+          alike =
+            sheet
+              .entries
+              .select do |other|
+                other.reckoning && other.window.room == entry.window.room &&
+                  other.reckoning.finished_drop == reckoning.finished_drop
+              end
+              .to_h { |other| [other.id, other.title] }
+          @compared ||=
+            @room
+              .select { |id, said| said.step == "mark_drop" && alike.key?(id) }
+              .map do |id, said|
+                Compared.new(
+                  title: alike.fetch(id),
+                  hand: [Words.hand(said.curtain), *(said.place.empty? ? [] : [Words.say("edges.#{said.place}")])].join(
+                    ", "
+                  ),
+                  typed: said.value,
+                  length: R::LengthReader.read(said.value, unit)
+                )
+              end
         end
 
         # @return [Reckoning::Length] how far they lie apart
         def spread = compared.map(&:length).minmax.then { |least, most| most - least }
 
         # @return [String] whether they are alike, in words
-        def spread_words = Words.say((spread > house.pair_tolerance) ? "making.spread" : "making.alike", spread: spread, tolerance: house.pair_tolerance, unit: unit)
+        def spread_words =
+          Words.say(
+            (spread > house.pair_tolerance) ? "making.spread" : "making.alike",
+            spread: spread,
+            tolerance: house.pair_tolerance,
+            unit: unit
+          )
 
         # @return [Array<Reckoning::MakingUp::Step>]
         def steps = reckoning ? entry.steps : []
@@ -47,14 +72,25 @@ module EarnestFold
         def readings(step) = @log.readings(step)
 
         # @return [String] "3 h 20 min" in all
-        def in_all = steps.sum(&:minutes).round.divmod(60).then { |hours, minutes| Words.say("making.in_all", hours: hours, minutes: minutes) }
+        def in_all =
+          steps
+            .sum(&:minutes)
+            .round
+            .divmod(60)
+            .then { |hours, minutes| Words.say("making.in_all", hours: hours, minutes: minutes) }
 
         def title(step) = Words.say("work_steps.#{step.code}.title")
 
         def curtain_of(step) = step.curtain ? Words.hand(step.curtain) : nil
 
         # @return [String] what is to be done, with the real figures
-        def does(step) = (@does ||= once(:does, house) { steps.to_h { |one| [one.name, Words.say("work_steps.#{one.code}.do", unit: unit, **one.figures)] } }).fetch(step.name)
+        def does(step) = said_of_steps.fetch(step.name)
+
+        def said_of_steps
+          @said_of_steps ||= once(:does, house) do
+            steps.to_h { |one| [one.name, Words.say("work_steps.#{one.code}.do", unit: unit, **one.figures)] }
+          end
+        end
 
         # @return [Array<Reckoning::Remark>] what an experienced maker says at this step
         def said(step) = remarks_by_step.fetch(step.code, [])
@@ -63,7 +99,12 @@ module EarnestFold
         def remarks = []
 
         # @return [Hash{String => String}] files, and the words for each
-        def papers = {"work-order.pdf" => "making_papers.work", "strip.pdf" => "making_papers.strip", "tags.pdf" => "making_papers.tags"}
+        def papers =
+          {
+            "work-order.pdf" => "making_papers.work",
+            "strip.pdf" => "making_papers.strip",
+            "tags.pdf" => "making_papers.tags"
+          }
 
         # @return [Array(String, String)] why there are no steps yet, and the station where that is mended
         def not_yet = [Words.say("making.not_yet"), "cloth"]

@@ -7,17 +7,30 @@ module EarnestFold
       class Measure < Desk
         STATION = "measure"
         # What an opening of a kind is given besides.
-        OPENINGS = {"pair" => ["opening.split"], "dress_pair" => ["opening.cover"], "panels" => ["opening.panels"]}.freeze
+        OPENINGS = {
+          "pair" => ["opening.split"],
+          "dress_pair" => ["opening.cover"],
+          "panels" => ["opening.panels"]
+        }.freeze
         # What the workroom's hardware measures, where a point is named that needs it.
-        POINTS = {"glider_eye" => %w[hook_drop], "ring_eye" => %w[hook_drop], "support_top" => %w[hook_drop glider_drop ring_drop eyelet_rise],
-                  "pole_upper_side" => %w[hook_drop ring_drop eyelet_rise]}.freeze
+        POINTS = {
+          "glider_eye" => %w[hook_drop],
+          "ring_eye" => %w[hook_drop],
+          "support_top" => %w[hook_drop glider_drop ring_drop eyelet_rise],
+          "pole_upper_side" => %w[hook_drop ring_drop eyelet_rise]
+        }.freeze
         SITE = R::Site::FIELDS.names.map { |name| "site.#{name}" }.freeze
-        WALL = R::Wall::FIELDS.names.to_h { |name| [name, R::Feature::FIELDS.names.map { |figure| "wall.#{name}.#{figure}" }] }.freeze
+        WALL = R::Wall::FIELDS
+          .names
+          .to_h { |name| [name, R::Feature::FIELDS.names.map { |figure| "wall.#{name}.#{figure}" }] }
+          .freeze
         FEET = {"floor" => "clear", "sill" => "clear", "worktop" => "clear", "below_sill" => "below"}.freeze
 
         def self.paths(spec)
-          %w[notes name support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up drop.offset drop.measured_from drop.measured_to support.diameter support.projection support.height] + SITE + WALL.flat_map { |name, paths| ["wall.#{name}", *paths] } +
-            Forms::Readings.paths(spec) + OPENINGS.fetch(spec.dig("opening", "kind"), []) + point_paths(spec)
+          %w[notes name support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up
+            drop.offset drop.measured_from drop.measured_to support.diameter support.projection support.height] + SITE +
+            WALL.flat_map { |name, paths| ["wall.#{name}", *paths] } + Forms::Readings.paths(spec) +
+            OPENINGS.fetch(spec.dig("opening", "kind"), []) + point_paths(spec)
         end
 
         def self.point_paths(spec)
@@ -32,11 +45,18 @@ module EarnestFold
         # @return [Array<Field>] what this kind of opening is given besides
         def opening_fields = OPENINGS.fetch(spec.dig("opening", "kind"), []).map { |path| field(path) }
 
-        # @return [Field] the length that decides, where it stands on the drawing: what each of a dress pair covers, else the support's
+        # @return [Field] the length that decides, where it stands on the drawing: what each of a dress pair
+        #   covers, else the support's
         def main_length = dress? ? field("opening.cover") : field("support.length")
 
-        # @return [Array<Field>] what else is asked of the opening: of a dress pair how far apart its ends are, which only the drawing takes
-        def beside_opening = dress? ? [field("support.length").with(label: Words.say("fields.support_length_of_dress_pair"))] : opening_fields
+        # @return [Array<Field>] what else is asked of the opening: of a dress pair how far apart its ends are,
+        #   which only the drawing takes
+        def beside_opening =
+          if dress?
+            [field("support.length").with(label: Words.say("fields.support_length_of_dress_pair"))]
+          else
+            opening_fields
+          end
 
         # @return [Boolean] whether two leading edges cross when it is closed
         def overlaps? = spec.dig("opening", "kind") == "pair"
@@ -47,10 +67,18 @@ module EarnestFold
         def readings = Forms::Readings.paths({}).map { |path| field(path) }
 
         # @return [Array<Field>] what the room is
-        def site = SITE.map { |path| field(path, options: {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}) }
+        def site =
+          SITE.map do |path|
+            field(path, options: {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")})
+          end
 
         # @return [Array<Array(Symbol, Array<Field>)>] what is on the wall behind, with its fields
-        def wall = WALL.slice(*there).map { |name, paths| [name, paths.map { |path| field(path).with(label: Words.say("wall_fields.#{path.split(".").last}")) }] }
+        def wall =
+          WALL
+            .slice(*there)
+            .map do |name, paths|
+              [name, paths.map { |path| field(path).with(label: Words.say("wall_fields.#{path.split(".").last}")) }]
+            end
 
         # @return [Array<Symbol>] what could be there and isn't
         def bare = WALL.keys - there
@@ -58,14 +86,20 @@ module EarnestFold
         # @return [Array<Field>] readings beyond the three
         def more_readings = (Forms::Readings.paths(spec) - Forms::Readings.paths({})).map { |path| field(path) }
 
-        # @return [Array<Field>] from which point to which the drop was measured, and what the house says of those points
+        # @return [Array<Field>] from which point to which the drop was measured, and what the house says of those
+        #   points
         def points
-          [point("drop.measured_from", R::MeasuredPoints::FROM), point("drop.measured_to", R::MeasuredPoints::TO),
-            *(field("support.diameter") if spec.dig("drop", "measured_from").to_s.match?(/top|upper/)), *self.class.point_paths(spec).map { |path| field(path) }]
+          [
+            point("drop.measured_from", R::MeasuredPoints::FROM),
+            point("drop.measured_to", R::MeasuredPoints::TO),
+            *(field("support.diameter") if spec.dig("drop", "measured_from").to_s.match?(/top|upper/)),
+            *self.class.point_paths(spec).map { |path| field(path) }
+          ]
         end
 
         # @return [String] SVG
-        def drawing = once(:elevation, sheet.settled.version, colour) { Drawings::Elevation.new(measured, says: says).to_s }
+        def drawing =
+          once(:elevation, sheet.settled.version, colour) { Drawings::Elevation.new(measured, says: says).to_s }
 
         # @return [String, nil] SVG: the window's layers from above
         def plan
@@ -92,19 +126,36 @@ module EarnestFold
 
         def plan_layer(layer)
           made = layer.reckoning ? layer.reckoning.treatment : sheet.before_cloth(layer)
-          made && Drawings::WindowPlan::Layer.new(treatment: made, curtains: layer.reckoning ? layer.reckoning.curtains : asked(made), colour: sheet.colour(made.face))
+          made &&
+            Drawings::WindowPlan::Layer.new(
+              treatment: made,
+              curtains: layer.reckoning ? layer.reckoning.curtains : asked(made),
+              colour: sheet.colour(made.face)
+            )
         end
 
         def asked(treatment) = treatment.spans.map { |span| R::Curtain.asked(treatment, span) }
 
-        def point(path, words) = field(path, options: {"" => Words.say("points.not_said")}.merge(options(words, "points")))
+        def point(path, words) =
+          field(path, options: {"" => Words.say("points.not_said")}.merge(options(words, "points")))
 
         def options(words, key) = words.to_h { |word| [word, Words.say("#{key}.#{word}")] }
 
         def measured
-          Drawings::Elevation::Measured.new(length: whole_length, readings: reading_lengths, stand_up: drop_of(:stand_up), offset: drop_of(:offset), overlap: length("overlap") || R::Length::ZERO, return_left: length("return_left") || R::Length::ZERO,
-            return_right: length("return_right") || R::Length::ZERO, shares: shares,
-            colour: colour, kind: spec.dig("support", "kind"), features: treatment ? treatment.wall.features : {}, stacks: stack_back ? stack_back.places : [])
+          Drawings::Elevation::Measured.new(
+            length: whole_length,
+            readings: reading_lengths,
+            stand_up: drop_of(:stand_up),
+            offset: drop_of(:offset),
+            overlap: length("overlap") || R::Length::ZERO,
+            return_left: length("return_left") || R::Length::ZERO,
+            return_right: length("return_right") || R::Length::ZERO,
+            shares: shares,
+            colour: colour,
+            kind: spec.dig("support", "kind"),
+            features: treatment ? treatment.wall.features : {},
+            stacks: stack_back ? stack_back.places : []
+          )
         end
 
         # As it follows from the points that were named too, once there is enough to say.
@@ -114,10 +165,16 @@ module EarnestFold
         def shares
           split = R::Exact.read(spec.dig("opening", "split") || "0.5").to_f
           case spec.dig("opening", "kind")
-          when "pair" then [[0, split], [split, 1]]
-          when "dress_pair" then dress_shares
-          when "panels" then (0...spec.dig("opening", "panels").to_i).map { |index| [index, index + 1].map { |place| place.to_f / spec.dig("opening", "panels") } }
-          else [[0, 1]]
+          when "pair"
+            [[0, split], [split, 1]]
+          when "dress_pair"
+            dress_shares
+          when "panels"
+            (0...spec.dig("opening", "panels").to_i).map do |index|
+              [index, index + 1].map { |place| place.to_f / spec.dig("opening", "panels") }
+            end
+          else
+            [[0, 1]]
           end
         end
 
@@ -135,7 +192,9 @@ module EarnestFold
         def reading_lengths = Forms::Readings.all(spec).transform_values { |stored| R::LengthReader.read(stored, unit) }
 
         def says
-          readings = reading_lengths.map { |place, length| "#{Words.field_label("drop.readings.#{place}").downcase} #{Words.with_unit(length, unit)}" }
+          readings = reading_lengths.map do |place, length|
+            "#{Words.field_label("drop.readings.#{place}").downcase} #{Words.with_unit(length, unit)}"
+          end
           Words.say("drawings.elevation", support: whole_length || Words.say("drawings.not_measured"),
             readings: readings.empty? ? Words.say("drawings.not_measured") : readings.join(", "), unit: unit)
         end

@@ -5,7 +5,8 @@ module EarnestFold
     module Screens
       # A blank sheet to print for the pencil.
       class MeasureSheet
-        PLACES = (ReadBack::ACROSS + %w[drop.readings.left drop.readings.middle drop.readings.right drop.measured_from drop.measured_to drop.stand_up drop.offset]).freeze
+        DOWN = %w[readings.left readings.middle readings.right measured_from measured_to stand_up offset].freeze
+        PLACES = (ReadBack::ACROSS + DOWN.map { |name| "drop.#{name}" }).freeze
 
         def page_title = Words.say("measure_sheet.title")
 
@@ -15,8 +16,23 @@ module EarnestFold
         # @return [String] SVG: a window in likely proportions, everything still dashed
         def drawing
           zero = Reckoning::Length::ZERO
-          Drawings::Elevation.new(Drawings::Elevation::Measured.new(length: nil, readings: {}, stand_up: zero, offset: zero, overlap: zero, shares: [[0, 0.5], [0.5, 1]],
-            return_left: zero, return_right: zero, colour: "#ffffff", kind: "track", features: {}, stacks: []), says: Words.say("measure_sheet.title")).to_s
+          Drawings::Elevation.new(
+            Drawings::Elevation::Measured.new(
+              length: nil,
+              readings: {},
+              stand_up: zero,
+              offset: zero,
+              overlap: zero,
+              shares: [[0, 0.5], [0.5, 1]],
+              return_left: zero,
+              return_right: zero,
+              colour: "#ffffff",
+              kind: "track",
+              features: {},
+              stacks: []
+            ),
+            says: Words.say("measure_sheet.title")
+          ).to_s
         end
       end
     end

@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # One piece of cloth: what is left of it, where its flaws are, how it differs from what was reckoned with, and what happened
+      # One piece of cloth: what is left of it, where its flaws are, how it differs from what was reckoned with,
+      # and what happened
       # to it; also the form by which a piece is received.
       class Piece
         R = Reckoning
@@ -25,8 +26,21 @@ module EarnestFold
         # @param sheets [Array<JobSheet>] the jobs that use the cloth
         # @param others [Array<Reckoning::Cutting::ShelfPiece>] the other pieces of its cloth
         # @param flaw [Forms::FlawForm, nil] one that could not be taken
-        def initialize(record, form, unit, cloths:, cloth_record: nil, history: [], sheets: [], others: [], notice: nil, flaw: nil, back: nil)
-          @record, @form, @unit, @cloths, @cloth_record, @history, @sheets, @others, @notice, @back = record, form, unit, cloths, cloth_record, history, sheets, others, notice, back
+        def initialize(
+          record,
+          form,
+          unit,
+          cloths:,
+          cloth_record: nil,
+          history: [],
+          sheets: [],
+          others: [],
+          notice: nil,
+          flaw: nil,
+          back: nil
+        )
+          @record, @form, @unit, @cloths, @cloth_record, @history, @sheets, @others, @notice, @back =
+            record, form, unit, cloths, cloth_record, history, sheets, others, notice, back
           @flaw_typed, @flaw_problems = flaw ? [flaw.typed, flaw.problems] : [{}, {}]
         end
 
@@ -41,9 +55,22 @@ module EarnestFold
         # @return [Field]
         def field(name)
           problem = form.problems[name]
-          Field.of(path: name, label: Words.say("piece_fields.#{name}"), text: form.text(name), now: form.shown(name), hint: hint(name), rule: nil, options: (name == "squared") ? {"no" => Words.say("piece_fields.squared_no"), "yes" => Words.say("piece_fields.squared_yes")} : nil,
-            problem: problem && Words.field_problem(problem, unit))
+          Field.of(
+            path: name,
+            label: Words.say("piece_fields.#{name}"),
+            text: form.text(name),
+            now: form.shown(name),
+            hint: hint(name),
+            rule: nil,
+            options: (squared_or_not if name == "squared"),
+            problem: problem && Words.field_problem(problem, unit)
+          )
         end
+
+        # @return [String] what the button at a flaw does, for those who can't see which
+        def remove_flaw(flaw) = Words.say("piece.remove_flaw_at", at: Words.with_unit(flaw.from, unit))
+
+        def squared_or_not = %w[no yes].to_h { |answer| [answer, Words.say("piece_fields.squared_#{answer}")] }
 
         # @return [Hash{String => String}] cloths to choose from
         def cloth_options = cloths.to_h { |one| [one.id.to_s, one.spec["name"]] }
@@ -66,7 +93,11 @@ module EarnestFold
 
         # @return [Array<Meant>] what the differences change for the jobs that use the cloth
         def meant
-          @meant ||= @sheets.filter_map { |sheet| MEANT.fetch([sheet.key, cloth_record.source, *record.spec.values_at("width", "repeat")]) { differs_in_kind? ? meant_for(sheet) : needed_by(sheet) } }
+          @meant ||= @sheets.filter_map do |sheet|
+            MEANT.fetch([sheet.key, cloth_record.source, *record.spec.values_at("width", "repeat")]) do
+              differs_in_kind? ? meant_for(sheet) : needed_by(sheet)
+            end
+          end
         end
 
         # @return [Reckoning::Length] what there is of the cloth, this piece among it
@@ -110,7 +141,14 @@ module EarnestFold
         def told(event)
           data = event.data
           stretch = data["from"] ? {from: length(data["from"]), to: length(data["to"])} : {}
-          words = Words.say("piece_events.#{event.kind}", unit: unit, **stretch, job: data["job"].to_s, name: cut_name(data), what: data["what"].to_s)
+          words = Words.say(
+            "piece_events.#{event.kind}",
+            unit: unit,
+            **stretch,
+            job: data["job"].to_s,
+            name: cut_name(data),
+            what: data["what"].to_s
+          )
           data["why"].to_s.empty? ? words : "#{words} #{Words.say("table.why.#{data["why"]}")}."
         end
 

@@ -8,7 +8,9 @@ module EarnestFold
         R = Reckoning
         # One length: what it is, as typed, and in both tapes.
         Line = R::Value.define(:label, :typed, :metric, :inches)
-        ALTERED = %w[existing_length cloth_length cloth_width panel_width finished_width width wanted_length stand_up].freeze
+        ALTERED = %w[
+          existing_length cloth_length cloth_width panel_width finished_width width wanted_length stand_up
+        ].freeze
         ACROSS = %w[support.length return_left return_right overlap ease].freeze
 
         attr_reader :sheet
@@ -23,35 +25,63 @@ module EarnestFold
 
         def page_title = Words.say("read_back.title", title: job.title)
 
-        # @return [Array<Array(String, Array<Line>)>] each window with its lengths, and somebody's own curtains with theirs
+        # @return [Array<Array(String, Array<Line>)>] each window with its lengths, and somebody's own curtains
+        #   with theirs
         def windows
-          sheet.works.map { |entry| [[entry.window.room, entry.window.name].reject(&:empty?).join(", "), entry.reckoned.once(:read_back) { entry.alteration? ? altered(entry.record.spec) : lines(entry.record.spec) }] }
+          sheet.works.map do |entry|
+            [
+              [entry.window.room, entry.window.name].reject(&:empty?).join(", "),
+              entry
+                .reckoned
+                .once(:read_back) { entry.alteration? ? altered(entry.record.spec) : lines(entry.record.spec) }
+            ]
+          end
         end
 
         private
 
         def lines(spec)
-          (ACROSS.map { |path| [Words.field_label(path), Forms::SpecFields.stored(path, spec)] } + drops(spec)).select(&:last).map { |label, typed| line(label, typed) }
+          (ACROSS.map { |path| [Words.field_label(path), Forms::SpecFields.stored(path, spec)] } + drops(spec))
+            .select(&:last)
+            .map { |label, typed| line(label, typed) }
         end
 
         # What was asked for says from which point to which, in the customer's words.
         def altered(spec)
-          ends = %w[length_from length_to].map { |name| spec[name].to_s.empty? ? Words.say("alter.not_said") : spec[name] }
+          ends =
+            %w[length_from length_to].map { |name| spec[name].to_s.empty? ? Words.say("alter.not_said") : spec[name] }
           wanted = Words.say("read_back.wanted", from: ends.first, to: ends.last)
-          ALTERED.map { |path| [(path == "wanted_length") ? wanted : Words.field_label(path), spec[path]] }.select(&:last).map { |label, typed| line(label, typed) }
+          ALTERED
+            .map { |path| [(path == "wanted_length") ? wanted : Words.field_label(path), spec[path]] }
+            .select(&:last)
+            .map { |label, typed| line(label, typed) }
         end
 
         # Each drop says from which point to which, or that nobody has said.
         def drops(spec)
           Forms::Readings.all(spec).map do |place, typed|
-            ends = %w[measured_from measured_to].map { |key| Words.say("points.#{spec.dig("drop", key) || "not_said"}") }
-            [Words.say("read_back.drop", place: Words.field_label("drop.readings.#{place}"), from: ends.first, to: ends.last), typed]
+            ends =
+              %w[measured_from measured_to].map { |key| Words.say("points.#{spec.dig("drop", key) || "not_said"}") }
+            [
+              Words.say(
+                "read_back.drop",
+                place: Words.field_label("drop.readings.#{place}"),
+                from: ends.first,
+                to: ends.last
+              ),
+              typed
+            ]
           end
         end
 
         def line(label, typed)
           length = R::LengthReader.read(typed, unit)
-          Line.new(label: label, typed: typed, metric: Words.with_unit(length, R::Units::CM), inches: Words.with_unit(length, R::Units::IN))
+          Line.new(
+            label: label,
+            typed: typed,
+            metric: Words.with_unit(length, R::Units::CM),
+            inches: Words.with_unit(length, R::Units::IN)
+          )
         end
       end
     end

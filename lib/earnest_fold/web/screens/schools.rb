@@ -6,9 +6,18 @@ module EarnestFold
       # Where good makers differ, why, and what each of the house's sets says there.
       class Schools
         # The figure of a set that shows which school it follows.
-        NAMES = {"hems" => %w[making.hem.kind making.hem.depth], "sides" => %w[making.side.kind making.side.depth], "lift" => %w[lining.lift], "inset" => %w[lining.inset],
-                 "spare" => %w[making.squaring], "selvedge" => %w[making.seam], "width_step" => %w[making.width_step], "trim" => %w[making.trim], "fullness" => %w[heading.fullness],
-                 "pleats" => %w[heading.space.target heading.take_up.target]}.freeze
+        NAMES = {
+          "hems" => %w[making.hem.kind making.hem.depth],
+          "sides" => %w[making.side.kind making.side.depth],
+          "lift" => %w[lining.lift],
+          "inset" => %w[lining.inset],
+          "spare" => %w[making.squaring],
+          "selvedge" => %w[making.seam],
+          "width_step" => %w[making.width_step],
+          "trim" => %w[making.trim],
+          "fullness" => %w[heading.fullness],
+          "pleats" => %w[heading.space.target heading.take_up.target]
+        }.freeze
 
         # @param record [Store::House::Record]
         def initialize(record)

@@ -9,7 +9,8 @@ module EarnestFold
 
         R = Reckoning
         WHYS = %w[too_short wrong_place wrong_way damaged].freeze
-        # A cut that went wrong, and what becomes of it: `again` the cut that is to replace it, nil where there is no cloth for it;
+        # A cut that went wrong, and what becomes of it: `again` the cut that is to replace it, nil where there is
+        # no cloth for it;
         # `hem` the hem that it would still give as it is, nil where none.
         Spoiled = R::Value.define(:cut, :again, :made_again, :hem)
 
@@ -49,7 +50,8 @@ module EarnestFold
 
         def number = cuts.index(current) + 1
 
-        # @return [Store::Records::Piece] on which the cut lies now: the one that was planned on, or an offcut that came off it
+        # @return [Store::Records::Piece] on which the cut lies now: the one that was planned on, or an offcut that
+        #   came off it
         def record = place.first
 
         # @return [Reckoning::Length] where that one begins, from the first end of the piece that was planned on
@@ -80,7 +82,15 @@ module EarnestFold
                        (shown.made.include?(placed) ? :done : :aside)
                      end]
           }
-          Drawings::Bolt.new(cloth, shown.piece, shown.placed, unit, colour: sheet.colour(cloth), marks: Drawings::Bolt::Marks.new(states: states, links: {}, titles: {}), around: here).to_s
+          Drawings::Bolt.new(
+            cloth,
+            shown.piece,
+            shown.placed,
+            unit,
+            colour: sheet.colour(cloth),
+            marks: Drawings::Bolt::Marks.new(states: states, links: {}, titles: {}),
+            around: here
+          ).to_s
         end
 
         # @return [Entry, nil]
@@ -94,14 +104,24 @@ module EarnestFold
         # @return [Array<Reckoning::Remark>] what an experienced maker would say before this cut
         def remarks
           made = entry&.reckoning or return []
-          R::Judgement.of(made.treatment, made, answered, station: "cutting", house: sheet.house, counted: [], cutting: cut_case).reject { |remark| remark.manner == :ask }
+          R::Judgement
+            .of(made.treatment, made, answered, station: "cutting", house: sheet.house, counted: [], cutting: cut_case)
+            .reject { |remark| remark.manner == :ask }
         end
 
         # @return [Array<Spoiled>]
         def spoiled
           cutting.spoiled.map do |cut|
-            same = cuts.select { |other| [other.cut.treatment, other.cut.curtain, other.cut.number] == [cut.cut.treatment, cut.cut.curtain, cut.cut.number] }
-            Spoiled.new(cut: cut, again: same.find { |other| !other.done? }, made_again: same.any?(&:done?), hem: hem_left(cut))
+            same = cuts.select do |other|
+              [other.cut.treatment, other.cut.curtain, other.cut.number] ==
+                [cut.cut.treatment, cut.cut.curtain, cut.cut.number]
+            end
+            Spoiled.new(
+              cut: cut,
+              again: same.find { |other| !other.done? },
+              made_again: same.any?(&:done?),
+              hem: hem_left(cut)
+            )
           end
         end
 
@@ -109,7 +129,8 @@ module EarnestFold
         def uncut = cutting.plan ? cutting.plan.uncut : []
 
         # @return [Array<Store::Records::Piece>] pieces that were cut from, with what is left of them
-        def left_over = cutting.records.select { |one| cuts.any? { |cut| cut.piece_id == one.id } && one.piece.left.positive? }
+        def left_over =
+          cutting.records.select { |one| cuts.any? { |cut| cut.piece_id == one.id } && one.piece.left.positive? }
 
         def seen_to_path = "/jobs/#{job.id}/treatments/#{entry.id}/seen-to"
 
@@ -118,20 +139,34 @@ module EarnestFold
         def path(to = nil) = ["/jobs/#{job.id}/table/#{cloth.id}", to].compact.join("/")
 
         # @return [String] the way back
-        def station_path = (first = ((cut = current || cuts.first) && entry(cut)) || sheet.entries.first) ? "/jobs/#{job.id}/treatments/#{first.id}/cutting" : "/jobs/#{job.id}"
+        def station_path =
+          if (first = ((cut = current || cuts.first) && entry(cut)) || sheet.entries.first)
+            "/jobs/#{job.id}/treatments/#{first.id}/cutting"
+          else
+            "/jobs/#{job.id}"
+          end
 
-        # Where distances are measured from, itself from the piece's first end: the end that lies on the table; for a cut that is
+        # Where distances are measured from, itself from the piece's first end: the end that lies on the table; for
+        # a cut that is
         # made, where the plan began.
         # @return [Reckoning::Length]
         def lies_from = current.done? ? current.datum : [origin + record.piece.ended, current.datum].max
 
         private
 
-        def place = @place ||= lying_on(cutting.records.find { |one| one.id == current.piece_id }, current.begins, current.ends, R::Length::ZERO)
+        def place =
+          @place ||= lying_on(
+            cutting.records.find { |one| one.id == current.piece_id },
+            current.begins,
+            current.ends,
+            R::Length::ZERO
+          )
 
         # Who cut a later one first made an offcut of what lay before it.
         def lying_on(piece, from, to, origin)
-          off = piece.piece.life.takings.find { |taking| taking.kind == :offcut && taking.from <= from && taking.to >= to }
+          off = piece.piece.life.takings.find do |taking|
+            taking.kind == :offcut && taking.from <= from && taking.to >= to
+          end
           child = off && cutting.records.find { |one| one.id == off.key[:offcut_id] }
           child ? lying_on(child, from - off.from, to - off.from, origin + off.from) : [piece, origin]
         end
@@ -140,14 +175,30 @@ module EarnestFold
 
         def cut_case
           of_piece = cuts.select { |cut| cut.piece_id == current.piece_id }
-          R::CutCase.new(cloth: cloth, length: current.cut.length, measured: !record.piece.measured.nil?, batches: cutting.pieces.map { |one| one.piece.batch }.uniq, first_on_piece: of_piece.first == current,
-            first_of_treatment: cuts.find { |cut| cut.cut.treatment == current.cut.treatment } == current, first_on_cloth: cuts.first == current, leftover: leftover(of_piece))
+          R::CutCase.new(
+            cloth: cloth,
+            length: current.cut.length,
+            measured: !record.piece.measured.nil?,
+            batches: cutting.pieces.map { |one| one.piece.batch }.uniq,
+            first_on_piece: of_piece.first == current,
+            first_of_treatment: cuts.find { |cut| cut.cut.treatment == current.cut.treatment } == current,
+            first_on_cloth: cuts.first == current,
+            leftover: leftover(of_piece)
+          )
         end
 
         # What comes off before this cut, or stays after the piece's last one.
         def leftover(of_piece)
           length = (of_piece.last == current) ? origin + record.piece.length - current.ends : before
-          length.positive? ? R::Cutting::Leftover.new(kind: :remnant, piece: record.label, from: current.ends, along: length, across: cloth.usable_width) : nil
+          if length.positive?
+            R::Cutting::Leftover.new(
+              kind: :remnant,
+              piece: record.label,
+              from: current.ends,
+              along: length,
+              across: cloth.usable_width
+            )
+          end
         end
 
         # A cut that came out short still has cloth for a shallower hem.

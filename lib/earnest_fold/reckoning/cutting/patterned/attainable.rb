@@ -4,8 +4,10 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # What a plan can cost at all: a whole number of steps of the scale, and 1 for every piece that is used. Where every cut ends on
-        # the same few lines of the pattern (all placed at the hem, say), each piece is used up to one of those lines, so the steps are
+        # What a plan can cost at all: a whole number of steps of the scale, and 1 for every piece that is used.
+        # Where every cut ends on
+        # the same few lines of the pattern (all placed at the hem, say), each piece is used up to one of those
+        # lines, so the steps are
         # larger. A bound is raised to the next such number.
         class Attainable
           # With more pieces of which it is open whether they are used, the ways to choose are too many.
@@ -31,7 +33,9 @@ module EarnestFold
             value += gains.values_at(*used).sum
             return roughly(value, gains.values_at(*open), used.size) if open.size > MOST_OPEN
 
-            choices(open, gains, [[value, used.size, @ends.values_at(*used).sum]]).map { |cost, pieces, ended| raised(cost, pieces, ended) }.min
+            choices(open, gains, [[value, used.size, @ends.values_at(*used).sum]])
+              .map { |cost, pieces, ended| raised(cost, pieces, ended) }
+              .min
           end
 
           # @param cost [Integer]
@@ -47,7 +51,9 @@ module EarnestFold
 
           # Every choice of pieces that are used beside those that have to be.
           def choices(open, gains, all)
-            open.reduce(all) { |those, piece| those + those.map { |cost, pieces, ended| [cost + gains[piece], pieces + 1, ended + @ends[piece]] } }
+            open.reduce(all) do |those, piece|
+              those + those.map { |cost, pieces, ended| [cost + gains[piece], pieces + 1, ended + @ends[piece]] }
+            end
           end
 
           def raised(cost, pieces, ended)

@@ -4,11 +4,15 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # Lays given cuts along the pieces of one shade, cut by cut, led by prices for the kinds: at each step the prices say what the
-        # rest takes at least, and only the most promising beginnings are followed. It proves nothing, but comes to an end soon.
+        # Lays given cuts along the pieces of one shade, cut by cut, led by prices for the kinds: at each step the
+        # prices say what the
+        # rest takes at least, and only the most promising beginnings are followed. It proves nothing, but comes to
+        # an end soon.
         #
-        # A beginning is a plain array, for there are a great many of them: the piece and the place from which to go on, what is still
-        # to be cut (packed), what finished pieces cost, what this one costs up to its last cut, the bound of any plan that begins
+        # A beginning is a plain array, for there are a great many of them: the piece and the place from which to
+        # go on, what is still
+        # to be cut (packed), what finished pieces cost, what this one costs up to its last cut, the bound of any
+        # plan that begins
         # so, the place of the last cut, and the beginning before it.
         class Beam
           # How many are followed at most, and how many steps that may be in all.
@@ -29,14 +33,16 @@ module EarnestFold
             @most = @pieces.map { |one| one.most(prices) }
             @room = (0..@pieces.size).map { |piece| @most.drop(piece).sum(&:first) }
             @worth = @pieces.map { |one| one.worth(prices).last }
-            @later = (0..@pieces.size).map { |piece| @worth.drop(piece).sum { |from_here| [from_here.first || 0, 0].min } }
+            @later =
+              (0..@pieces.size).map { |piece| @worth.drop(piece).sum { |from_here| [from_here.first || 0, 0].min } }
             @span = @pieces.map(&:size).max + 1
           end
 
           # @param wanted [Integer] what is to be cut, packed
           # @return [Array<Array<Integer>>, nil] for each piece the places of its cuts, by the best found
           def follow(wanted)
-            layer, @width = [[0, 0, wanted, 0, 0, 0, nil, nil]], (STEPS / (@sets.counts(wanted).sum * @prices.size)).clamp(2, WIDTH)
+            layer, @width =
+              [[0, 0, wanted, 0, 0, 0, nil, nil]], (STEPS / (@sets.counts(wanted).sum * @prices.size)).clamp(2, WIDTH)
             until layer.empty?
               ended = layer.find { |begun| begun[LEFT].zero? } and return laid(ended)
               layer = next_layer(layer)

@@ -4,7 +4,8 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # Makes a whole plan of a mixture: one filling after the other is chosen, and each time the rest is mixed anew, which says
+        # Makes a whole plan of a mixture: one filling after the other is chosen, and each time the rest is mixed
+        # anew, which says
         # at once whether the plan can still come out as wanted.
         class Completion
           # @param stock [Stock]
@@ -23,7 +24,11 @@ module EarnestFold
           def plan(mixture, left = mixture.wanted.needed)
             return mixture if left.all?(&:zero?)
 
-            candidates(mixture, left).lazy.take_while { !over? }.filter_map { |filling| with(mixture, filling, left) }.first
+            candidates(mixture, left)
+              .lazy
+              .take_while { !over? }
+              .filter_map { |filling| with(mixture, filling, left) }
+              .first
           end
 
           private
@@ -32,7 +37,9 @@ module EarnestFold
 
           # On the last piece all that is left; on others what gains most.
           def candidates(mixture, left)
-            open = mixture.windows.each_index.reject { |piece| mixture.windows[piece].is_a?(Filling) || !mixture.windows[piece].used? }
+            open = mixture.windows.each_index.reject do |piece|
+              mixture.windows[piece].is_a?(Filling) || !mixture.windows[piece].used?
+            end
             return [] if open.empty?
 
             open.one? ? last(open.first, left) : several(mixture, next_piece(mixture, left, open), left)
@@ -46,8 +53,14 @@ module EarnestFold
 
           # Those of the mixture first, then others that gain nearly as much; no two that yield the same.
           def several(mixture, piece, left)
-            mixed = mixture.fillings.select { |filling, _| filling.piece == piece && room?(filling, left) }.sort_by { |_, share| -share }.map(&:first)
-            nearly, all = @stock.pieces[piece].nearly_best(mixture, mixture.windows[piece], left, @target - mixture.value, @most)
+            mixed =
+              mixture
+                .fillings
+                .select { |filling, _| filling.piece == piece && room?(filling, left) }
+                .sort_by { |_, share| -share }
+                .map(&:first)
+            nearly, all =
+              @stock.pieces[piece].nearly_best(mixture, mixture.windows[piece], left, @target - mixture.value, @most)
             @whole &&= all
             (mixed + nearly).uniq(&:yields)
           end
@@ -55,7 +68,9 @@ module EarnestFold
           # The piece that the mixture is surest about.
           def next_piece(mixture, left, open)
             mixed = mixture.fillings.select { |filling, _| open.include?(filling.piece) }
-            surest = mixed.select { |filling, _| room?(filling, left) }.max_by(&:last) || mixed.min_by { |filling, _| filling.places.size }
+            surest =
+              mixed.select { |filling, _| room?(filling, left) }.max_by(&:last) ||
+              mixed.min_by { |filling, _| filling.places.size }
             surest&.first&.piece || open.first
           end
 

@@ -4,18 +4,22 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # What is settled so far, as a mixture, and what it costs at least; `tried` says how hard a plan is sought there, `turn` tells
-        # the newer from the older. It knows into which parts it is to be split (what is wanted, and the windows, of each), so that
+        # What is settled so far, as a mixture, and what it costs at least; `tried` says how hard a plan is sought
+        # there, `turn` tells
+        # the newer from the older. It knows into which parts it is to be split (what is wanted, and the windows,
+        # of each), so that
         # the mixture falls into none of them.
         Node = Struct.new(:mixture, :bound, :tried, :turn) do
-          # @return [Array<Array(Wanted, Array<Window>)>] none where the mixture itself settles everything but the fillings
+          # @return [Array<Array(Wanted, Array<Window>)>] none where the mixture itself settles everything but the
+          #   fillings
           def parts = by_treatment || by_piece || []
 
           # @return [Array<Integer>] how far the mixture uses each piece, where it settles that
           def point = mixture.windows.each_index.map { |piece| mixture.ends(piece).first&.first || LEFT_ALONE }
 
           # @param last [Boolean]
-          # @return [Array(Wanted, Array<Window>), nil] with one thing more settled: the treatment that the mixture is surest about; then
+          # @return [Array(Wanted, Array<Window>), nil] with one thing more settled: the treatment that the mixture
+          #   is surest about; then
           #   the piece that it is surest about, at the next end from its mean on, or the last; nil where all is
           def surest(last)
             choice, = chosen_partly.max_by(&:last)
@@ -24,7 +28,12 @@ module EarnestFold
 
           # @return [Wanted] what isn't settled as the mixture has it
           def wanted
-            mixture.wanted.choices.reduce(mixture.wanted) { |wanted, all| wanted.settle(all.max_by { |choice| mixture.chosen.find { |one, _| one.equal?(choice) }&.last || 0 }) }
+            mixture
+              .wanted
+              .choices
+              .reduce(mixture.wanted) do |wanted, all|
+                wanted.settle(all.max_by { |choice| mixture.chosen.find { |one, _| one.equal?(choice) }&.last || 0 })
+              end
           end
 
           # @return [Boolean] whether nothing is open but the fillings
@@ -36,15 +45,24 @@ module EarnestFold
             window, ended = mixture.windows[piece], point[piece]
             return each_choice(mixture.wanted.open) if window.width.zero?
 
-            each_window(piece, [Window.new(window.least, ended - 1), Window.new(ended, ended), Window.new(ended + 1, window.most)])
+            each_window(
+              piece,
+              [Window.new(window.least, ended - 1), Window.new(ended, ended), Window.new(ended + 1, window.most)]
+            )
           end
 
           private
 
-          def chosen_partly = mixture.chosen.select { |one, share| share < 1 - Simplex::LEAST && !mixture.wanted.settled?(one) }
+          def chosen_partly =
+            mixture.chosen.select { |one, share| share < 1 - Simplex::LEAST && !mixture.wanted.settled?(one) }
 
           def surest_piece(last)
-            open = mixture.windows.each_index.map { |piece| [piece, mixture.ends(piece)] }.select { |_, ends| spread(ends).positive? }
+            open =
+              mixture
+                .windows
+                .each_index
+                .map { |piece| [piece, mixture.ends(piece)] }
+                .select { |_, ends| spread(ends).positive? }
             piece, ends = open.max_by { |_, all| all.group_by(&:first).map { |_, same| same.sum(&:last) }.max }
             return unless piece
 
@@ -60,7 +78,8 @@ module EarnestFold
 
           def each_choice(choices) = choices.map { |choice| [mixture.wanted.settle(choice), mixture.windows] }
 
-          # Where the mixture cuts a piece now to one end and now to another, up to the mean of them and beyond; whether it is used
+          # Where the mixture cuts a piece now to one end and now to another, up to the mean of them and beyond;
+          # whether it is used
           # at all comes first.
           def by_piece
             ends = mixture.windows.each_index.map { |piece| mixture.ends(piece) }
@@ -77,7 +96,9 @@ module EarnestFold
           end
 
           def each_window(piece, windows)
-            windows.reject { |window| window.width.negative? }.map { |window| [mixture.wanted, mixture.windows.dup.tap { |all| all[piece] = window }] }
+            windows
+              .reject { |window| window.width.negative? }
+              .map { |window| [mixture.wanted, mixture.windows.dup.tap { |all| all[piece] = window }] }
           end
         end
       end

@@ -4,7 +4,8 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # The ways to cut one piece of patterned cloth: the one that gains most at given prices, and those that gain nearly as much with
+        # The ways to cut one piece of patterned cloth: the one that gains most at given prices, and those that
+        # gain nearly as much with
         # what is left to cut.
         class PieceFillings
           # More than any plan costs.
@@ -35,7 +36,8 @@ module EarnestFold
 
           # @param prices [Array<Integer>] by row
           # @param window [Window, Filling]
-          # @return [Array(Integer, Filling)] what the best filling costs less what it yields at these prices; nil for none
+          # @return [Array(Integer, Filling)] what the best filling costs less what it yields at these prices; nil
+          #   for none
           def best(prices, window)
             return [window.gain(prices), window] if window.is_a?(Filling)
 
@@ -69,13 +71,21 @@ module EarnestFold
 
             sets = Multisets.new(counts)
             reaches = @fill.reaches(sets)
-            filling(along(@fill.sequence(sets.pack(counts), reaches, sets).map(&:first))) if reaches.key?(sets.pack(counts))
+            if reaches.key?(sets.pack(counts))
+              filling(along(@fill.sequence(sets.pack(counts), reaches, sets).map(&:first)))
+            end
           end
 
           # @param places [Array<Integer>] in order
           # @return [Filling]
           def filling(places)
-            Filling.new(@index, places, @spent[places.last], @costs[places.last], places.map { |place| row(place) }.tally.sort)
+            Filling.new(
+              @index,
+              places,
+              @spent[places.last],
+              @costs[places.last],
+              places.map { |place| row(place) }.tally.sort
+            )
           end
 
           # @return [Integer] the row of the kind at a place
@@ -86,7 +96,8 @@ module EarnestFold
 
           # @param filling [Filling]
           # @return [Array<Array(Integer, Integer, Integer)>] kind, from and to of each cut
-          def placed(filling) = filling.places.map { |place| [@kinds[place], @places.start(place), @places.ends[place]] }
+          def placed(filling) =
+            filling.places.map { |place| [@kinds[place], @places.start(place), @places.ends[place]] }
 
           private
 
@@ -98,7 +109,8 @@ module EarnestFold
 
           def known_as(filling) = @known[[filling.spent, filling.yields]] ||= filling
 
-          # What the rest of the piece costs at best from each place on, and at which place it then begins. One pass, asked for very
+          # What the rest of the piece costs at best from each place on, and at which place it then begins. One
+          # pass, asked for very
           # often.
           def worth(prices, window)
             from_here, first = Array.new(@size + 1, NEVER), Array.new(@size + 1)

@@ -4,15 +4,18 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # What the cuts cost at least if a piece could be cut partly one way and partly another: the cheapest mixture of fillings,
-        # found by {Simplex}, with new fillings added for as long as one would make the mixture cheaper. At any prices on the way,
+        # What the cuts cost at least if a piece could be cut partly one way and partly another: the cheapest
+        # mixture of fillings,
+        # found by {Simplex}, with new fillings added for as long as one would make the mixture cheaper. At any
+        # prices on the way,
         # what is wanted is worth so much, less what every piece gains at best: no plan costs less (Lagrange's bound).
         #
         # A narrower one begins where this one ended: what it no longer allows is made so dear that it is given up.
         class Relaxation
           # Making up a cut from nowhere costs as much as so many of it.
           FROM_NOWHERE = 10
-          # What isn't allowed costs as much as so many times all the cloth. Where the mixture takes of it all the same, or makes
+          # What isn't allowed costs as much as so many times all the cloth. Where the mixture takes of it all the
+          # same, or makes
           # something up from nowhere, both become so many times dearer than any plan.
           DEAR, STERN = 4, 1_000
           # What one mixture takes beside its steps.
@@ -28,7 +31,8 @@ module EarnestFold
           attr_reader :bound, :value
           # @return [Array<Integer>] by row, those that told the bound
           attr_reader :prices
-          # @return [Array<Array(Filling, Rational)>, nil] what the mixture takes of each; nil where there is none, the bound being enough
+          # @return [Array<Array(Filling, Rational)>, nil] what the mixture takes of each; nil where there is none,
+          #   the bound being enough
           attr_reader :fillings
 
           # @param stock [Stock]
@@ -64,17 +68,21 @@ module EarnestFold
           # @return [Array<Array(Integer, Rational)>] how far the mixture goes on a piece, with shares
           def ends(piece)
             alone = @alone[piece]
-            @fillings.filter_map { |filling, share| [filling.spent, share] if filling.piece == piece } + (alone ? [[LEFT_ALONE, alone]] : [])
+            @fillings.filter_map { |filling, share| [filling.spent, share] if filling.piece == piece } +
+              (alone ? [[LEFT_ALONE, alone]] : [])
           end
 
           # @return [Array<Array(Wanted::Choice, Rational)>] what the mixture chooses
           attr_reader :chosen
 
           # @param piece [PieceFillings]
-          # @return [Array<Array(Integer, Integer)>] kind and row, those that the mixture cuts most of from this piece first
+          # @return [Array<Array(Integer, Integer)>] kind and row, those that the mixture cuts most of from this
+          #   piece first
           def rows_taken(piece)
             taken = Hash.new(0)
-            @fillings.each { |filling, share| filling.yields.each { |row, count| taken[row] += share * count } if filling.piece == piece.index }
+            @fillings.each do |filling, share|
+              filling.yields.each { |row, count| taken[row] += share * count } if filling.piece == piece.index
+            end
             piece.rows.each_with_index.map { |row, kind| [kind, row] }.sort_by { |kind, row| [-taken[row], kind] }
           end
 
@@ -83,7 +91,11 @@ module EarnestFold
           def forbid(wanted, windows)
             changed = windows.each_index.reject { |piece| windows[piece].equal?(@windows[piece]) }
             @wanted, @windows = wanted, windows
-            @programme.give_up(@columns.select { |filling, _| changed.include?(filling.piece) && !allowed?(filling) }.values + alone_no_more(changed) + chosen_no_more, @dear)
+            @programme.give_up(
+              @columns.select { |filling, _| changed.include?(filling.piece) && !allowed?(filling) }.values +
+                alone_no_more(changed) + chosen_no_more,
+              @dear
+            )
           end
 
           private
@@ -96,11 +108,19 @@ module EarnestFold
           # The rows of what is wanted, then the treatments that aren't settled, then the pieces.
           def programme
             ones = Array.new(@wanted.choices.size + @windows.size, 1)
-            programme = Simplex.new(@wanted.counts + ones, @stock.dear.map { |cost| cost * FROM_NOWHERE } + ones.map { @dear })
+            programme = Simplex.new(
+              @wanted.counts + ones,
+              @stock.dear.map { |cost| cost * FROM_NOWHERE } + ones.map { @dear }
+            )
             @rows.times { |row| programme.add(0, [[row, -1]]) }
             @left_alone = @windows.each_index.map { |piece| programme.add(0, [[@first + piece, 1]]) }
             @choices = @wanted.choices.each_with_index.flat_map do |choices, index|
-              choices.map { |choice| [choice, programme.add(choice.cost, [[@rows + index, 1], *choice.needs.map { |row, count| [row, -count] }])] }
+              choices.map do |choice|
+                [
+                  choice,
+                  programme.add(choice.cost, [[@rows + index, 1], *choice.needs.map { |row, count| [row, -count] }])
+                ]
+              end
             end
             programme
           end
@@ -114,7 +134,8 @@ module EarnestFold
           end
 
           # Prices that swing less than those of the mixture are found sooner to be good.
-          def between = @value ? @prices.zip(@exact).map { |best, exact| (KEPT * best + NEW * exact) / (KEPT + NEW) } : @prices
+          def between =
+            @value ? @prices.zip(@exact).map { |best, exact| (KEPT * best + NEW * exact) / (KEPT + NEW) } : @prices
 
           # @return [Boolean] whether these prices lead to a filling that makes the mixture cheaper
           def cheaper?(prices)
@@ -122,7 +143,12 @@ module EarnestFold
             best = used.to_h { |piece| [piece, @stock.pieces[piece].best(prices, @windows[piece])] }
             @stock.effort.spend(used.sum { |piece| @stock.pieces[piece].size })
             tell(prices, best)
-            best.each_value.filter_map { |_, filling| filling }.select { |filling| !@columns.key?(filling) && filling.gain(@exact) < @of_pieces[filling.piece] }.each { |filling| add(filling) }.any?
+            best
+              .each_value
+              .filter_map { |_, filling| filling }
+              .select { |filling| !@columns.key?(filling) && filling.gain(@exact) < @of_pieces[filling.piece] }
+              .each { |filling| add(filling) }
+              .any?
           end
 
           def tell(prices, best)
@@ -133,13 +159,18 @@ module EarnestFold
             @value, @prices = value, prices if @value.nil? || value > @value
           end
 
-          def add(filling) = @columns[filling] = @programme.add(filling.cost, [*filling.yields, [@first + filling.piece, 1]])
+          def add(filling) =
+            @columns[filling] = @programme.add(filling.cost, [*filling.yields, [@first + filling.piece, 1]])
 
           def mix
             taken = @programme.taken.to_h
             @fillings = shares(@columns, taken).select { |filling, _| allowed?(filling) }
             @chosen = shares(@choices, taken).select { |choice, _| @wanted.open?(choice) }
-            @alone = @windows.each_index.select { |piece| @windows[piece].alone? }.to_h { |piece| [piece, taken[@left_alone[piece]]] }
+            @alone =
+              @windows
+                .each_index
+                .select { |piece| @windows[piece].alone? }
+                .to_h { |piece| [piece, taken[@left_alone[piece]]] }
           end
 
           def allowed?(filling) = @windows[filling.piece].holds?(filling)
@@ -157,10 +188,16 @@ module EarnestFold
 
           # The columns that make up something from nowhere, and all that isn't allowed.
           def forbidden
-            [*0...(@first + @windows.size), *alone_no_more(@windows.each_index), *@columns.reject { |filling, _| allowed?(filling) }.values, *chosen_no_more]
+            [
+              *0...(@first + @windows.size),
+              *alone_no_more(@windows.each_index),
+              *@columns.reject { |filling, _| allowed?(filling) }.values,
+              *chosen_no_more
+            ]
           end
 
-          def alone_no_more(pieces) = pieces.reject { |piece| @windows[piece].alone? }.map { |piece| @left_alone[piece] }
+          def alone_no_more(pieces) =
+            pieces.reject { |piece| @windows[piece].alone? }.map { |piece| @left_alone[piece] }
 
           def chosen_no_more = @choices.reject { |choice, _| @wanted.open?(choice) }.map(&:last)
 

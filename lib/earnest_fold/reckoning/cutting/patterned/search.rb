@@ -4,17 +4,22 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # Plans many cuts of patterned cloth. {Relaxation} says what they take at least. Then it is settled step by step from which
-        # batch each treatment is cut, which pieces are used and how far, always going on where the least is still possible, until
+        # Plans many cuts of patterned cloth. {Relaxation} says what they take at least. Then it is settled step by
+        # step from which
+        # batch each treatment is cut, which pieces are used and how far, always going on where the least is still
+        # possible, until
         # a plan takes no more than that (branch and bound): then no plan is better.
         class Search
-          # How much work there may be in all, and after how much of it, each time, a plan is sought that takes a little more than the
+          # How much work there may be in all, and after how much of it, each time, a plan is sought that takes a
+          # little more than the
           # bound.
           MOST_WORK = 9_000_000
           PROVING = 4_000_000
-          # How many fillings are tried at one choice of how far the pieces are used; where that was too few, so many times more.
+          # How many fillings are tried at one choice of how far the pieces are used; where that was too few, so
+          # many times more.
           TRIED, MORE = 15, 4
-          # Such a plan may go on each piece by so many halves of the repeat further than the mixture does, one after the other; so many
+          # Such a plan may go on each piece by so many halves of the repeat further than the mixture does, one
+          # after the other; so many
           # fillings are tried each time.
           HALVES = [0, 1, 2, 8].freeze
           NEARLY = 15
@@ -98,7 +103,12 @@ module EarnestFold
           def complete?(node)
             wanted, point = node.wanted, node.point
             @seen.fetch([point, wanted.needed, node.tried]) do |key|
-              @seen[key] = plan?(node, wanted, point.map { |spent| Window.new(spent, spent) }, @stock.cost(point) + wanted.cost)
+              @seen[key] = plan?(
+                node,
+                wanted,
+                point.map { |spent| Window.new(spent, spent) },
+                @stock.cost(point) + wanted.cost
+              )
             end
           end
 
@@ -118,11 +128,20 @@ module EarnestFold
           def take(found) = (@cost, @found = found.cost, found if found && found.cost < @cost)
 
           def laid
-            placed = @stock.pieces.map { |piece| @found.fillings.find { |filling| filling.piece == piece.index }&.then { |filling| piece.placed(filling) } || [] }
-            @task.batches.zip(@sharing.by_batch(@found.wanted)).flat_map { |batch, ids| @task.laid(batch, placed.shift(batch.size), ids) }
+            placed = @stock.pieces.map do |piece|
+              @found
+                .fillings
+                .find { |filling| filling.piece == piece.index }
+                &.then { |filling| piece.placed(filling) } || []
+            end
+            @task
+              .batches
+              .zip(@sharing.by_batch(@found.wanted))
+              .flat_map { |batch, ids| @task.laid(batch, placed.shift(batch.size), ids) }
           end
 
-          # The proof takes long: it may be too long, and then a good plan will do. With a plan less is left to look at, too.
+          # The proof takes long: it may be too long, and then a good plan will do. With a plan less is left to
+          # look at, too.
           def without_proof(node, root)
             (@found || !@soon.unused?) ? nearly([node, root]) : soon(root)
           end

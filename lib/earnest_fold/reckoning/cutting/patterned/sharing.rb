@@ -27,7 +27,9 @@ module EarnestFold
           # @return [Wanted, nil] nil where it leaves one open
           def as(shares)
             whole = wanted
-            settled = whole.choices.map { |all| all.find { |choice| shares.index { |ids| ids.include?(choice.treatment) } == choice.batch } }
+            settled = whole.choices.map do |all|
+              all.find { |choice| shares.index { |ids| ids.include?(choice.treatment) } == choice.batch }
+            end
             settled.reduce(whole) { |one, choice| one.settle(choice) } unless settled.include?(nil)
           end
 
@@ -48,7 +50,10 @@ module EarnestFold
           end
 
           def needs(id, batch)
-            @task.counts([id]).each_with_index.filter_map { |count, kind| [batch * @task.kinds.size + kind, count] if count.positive? }
+            @task
+              .counts([id])
+              .each_with_index
+              .filter_map { |count, kind| [batch * @task.kinds.size + kind, count] if count.positive? }
           end
         end
       end

@@ -4,11 +4,14 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # The simplex method on whole numbers: of some columns so much of each that together, row by row, they make up what is wanted,
-        # at the least cost. Every step divides without remainder (all numbers stand over one common denominator), so nothing is
+        # The simplex method on whole numbers: of some columns so much of each that together, row by row, they make
+        # up what is wanted,
+        # at the least cost. Every step divides without remainder (all numbers stand over one common denominator),
+        # so nothing is
         # rounded and nothing drifts. Columns can be added between one {#minimise} and the next.
         class Simplex
-          # What is wanted is taken in so many parts and each row a few parts more, so that no two rows run out at once: that keeps
+          # What is wanted is taken in so many parts and each row a few parts more, so that no two rows run out at
+          # once: that keeps
           # the method from going in circles.
           PARTS = 1 << 20
           # How many columns are followed up before all are looked at again.
@@ -20,7 +23,8 @@ module EarnestFold
           attr_reader :steps
 
           # @param wanted [Array<Integer>] by row, none below 0
-          # @param costs [Array<Integer>] by row: what making up that row from nowhere costs; these columns come first, and once one
+          # @param costs [Array<Integer>] by row: what making up that row from nowhere costs; these columns come
+          #   first, and once one
           #   of them is given up it doesn't come back
           def initialize(wanted, costs)
             @size = wanted.size
@@ -48,7 +52,8 @@ module EarnestFold
             @open -= columns
           end
 
-          # Goes on until no column would make it cheaper. All columns are looked at only now and then, the promising ones at every step.
+          # Goes on until no column would make it cheaper. All columns are looked at only now and then, the
+          # promising ones at every step.
           def minimise
             @values = values
             until (promising = cheapening(PROMISING)).empty?
@@ -62,7 +67,11 @@ module EarnestFold
           def prices = @values.map { |value| value / @over }
 
           # @return [Array<Array(Integer, Rational)>] each column that is taken, and how much of it
-          def taken = @basis.zip(@amounts).map { |column, amount| [column, Rational(amount, @over * PARTS)] }.select { |_, amount| amount > LEAST }
+          def taken =
+            @basis
+              .zip(@amounts)
+              .map { |column, amount| [column, Rational(amount, @over * PARTS)] }
+              .select { |_, amount| amount > LEAST }
 
           private
 
@@ -112,7 +121,10 @@ module EarnestFold
 
           # The row that is used up first as the new column comes in.
           def leaving(change)
-            change.each_index.select { |row| change[row].positive? }.reduce { |best, row| (@amounts[row] * change[best] < @amounts[best] * change[row]) ? row : best }
+            change
+              .each_index
+              .select { |row| change[row].positive? }
+              .reduce { |best, row| (@amounts[row] * change[best] < @amounts[best] * change[row]) ? row : best }
           end
 
           def combine_row(row, pivot, factor, leaving)

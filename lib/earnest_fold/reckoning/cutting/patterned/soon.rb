@@ -11,7 +11,8 @@ module EarnestFold
 
         # Plans that come soon and prove nothing: laid by {Beam}, then bettered two pieces at a time.
         class Soon
-          # How often one is laid, how much work there may be in bettering it, and how many fillings are tried each time.
+          # How often one is laid, how much work there may be in bettering it, and how many fillings are tried each
+          # time.
           TIMES = 2
           BETTERING = 2_000_000
           TRIED = 15
@@ -34,7 +35,10 @@ module EarnestFold
             return if @times.zero?
 
             @times -= 1
-            laid = [(node.wanted if node.mixture.fillings), @sharing.as(@thumb.shares)].compact.filter_map { |wanted| laid(wanted, node.mixture.prices) }.min_by(&:cost)
+            laid =
+              [(node.wanted if node.mixture.fillings), @sharing.as(@thumb.shares)].compact
+                .filter_map { |wanted| laid(wanted, node.mixture.prices) }
+                .min_by(&:cost)
             (laid && node.mixture.fillings) ? bettered(node.mixture, laid, least) : laid
           end
 
@@ -56,19 +60,28 @@ module EarnestFold
           end
 
           # Of one batch each.
-          def pairs = @pairs ||= @stock.pieces.combination(2).select { |one, two| one.rows == two.rows }.map { |pair| pair.map(&:index) }
+          def pairs =
+            @pairs ||=
+              @stock.pieces.combination(2).select { |one, two| one.rows == two.rows }.map { |pair| pair.map(&:index) }
 
           # @return [Found, nil] with these two pieces cut at less cost
           def afresh(mixture, found, pair)
             kept = found.fillings.reject { |filling| pair.include?(filling.piece) }
             narrower = mixture.narrow(found.wanted, windows(kept, pair)).seek(found.cost)
-            left = kept.flat_map(&:yields).each_with_object(found.wanted.needed) { |(row, count), all| all[row] -= count }
+            left =
+              kept.flat_map(&:yields).each_with_object(found.wanted.needed) { |(row, count), all| all[row] -= count }
             better = narrower.fillings && Completion.new(@stock, TRIED, found.cost - 1).plan(narrower, left)
             better && Found.new(better.windows.grep(Filling), found.wanted)
           end
 
           def windows(kept, pair)
-            @stock.windows.each_with_index.map { |window, piece| pair.include?(piece) ? window : kept.find { |filling| filling.piece == piece } || Window.new(LEFT_ALONE, LEFT_ALONE) }
+            @stock.windows.each_with_index.map do |window, piece|
+              if pair.include?(piece)
+                window
+              else
+                kept.find { |filling| filling.piece == piece } || Window.new(LEFT_ALONE, LEFT_ALONE)
+              end
+            end
           end
         end
       end

@@ -4,10 +4,12 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # What is to be cut, row by row: a row for each kind of cut in each batch. Where it isn't settled from which batch a
+        # What is to be cut, row by row: a row for each kind of cut in each batch. Where it isn't settled from
+        # which batch a
         # treatment is cut, or whether it is left uncut, its choices stand open.
         class Wanted
-          # A treatment cut from a batch, or left uncut (no batch): what that costs by itself, and what it needs (row and count).
+          # A treatment cut from a batch, or left uncut (no batch): what that costs by itself, and what it needs
+          # (row and count).
           Choice = Struct.new(:treatment, :batch, :cost, :needs) do
             # @param prices [Array<Integer>] by row
             def value(prices) = cost + needs.sum { |row, count| prices[row] * count }
@@ -26,7 +28,8 @@ module EarnestFold
 
           # @param choice [Choice]
           # @return [Wanted] where it is the only one for its treatment
-          def settle(choice) = Wanted.new(@counts, @choices.map { |all| (all.any? { |one| one.equal?(choice) }) ? [choice] : all })
+          def settle(choice) =
+            Wanted.new(@counts, @choices.map { |all| (all.any? { |one| one.equal?(choice) }) ? [choice] : all })
 
           # @return [Array<Choice>, nil] of a treatment that isn't settled
           def open = @choices.find { |all| all.size > 1 }
@@ -40,7 +43,9 @@ module EarnestFold
 
           # @return [Array<Integer>] by row, where everything is settled
           def needed
-            @choices.flat_map { |all| all.first.needs }.each_with_object(@counts.dup) { |(row, count), sums| sums[row] += count }
+            @choices
+              .flat_map { |all| all.first.needs }
+              .each_with_object(@counts.dup) { |(row, count), sums| sums[row] += count }
           end
 
           # @return [Integer] what the choices cost by themselves, where everything is settled
@@ -48,7 +53,9 @@ module EarnestFold
 
           # @param prices [Array<Integer>] by row
           # @return [Integer] what all of it is worth at these prices at least, whatever is chosen
-          def value(prices) = @counts.each_with_index.sum { |count, row| count * prices[row] } + @choices.sum { |all| all.map { |choice| choice.value(prices) }.min }
+          def value(prices) =
+            @counts.each_with_index.sum { |count, row| count * prices[row] } +
+              @choices.sum { |all| all.map { |choice| choice.value(prices) }.min }
         end
       end
     end

@@ -17,7 +17,9 @@ module EarnestFold
         def self.call(work)
           figures = work.alteration.added_to_foot or return []
 
-          work.hands.map { |hand| draft(figures, curtain: hand, times: {set_up: 1, join: work.across * 2, press: work.across}) }
+          work.hands.map do |hand|
+            draft(figures, curtain: hand, times: {set_up: 1, join: work.across * 2, press: work.across})
+          end
         end
       end
 

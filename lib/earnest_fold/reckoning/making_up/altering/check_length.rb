@@ -16,7 +16,14 @@ module EarnestFold
         # @return [Array<Draft>]
         def self.call(work)
           length = work.alteration.length_at_last
-          work.hands.map { |hand| draft({length_at_last: length, wanted_length: work.alteration.wanted_length}, curtain: hand, check: at_both_edges(:length_at_last, length, work.house.pair_tolerance), times: {mark: 1}) }
+          work.hands.map do |hand|
+            draft(
+              {length_at_last: length, wanted_length: work.alteration.wanted_length},
+              curtain: hand,
+              check: at_both_edges(:length_at_last, length, work.house.pair_tolerance),
+              times: {mark: 1}
+            )
+          end
         end
       end
 

@@ -17,7 +17,13 @@ module EarnestFold
         def self.call(work)
           return [] unless work.pair? && work.alteration.new_hem
 
-          [draft({tolerance: work.house.pair_tolerance, length_at_last: work.alteration.length_at_last}, check: at_both_edges(:difference, Length::ZERO, work.house.pair_tolerance), times: {compare: 1})]
+          [
+            draft(
+              {tolerance: work.house.pair_tolerance, length_at_last: work.alteration.length_at_last},
+              check: at_both_edges(:difference, Length::ZERO, work.house.pair_tolerance),
+              times: {compare: 1}
+            )
+          ]
         end
       end
 

@@ -17,7 +17,13 @@ module EarnestFold
         def self.call(work)
           return [] unless work.pair?
 
-          [draft({tolerance: work.house.pair_tolerance, **work.lines_by_name.first(1).to_h}, check: at_both_edges(:difference, Length::ZERO, work.house.pair_tolerance), times: {compare: 1})]
+          [
+            draft(
+              {tolerance: work.house.pair_tolerance, **work.lines_by_name.first(1).to_h},
+              check: at_both_edges(:difference, Length::ZERO, work.house.pair_tolerance),
+              times: {compare: 1}
+            )
+          ]
         end
       end
 

@@ -20,7 +20,13 @@ module EarnestFold
           cuts = work.lines.select { |line| line.deed == :cut }
           return [] if cuts.empty?
 
-          work.hands.map { |hand| draft({**cuts.to_h { |line| [line.name, line.at] }, left_over: work.made.left_over}, curtain: hand, times: {cut: work.across * cuts.size}) }
+          work.hands.map do |hand|
+            draft(
+              {**cuts.to_h { |line| [line.name, line.at] }, left_over: work.made.left_over},
+              curtain: hand,
+              times: {cut: work.across * cuts.size}
+            )
+          end
         end
       end
 

@@ -17,7 +17,13 @@ module EarnestFold
         def self.call(work)
           return [] unless work.alteration.tuck
 
-          work.hands.map { |hand| draft({strip: work.made.left_over, seam: work.alteration.seam}, curtain: hand, times: {cut: work.across, press: work.across}) }
+          work.hands.map do |hand|
+            draft(
+              {strip: work.made.left_over, seam: work.alteration.seam},
+              curtain: hand,
+              times: {cut: work.across, press: work.across}
+            )
+          end
         end
       end
 

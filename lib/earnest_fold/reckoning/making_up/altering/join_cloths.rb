@@ -18,7 +18,13 @@ module EarnestFold
           count = work.alteration.cloths_joined(work.curtain)
           return [] if count < 2
 
-          work.hands.map { |hand| draft({cloths: count, width_in_all: work.alteration.across(work.curtain) * count}, curtain: hand, times: {set_up: 1, join: metres(work.as_it_came) * (count - 1)}) }
+          work.hands.map do |hand|
+            draft(
+              {cloths: count, width_in_all: work.alteration.across(work.curtain) * count},
+              curtain: hand,
+              times: {set_up: 1, join: metres(work.as_it_came) * (count - 1)}
+            )
+          end
         end
       end
 

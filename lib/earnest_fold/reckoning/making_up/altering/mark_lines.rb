@@ -19,7 +19,12 @@ module EarnestFold
 
           work.hands.map do |hand|
             main = work.main_line
-            draft(work.lines_by_name, curtain: hand, check: main && at_both_edges(main.name, main.at, work.house.pair_tolerance), times: {mark: 1})
+            draft(
+              work.lines_by_name,
+              curtain: hand,
+              check: main && at_both_edges(main.name, main.at, work.house.pair_tolerance),
+              times: {mark: 1}
+            )
           end
         end
       end

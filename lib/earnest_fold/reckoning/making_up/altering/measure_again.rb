@@ -16,7 +16,14 @@ module EarnestFold
         # @return [Array<Draft>]
         def self.call(work)
           length = work.as_it_came
-          work.hands.map { |hand| draft({as_it_came: length}, curtain: hand, check: at_both_edges(:as_it_came, length, Length.mm(5)), times: {mark: 1}) }
+          work.hands.map do |hand|
+            draft(
+              {as_it_came: length},
+              curtain: hand,
+              check: at_both_edges(:as_it_came, length, Length.mm(5)),
+              times: {mark: 1}
+            )
+          end
         end
       end
 

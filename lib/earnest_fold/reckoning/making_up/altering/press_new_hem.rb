@@ -19,7 +19,18 @@ module EarnestFold
           return [] if hem.taken.zero?
 
           second = hem.depth if hem.kind == "double"
-          work.hands.map { |hand| draft({hem_fold: hem.taken, first_press: (hem.kind == "double") ? hem.depth : hem.turn_under, second_press: second}, curtain: hand, check: check(:hem_depth, hem.depth, Length.mm(2)), times: {set_up: 1, press: work.across}) }
+          work.hands.map do |hand|
+            draft(
+              {
+                hem_fold: hem.taken,
+                first_press: (hem.kind == "double") ? hem.depth : hem.turn_under,
+                second_press: second
+              },
+              curtain: hand,
+              check: check(:hem_depth, hem.depth, Length.mm(2)),
+              times: {set_up: 1, press: work.across}
+            )
+          end
         end
       end
 

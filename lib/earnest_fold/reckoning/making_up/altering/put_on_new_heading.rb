@@ -17,7 +17,14 @@ module EarnestFold
         def self.call(work)
           figures = work.alteration.heading_put_on or return []
 
-          work.hands.map { |hand| draft(figures, curtain: hand, check: check(:finished_width, work.alteration.finished_width, Length.mm(10)), times: {set_up: 1, tape: work.across, pleat: [work.alteration.marks.size, 1].max}) }
+          work.hands.map do |hand|
+            draft(
+              figures,
+              curtain: hand,
+              check: check(:finished_width, work.alteration.finished_width, Length.mm(10)),
+              times: {set_up: 1, tape: work.across, pleat: [work.alteration.marks.size, 1].max}
+            )
+          end
         end
       end
 

@@ -19,7 +19,13 @@ module EarnestFold
           return [] if hem.taken.zero?
 
           way = work.by_hand? ? :hem_by_hand : :hem_by_machine
-          work.hands.map { |hand| draft({hem_depth: hem.depth, flat_width: work.curtain.flat_width}, curtain: hand, times: {:set_up => 1, way => work.across}) }
+          work.hands.map do |hand|
+            draft(
+              {hem_depth: hem.depth, flat_width: work.curtain.flat_width},
+              curtain: hand,
+              times: {:set_up => 1, way => work.across}
+            )
+          end
         end
       end
 

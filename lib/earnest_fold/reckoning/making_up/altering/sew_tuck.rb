@@ -18,8 +18,12 @@ module EarnestFold
           removed = work.alteration.tuck or return []
 
           work.hands.map do |hand|
-            draft({remove: removed, tuck_fold: removed / 2, length_now: work.as_it_came - removed}, curtain: hand, check: at_both_edges(:length_now, work.as_it_came - removed, work.house.pair_tolerance),
-              times: {set_up: 1, join: work.across})
+            draft(
+              {remove: removed, tuck_fold: removed / 2, length_now: work.as_it_came - removed},
+              curtain: hand,
+              check: at_both_edges(:length_now, work.as_it_came - removed, work.house.pair_tolerance),
+              times: {set_up: 1, join: work.across}
+            )
           end
         end
       end

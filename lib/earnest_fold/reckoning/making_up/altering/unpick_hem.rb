@@ -17,7 +17,13 @@ module EarnestFold
         def self.call(work)
           return [] unless work.let_down?
 
-          work.hands.map { |hand| draft({old_hem: work.alteration.existing_hem.taken, available: work.alteration.available}, curtain: hand, times: {unpick: work.across, press: work.across}) }
+          work.hands.map do |hand|
+            draft(
+              {old_hem: work.alteration.existing_hem.taken, available: work.alteration.available},
+              curtain: hand,
+              times: {unpick: work.across, press: work.across}
+            )
+          end
         end
       end
 

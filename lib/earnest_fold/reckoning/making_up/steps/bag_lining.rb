@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     module MakingUp
-      # Lining and face sewn together at the sides, right sides together, and turned: the face wraps to the back alike all the way up.
+      # Lining and face sewn together at the sides, right sides together, and turned: the face wraps to the back
+      # alike all the way up.
       module BagLining
         extend Kind
 
@@ -18,7 +19,14 @@ module EarnestFold
           return [] unless work.bagged?
 
           side = work.making.side
-          work.curtains.map { |curtain| draft({wrap: side.depth, seam: side.turn_under, lift: work.reckoning.lining.lining.lift}, curtain: curtain.hand, check: check(:wrap, side.depth, Length.mm(2)), times: {join: metres(work.reckoning.finished_drop * 2)}) }
+          work.curtains.map do |curtain|
+            draft(
+              {wrap: side.depth, seam: side.turn_under, lift: work.reckoning.lining.lining.lift},
+              curtain: curtain.hand,
+              check: check(:wrap, side.depth, Length.mm(2)),
+              times: {join: metres(work.reckoning.finished_drop * 2)}
+            )
+          end
         end
       end
 

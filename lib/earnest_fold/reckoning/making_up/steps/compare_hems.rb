@@ -17,7 +17,13 @@ module EarnestFold
         def self.call(work)
           return [] unless work.pair? && work.making.hem.taken.positive?
 
-          [draft({tolerance: work.house.pair_tolerance, finished_drop: work.reckoning.finished_drop}, check: at_both_edges(:difference, Length::ZERO, work.house.pair_tolerance), times: {compare: 1})]
+          [
+            draft(
+              {tolerance: work.house.pair_tolerance, finished_drop: work.reckoning.finished_drop},
+              check: at_both_edges(:difference, Length::ZERO, work.house.pair_tolerance),
+              times: {compare: 1}
+            )
+          ]
         end
 
         def self.rank(house) = (house.making_order == "heading_first") ? 88 : RANK

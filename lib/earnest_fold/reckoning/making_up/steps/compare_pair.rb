@@ -17,7 +17,13 @@ module EarnestFold
         def self.call(work)
           return [] unless work.pair?
 
-          [draft({finished_drop: work.reckoning.finished_drop, tolerance: work.house.pair_tolerance}, check: at_both_edges(:difference, Length::ZERO, work.house.pair_tolerance), times: {compare: 1})]
+          [
+            draft(
+              {finished_drop: work.reckoning.finished_drop, tolerance: work.house.pair_tolerance},
+              check: at_both_edges(:difference, Length::ZERO, work.house.pair_tolerance),
+              times: {compare: 1}
+            )
+          ]
         end
       end
 

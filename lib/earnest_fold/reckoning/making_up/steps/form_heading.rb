@@ -17,8 +17,29 @@ module EarnestFold
         def self.call(work)
           work.curtains.map do |curtain|
             marks = work.marks(curtain)
-            figures = curtain.heading.slice(:pleats, :space, :take_up, :eyelets, :pitch, :first, :tabs, :rings, :gap, :gliders, :hooks, :pocket).compact
-            draft({finished_width: curtain.span.finished_width, **figures}, curtain: curtain.hand, check: check(:finished_width, curtain.span.finished_width, Length.mm(10)), times: {(figures.key?(:eyelets) ? :eyelet : :pleat) => [marks.size, 1].max})
+            figures = curtain
+              .heading
+              .slice(
+                :pleats,
+                :space,
+                :take_up,
+                :eyelets,
+                :pitch,
+                :first,
+                :tabs,
+                :rings,
+                :gap,
+                :gliders,
+                :hooks,
+                :pocket
+              )
+              .compact
+            draft(
+              {finished_width: curtain.span.finished_width, **figures},
+              curtain: curtain.hand,
+              check: check(:finished_width, curtain.span.finished_width, Length.mm(10)),
+              times: {(figures.key?(:eyelets) ? :eyelet : :pleat) => [marks.size, 1].max}
+            )
           end
         end
       end

@@ -22,7 +22,12 @@ module EarnestFold
           return [] if counted.empty?
 
           seams = counted.sum { |count| count.ceil - 1 }
-          [draft({seam: made.lining.seam || work.making.seam, seams: seams}, times: {set_up: 1, join: metres(made.drop_cut.cut_drop * seams)})]
+          [
+            draft(
+              {seam: made.lining.seam || work.making.seam, seams: seams},
+              times: {set_up: 1, join: metres(made.drop_cut.cut_drop * seams)}
+            )
+          ]
         end
       end
 

@@ -19,7 +19,11 @@ module EarnestFold
 
           work.curtains.select { |curtain| curtain.widths > 1 }.map do |curtain|
             seams = curtain.task.seams
-            draft({seam: work.making.seam, seams: seams.size, first_seam: seams.first}, curtain: curtain.hand, times: {set_up: 1, join: metres(work.reckoning.cut_drop * seams.size)})
+            draft(
+              {seam: work.making.seam, seams: seams.size, first_seam: seams.first},
+              curtain: curtain.hand,
+              times: {set_up: 1, join: metres(work.reckoning.cut_drop * seams.size)}
+            )
           end
         end
       end

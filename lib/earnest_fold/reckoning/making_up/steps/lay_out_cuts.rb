@@ -16,7 +16,13 @@ module EarnestFold
         # @return [Array<Draft>]
         def self.call(work)
           made = work.reckoning
-          [draft({cut_drop: made.cut_drop, cuts: made.widths_total}, check: check(:cut_drop, made.cut_drop, Length.mm(2)), times: {lay_out: made.widths_total})]
+          [
+            draft(
+              {cut_drop: made.cut_drop, cuts: made.widths_total},
+              check: check(:cut_drop, made.cut_drop, Length.mm(2)),
+              times: {lay_out: made.widths_total}
+            )
+          ]
         end
       end
 

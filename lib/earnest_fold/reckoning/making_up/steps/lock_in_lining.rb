@@ -18,7 +18,14 @@ module EarnestFold
           return [] unless work.lined? && !work.bagged? && !work.tabled?
 
           lining = work.reckoning.lining.lining
-          work.curtains.map { |curtain| draft({lift: lining.lift, inset: lining.inset}, curtain: curtain.hand, check: check(:lift, lining.lift, Length.mm(3)), times: {lock: metres(work.reckoning.finished_drop * (curtain.widths.ceil + 1))}) }
+          work.curtains.map do |curtain|
+            draft(
+              {lift: lining.lift, inset: lining.inset},
+              curtain: curtain.hand,
+              check: check(:lift, lining.lift, Length.mm(3)),
+              times: {lock: metres(work.reckoning.finished_drop * (curtain.widths.ceil + 1))}
+            )
+          end
         end
 
         # Where the hem is sewn first, the lining is locked in over it.

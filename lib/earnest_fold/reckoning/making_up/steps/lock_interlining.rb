@@ -17,7 +17,13 @@ module EarnestFold
         def self.call(work)
           return [] unless work.reckoning.interlining
 
-          work.curtains.map { |curtain| draft({finished_drop: work.reckoning.finished_drop, flat_width: curtain.flat_width}, curtain: curtain.hand, times: {lock: metres(work.reckoning.finished_drop * (curtain.widths.ceil + 1))}) }
+          work.curtains.map do |curtain|
+            draft(
+              {finished_drop: work.reckoning.finished_drop, flat_width: curtain.flat_width},
+              curtain: curtain.hand,
+              times: {lock: metres(work.reckoning.finished_drop * (curtain.widths.ceil + 1))}
+            )
+          end
         end
       end
 

@@ -16,7 +16,16 @@ module EarnestFold
         # @return [Array<Draft>]
         def self.call(work)
           work.curtains.map do |curtain|
-            draft({finished_drop: work.reckoning.finished_drop, top: work.top, spare: work.making.squaring.positive? ? work.making.squaring : nil}, curtain: curtain.hand, check: at_both_edges(:finished_drop, work.reckoning.finished_drop, Length.mm(3)), times: {mark: 1})
+            draft(
+              {
+                finished_drop: work.reckoning.finished_drop,
+                top: work.top,
+                spare: work.making.squaring.positive? ? work.making.squaring : nil
+              },
+              curtain: curtain.hand,
+              check: at_both_edges(:finished_drop, work.reckoning.finished_drop, Length.mm(3)),
+              times: {mark: 1}
+            )
           end
         end
 

@@ -15,7 +15,12 @@ module EarnestFold
         # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
-          [draft({finished_drop: work.reckoning.finished_drop, curtains: work.curtains.size}, times: {finish: work.curtains.size})]
+          [
+            draft(
+              {finished_drop: work.reckoning.finished_drop, curtains: work.curtains.size},
+              times: {finish: work.curtains.size}
+            )
+          ]
         end
       end
 

@@ -19,7 +19,18 @@ module EarnestFold
           return [] if hem.taken.zero?
 
           second = (hem.kind == "double") ? hem.depth * 2 : nil
-          work.curtains.map { |curtain| draft({hem_fold: hem.taken, first_press: (hem.kind == "double") ? hem.depth : hem.turn_under, second_press: second}, curtain: curtain.hand, check: check(:hem_depth, hem.depth, Length.mm(2)), times: {set_up: 1, press: metres(curtain.flat_width)}) }
+          work.curtains.map do |curtain|
+            draft(
+              {
+                hem_fold: hem.taken,
+                first_press: (hem.kind == "double") ? hem.depth : hem.turn_under,
+                second_press: second
+              },
+              curtain: curtain.hand,
+              check: check(:hem_depth, hem.depth, Length.mm(2)),
+              times: {set_up: 1, press: metres(curtain.flat_width)}
+            )
+          end
         end
 
         # Who heads first marks the hem from the finished top.

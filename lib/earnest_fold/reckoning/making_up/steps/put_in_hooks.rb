@@ -22,7 +22,8 @@ module EarnestFold
         end
 
         # @return [Length, nil] how far below the top edge the pins go
-        def self.pin_setting(heading) = (heading.respond_to?(:pin_setting) && heading.pin_setting.positive?) ? heading.pin_setting : nil
+        def self.pin_setting(heading) =
+          (heading.respond_to?(:pin_setting) && heading.pin_setting.positive?) ? heading.pin_setting : nil
       end
 
       Kinds.register(PutInHooks::CODE, PutInHooks)

@@ -17,7 +17,9 @@ module EarnestFold
         def self.call(work)
           return [] if work.making.hem.taken.zero?
 
-          work.curtains.map { |curtain| draft({weights: curtain.weights}, curtain: curtain.hand, times: {weight: curtain.weights}) }
+          work.curtains.map do |curtain|
+            draft({weights: curtain.weights}, curtain: curtain.hand, times: {weight: curtain.weights})
+          end
         end
 
         def self.rank(house) = (house.making_order == "heading_first") ? 87 : RANK

@@ -18,12 +18,17 @@ module EarnestFold
           work.curtains.filter_map do |curtain|
             figures = curtain.heading
             length = figures[:tape_length] || figures[:buckram_length] or next
-            draft({length: length, turned_in: turn_in(work.heading), pockets: figures[:pockets]}, curtain: curtain.hand, times: {set_up: 1, tape: metres(length)})
+            draft(
+              {length: length, turned_in: turn_in(work.heading), pockets: figures[:pockets]},
+              curtain: curtain.hand,
+              times: {set_up: 1, tape: metres(length)}
+            )
           end
         end
 
         # @return [Length, nil] what the tape takes at each end
-        def self.turn_in(heading) = (heading.respond_to?(:tape_turn_in) && heading.tape_turn_in.positive?) ? heading.tape_turn_in : nil
+        def self.turn_in(heading) =
+          (heading.respond_to?(:tape_turn_in) && heading.tape_turn_in.positive?) ? heading.tape_turn_in : nil
       end
 
       Kinds.register(PutOnHeading::CODE, PutOnHeading)

@@ -18,7 +18,12 @@ module EarnestFold
           return [] unless work.dictated?
 
           work.curtains.map do |curtain|
-            draft({flat_width: curtain.flat_width, marks: work.marks(curtain).size}, curtain: curtain.hand, check: check(:flat_width, curtain.flat_width, Length.mm(3)), times: {mark: 1})
+            draft(
+              {flat_width: curtain.flat_width, marks: work.marks(curtain).size},
+              curtain: curtain.hand,
+              check: check(:flat_width, curtain.flat_width, Length.mm(3)),
+              times: {mark: 1}
+            )
           end
         end
       end

@@ -19,7 +19,13 @@ module EarnestFold
           return [] if hem.taken.zero?
 
           way = work.by_hand? ? :hem_by_hand : :hem_by_machine
-          work.curtains.map { |curtain| draft({hem_depth: hem.depth, flat_width: curtain.flat_width}, curtain: curtain.hand, times: {:set_up => 1, way => metres(curtain.flat_width)}) }
+          work.curtains.map do |curtain|
+            draft(
+              {hem_depth: hem.depth, flat_width: curtain.flat_width},
+              curtain: curtain.hand,
+              times: {:set_up => 1, way => metres(curtain.flat_width)}
+            )
+          end
         end
 
         def self.rank(house) = (house.making_order == "heading_first") ? 89 : RANK

@@ -17,7 +17,14 @@ module EarnestFold
         def self.call(work)
           return [] unless work.making.trim == "to_fullness" || work.dictated?
 
-          work.curtains.map { |curtain| draft({cut_width: curtain.cut_width}, curtain: curtain.hand, check: check(:cut_width, curtain.cut_width, Length.mm(3)), times: {mark: 1}) }
+          work.curtains.map do |curtain|
+            draft(
+              {cut_width: curtain.cut_width},
+              curtain: curtain.hand,
+              check: check(:cut_width, curtain.cut_width, Length.mm(3)),
+              times: {mark: 1}
+            )
+          end
         end
       end
 

@@ -19,7 +19,13 @@ module EarnestFold
 
           side = work.making.side
           way = work.by_hand? ? :side_by_hand : :side_by_machine
-          work.curtains.map { |curtain| draft({takes: side.taken, fold: side.depth, under: side.turn_under.positive? ? side.turn_under : nil}, curtain: curtain.hand, times: {way => metres(work.reckoning.finished_drop * 2)}) }
+          work.curtains.map do |curtain|
+            draft(
+              {takes: side.taken, fold: side.depth, under: side.turn_under.positive? ? side.turn_under : nil},
+              curtain: curtain.hand,
+              times: {way => metres(work.reckoning.finished_drop * 2)}
+            )
+          end
         end
       end
 

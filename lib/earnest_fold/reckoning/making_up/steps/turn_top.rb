@@ -15,7 +15,9 @@ module EarnestFold
         # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
-          work.curtains.map { |curtain| draft({top: work.top}, curtain: curtain.hand, times: {set_up: 1, press: metres(curtain.flat_width)}) }
+          work.curtains.map do |curtain|
+            draft({top: work.top}, curtain: curtain.hand, times: {set_up: 1, press: metres(curtain.flat_width)})
+          end
         end
 
         def self.needs(house) = (house.making_order == "heading_first") ? NEEDS : NEEDS + %w[mark_drop]

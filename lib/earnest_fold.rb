@@ -6,8 +6,8 @@ Encoding.default_external = Encoding::UTF_8
 require "zeitwerk"
 require_relative "earnest_fold/reckoning"
 
-# Earnest Fold, the reckoner of a curtain workroom. The core is required file by file; the rooms around it are
-# loaded by name.
+# Earnest Fold, the reckoner of a curtain workroom. The core is required file by file; the rooms around it are loaded
+# by name.
 module EarnestFold
   LOADER = Zeitwerk::Loader.for_gem(warn_on_extra_files: false)
   LOADER.ignore(

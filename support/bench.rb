@@ -223,8 +223,7 @@ module Bench
   end
 
   # Whole requests through Puma, with 200 jobs of 25 treatments in the database: each screen beside the bare page,
-  # taken in
-  # turn, over twenty of the jobs; then eight people changing a figure at once.
+  # taken in turn, over twenty of the jobs; then eight people changing a figure at once.
   JOBS, WINDOWS, OPEN, DIARY = 200, 25, 20, 60
   PIECE = -> { @piece ||= EarnestFold::Store.workroom.shelf.all.first.id }
 

@@ -7,9 +7,8 @@ require "open3"
 require "securerandom"
 require "socket"
 
-# A PostgreSQL server of this checkout's own: data under var/, loopback only, own port, own password. It leaves
-# every other
-# server on the machine alone, and stops only what it started.
+# A PostgreSQL server of this checkout's own: data under var/, loopback only, own port, own password. It leaves every
+# other server on the machine alone, and stops only what it started.
 class LocalPostgres
   # Says in one line what is wrong and what to do.
   class Trouble < StandardError; end
@@ -129,9 +128,8 @@ class LocalPostgres
       )
   end
 
-  # Under var/, or beside other programs' data where PostgreSQL's user can't get into the checkout; what tests
-  # leave may go
-  # with the next tidying up.
+  # Under var/, or beside other programs' data where PostgreSQL's user can't get into the checkout; what tests leave
+  # may go with the next tidying up.
   def home
     @home ||=
       [

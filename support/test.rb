@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
-# Runs the tests in processes of their own, one more than there are processors (browsers are waited for), each with
-# a database of
-# its own. See bin/test.
+# Runs the tests in processes of their own, one more than there are processors (browsers are waited for), each with a
+# database of its own. See bin/test.
 require "etc"
 require_relative "local_postgres"
 

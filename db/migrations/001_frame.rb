@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
 # Every row belongs to a workroom, first in the indexes. What a person measured stands in `spec` as the job format
-# writes it:
-# each length as the text they typed with its unit, which is read exactly.
+# writes it: each length as the text they typed with its unit, which is read exactly.
 Sequel.migration do
   change do
     create_table(:workrooms) do

@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
 # Each change of a treatment, so that it can be looked up and taken back. `undoable` is how many can still be taken
-# back: the
-# desk asks for it with every page.
+# back: the desk asks for it with every page.
 Sequel.migration do
   change do
     add_column :treatments, :undoable, Integer, null: false, default: 0

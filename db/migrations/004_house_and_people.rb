@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
-# What the house decides (its rules, its sets of allowances, what small parts are on hand), who works here, and
-# what a job needs
-# beside its windows: notes, a place in the archive, treatments put away. A change says whose it was.
+# What the house decides (its rules, its sets of allowances, what small parts are on hand), who works here, and what a
+# job needs beside its windows: notes, a place in the archive, treatments put away. A change says whose it was.
 Sequel.migration do
   change do
     alter_table(:workrooms) do

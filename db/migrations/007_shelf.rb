@@ -1,10 +1,8 @@
 # frozen_string_literal: true
 
-# The shelf: pieces of cloth, what was taken of each, and what happened to it; the plans that were taken to the
-# table with their
-# cuts; and what a maker wants of a plan. Lengths that were typed stand as typed in `spec`; those that were
-# reckoned stand as exact
-# millimetres in a text ("13790/49").
+# The shelf: pieces of cloth, what was taken of each, and what happened to it; the plans that were taken to the table
+# with their cuts; and what a maker wants of a plan. Lengths that were typed stand as typed in `spec`; those that were
+# reckoned stand as exact millimetres in a text ("13790/49").
 Sequel.migration do
   change do
     create_table(:pieces) do

@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
-# What was said at the bench: steps done, what was measured, clocks started and stopped. Lines are only ever added:
-# a correction
-# stands beside what it corrects.
+# What was said at the bench: steps done, what was measured, clocks started and stopped. Lines are only ever added: a
+# correction stands beside what it corrects.
 Sequel.migration do
   change do
     create_table(:bench_entries) do

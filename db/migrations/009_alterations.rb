@@ -1,11 +1,9 @@
 # frozen_string_literal: true
 
-# Somebody else's curtains. An alteration is kept as a treatment is (its spec has a `kind`): changed, taken back
-# and said at the bench
-# alike. What came with earlier documents and lay with the job becomes such rows. What was noted of the curtains
-# when they came in is
-# only added to; photographs lie in the database as they were encoded anew. At the bench a measure says at which
-# edge it was taken.
+# Somebody else's curtains. An alteration is kept as a treatment is (its spec has a `kind`): changed, taken back and
+# said at the bench alike. What came with earlier documents and lay with the job becomes such rows. What was noted of
+# the curtains when they came in is only added to; photographs lie in the database as they were encoded anew. At the
+# bench a measure says at which edge it was taken.
 Sequel.migration do
   up do
     alter_table(:bench_entries) { add_column :place, String, null: false, default: "" }

@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
 # The books: what a job asks for its work (`account`), what is promised and what is awaited (`dates`), the quotes,
-# orders and invoices
-# as they went out, and the numbers they take, one after the other by kind.
+# orders and invoices as they went out, and the numbers they take, one after the other by kind.
 Sequel.migration do
   change do
     add_column :jobs, :account, :jsonb, null: false, default: Sequel.lit("'{}'::jsonb")

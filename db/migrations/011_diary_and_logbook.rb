@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
-# Steps moved in the diary by hand; what was learnt of a piece of work when it was done; and times put right by
-# hand, which stand
-# beside what the clock said.
+# Steps moved in the diary by hand; what was learnt of a piece of work when it was done; and times put right by hand,
+# which stand beside what the clock said.
 Sequel.migration do
   change do
     create_table(:diary_moves) do

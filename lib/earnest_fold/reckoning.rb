@@ -1,12 +1,10 @@
 # frozen_string_literal: true
 
 module EarnestFold
-  # The core: from a measured window to cloth on the table, by the rules of the trade. Pure computation on the standard
-  # library: values in, values out, exact (Rational) and frozen. It knows no requests, rows, files, markup, clocks
-  # or words;
-  # whoever calls it shows what it found. Wrong documents raise {Invalid} with every {Problem}; misuse raises
-  # ArgumentError or
-  # TypeError.
+  # The core: from a measured window to cloth on the table, by the rules of the trade. Pure computation on the
+  # standard library: values in, values out, exact (Rational) and frozen. It knows no requests, rows, files, markup,
+  # clocks or words; whoever calls it shows what it found. Wrong documents raise {Invalid} with every {Problem};
+  # misuse raises ArgumentError or TypeError.
   module Reckoning
     # The plans of cuts on cloth.
     module Cutting; end

@@ -3,9 +3,8 @@
 require "sequel"
 
 module EarnestFold
-  # What is kept, in PostgreSQL. Rows go in, plain records come out; every query goes through a {Workroom}. No
-  # error of the
-  # database library leaves this room: it becomes one of the few below.
+  # What is kept, in PostgreSQL. Rows go in, plain records come out; every query goes through a {Workroom}. No error
+  # of the database library leaves this room: it becomes one of the few below.
   module Store
     Error = Class.new(EarnestFold::Error)
     # What was asked for isn't there (or belongs to another workroom).

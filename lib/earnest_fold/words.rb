@@ -4,8 +4,7 @@ require "i18n"
 
 module EarnestFold
   # The words for people, from the locale file, and figures as people write them. Everything that speaks (screens,
-  # drawings,
-  # documents) asks here, so that each thing is said once.
+  # drawings, documents) asks here, so that each thing is said once.
   module Words
     R = Reckoning
     I18n.load_path = [File.expand_path("../../config/locales/en.yml", __dir__)]

@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
 # Compares a reckoning with what a worked job expects: only the fields it names, lengths to 0.002 mm, ratios to
-# 0.001, and
-# checks by their codes alone.
+# 0.001, and checks by their codes alone.
 class Comparison
   RATIO = /fullness\z/
 

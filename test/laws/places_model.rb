@@ -2,9 +2,8 @@
 
 require_relative "stretches_model"
 
-# Patterned cloth of one shade: a path along the places of each piece: wait, or cut and go on from the end; each
-# kind as often as it
-# is wanted.
+# Patterned cloth of one shade: a path along the places of each piece: wait, or cut and go on from the end; each kind
+# as often as it is wanted.
 class PlacesModel < PiecesModel
   private
 

@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
-# A second way to reckon small documents: slow, plain, on bare numbers in millimetres, written from the rules and
-# not from the
-# core. Where it stops at something, it steps and tries instead of dividing.
+# A second way to reckon small documents: slow, plain, on bare numbers in millimetres, written from the rules and not
+# from the core. Where it stops at something, it steps and tries instead of dividing.
 class PlainReckoner
   PI = Rational("3.14159265358979")
 

@@ -59,9 +59,8 @@ class PiecesModel
   end
 end
 
-# Plain cloth: how many of each kind lie on each stretch; a piece is paid for up to its last stretch, and on that
-# for what lies
-# there.
+# Plain cloth: how many of each kind lie on each stretch; a piece is paid for up to its last stretch, and on that for
+# what lies there.
 class StretchesModel < PiecesModel
   private
 

@@ -3,8 +3,8 @@
 require "documents_helper"
 require "prop_check"
 
-# What is drawn, folded, sewn and cut on somebody's own curtain, the order it is done in, and what experience says
-# of it.
+# What is drawn, folded, sewn and cut on somebody's own curtain, the order it is done in, and what experience says of
+# it.
 class AlteringTest < EarnestFoldTest
   include DocumentsHelper
 

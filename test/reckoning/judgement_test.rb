@@ -55,9 +55,8 @@ class JudgementTest < EarnestFoldTest
   NO_HEM = {"making" => {"hem" => {"kind" => "none", "depth" => 0}}}.freeze
   ONE = {"opening" => {"kind" => "one_way_left"}}.freeze
   EYED = {"heading" => D::EYELETS, "support" => {"kind" => "pole", "diameter" => 3}}.freeze
-  # At Making and Hanging: changes to the treatment, to the cloth, to the house. What is raised for whatever is
-  # made has nothing
-  # beside it that is silent but a window without a cloth.
+  # At Making and Hanging: changes to the treatment, to the cloth, to the house. What is raised for whatever is made
+  # has nothing beside it that is silent but a window without a cloth.
   MADE = {
     "wrap_measured" => [[LINED, {}, {"lining_school" => "bagged"}], [LINED]],
     "own_line_true" => [[LINED, {}, {"lining_school" => "tabled"}], [LINED]],

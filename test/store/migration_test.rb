@@ -44,8 +44,8 @@ class MigrationTest < EarnestFoldTest
     assert_equal({"small_parts" => kept["small_parts"]}, @db[:jobs].where(id: job).get(:extras).to_h)
   end
 
-  # Ticks, cuts and papers as version 11 left them: each is there after, under its name, and the job is as far as
-  # it was.
+  # Ticks, cuts and papers as version 11 left them: each is there after, under its name, and the job is as far as it
+  # was.
   def test_progress_as_version_11_left_it_is_told_by_name
     Sequel::Migrator.run(@db, S::MIGRATIONS, target: 11)
     room = @db[:workrooms].insert(name: "Before")

@@ -2,8 +2,8 @@
 
 require "store_test_helper"
 
-# The shelf and the table: nothing is cut twice, nothing is lost, and the lengths add up also when a step dies in
-# the middle.
+# The shelf and the table: nothing is cut twice, nothing is lost, and the lengths add up also when a step dies in the
+# middle.
 class ShelfTest < StoreTest
   R = EarnestFold::Reckoning
   C = R::Cutting

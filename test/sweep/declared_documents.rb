@@ -2,9 +2,8 @@
 
 require "earnest_fold"
 
-# Job documents made from the fields that the core declares, and from nothing else: a field that is added tomorrow
-# is in them.
-# Each is a name and a document with one treatment or one alteration.
+# Job documents made from the fields that the core declares, and from nothing else: a field that is added tomorrow is
+# in them. Each is a name and a document with one treatment or one alteration.
 class DeclaredDocuments
   R = EarnestFold::Reckoning
   K = R::FieldKinds

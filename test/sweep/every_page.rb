@@ -57,8 +57,8 @@ class EveryPage
     nil
   end
 
-  # One page shown many ways (a cut of a plan, a part of a curtain) is opened a few times; every step at the bench
-  # is a page.
+  # One page shown many ways (a cut of a plan, a part of a curtain) is opened a few times; every step at the bench is
+  # a page.
   MOST_ALIKE = 4
 
   def enough?(address)

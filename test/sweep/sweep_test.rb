@@ -7,10 +7,9 @@ require "sweep/every_page"
 
 EarnestFold::LOADER.eager_load
 
-# Every document that the declared fields can make is brought in through the web, and every page, paper and file
-# that its job
-# links to is opened. `bin/test sweep` takes them all; a run of everything takes the least, the most, and some of
-# every sort.
+# Every document that the declared fields can make is brought in through the web, and every page, paper and file that
+# its job links to is opened. `bin/test sweep` takes them all; a run of everything takes the least, the most, and some
+# of every sort.
 class SweepTest < StoreTest
   DOCUMENTS = DeclaredDocuments.new.then { |made| (ENV["SWEEP"] == "whole") ? made.all : made.sample }
   # Which of how many processes this is.

@@ -115,8 +115,7 @@ class AlteringInTheBrowserTest < SystemTest
   end
 
   # The lines drawn and compared, the tuck sewn and the length measured in the browser, at both edges; the steps
-  # between are said to be
-  # done behind its back, as from another tablet.
+  # between are said to be done behind its back, as from another tablet.
   def make
     click_link "On to Making"
     click_link "To the bench"

@@ -229,8 +229,8 @@ class JournalTest < SystemTest
     assert_equal "ladder", office.notes
   end
 
-  # A choice that brings other fields with it shows them, and a field that the answer left out and the page hasn't
-  # is asked for.
+  # A choice that brings other fields with it shows them, and a field that the answer left out and the page hasn't is
+  # asked for.
   def test_fields_that_come_with_a_choice_are_there
     go "Ferry chapel", "Alter"
     select "single", from: "Hem as it is", match: :first

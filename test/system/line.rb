@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-# The line between a browser and the house, as bad as it can be: what is sent is lost before it arrives, or its
-# answer is lost on the
-# way back, or never comes, or the house is busy. It stands in front of the application in browser tests.
+# The line between a browser and the house, as bad as it can be: what is sent is lost before it arrives, or its answer
+# is lost on the way back, or never comes, or the house is busy. It stands in front of the application in browser
+# tests.
 class Line
   PLAIN = {"content-type" => "text/plain"}.freeze
 

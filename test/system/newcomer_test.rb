@@ -3,8 +3,8 @@
 require "system_test_helper"
 require "pdf-reader"
 
-# A newcomer's first window, in the real browser: typed with nothing but what must be given, from an empty workroom
-# to the account.
+# A newcomer's first window, in the real browser: typed with nothing but what must be given, from an empty workroom to
+# the account.
 class NewcomerTest < SystemTest
   def setup
     super

@@ -2,8 +2,8 @@
 
 require "web_test_helper"
 
-# Making and Hanging through their requests: the order of work, one step at the bench, what was measured and how
-# long it took.
+# Making and Hanging through their requests: the order of work, one step at the bench, what was measured and how long
+# it took.
 class BenchTest < WebTest
   R = EarnestFold::Reckoning
   Entry = EarnestFold::Store::Bench::Entry

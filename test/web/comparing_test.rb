@@ -4,8 +4,8 @@ require "web_test_helper"
 require "pdf-reader"
 require "stringio"
 
-# Comparing at the desk: all choices side by side, the room's curtains together, two people's versions, and what
-# the job needs.
+# Comparing at the desk: all choices side by side, the room's curtains together, two people's versions, and what the
+# job needs.
 class ComparingTest < WebTest
   def test_every_choice_is_reckoned_and_one_click_takes_it
     get station(office, "compare")

@@ -4,8 +4,8 @@ require "web_test_helper"
 require "pdf-reader"
 require "stringio"
 
-# Paper for making and hanging, read back: the words, the size of the pages, and the marks of a strip to a fifth of
-# a millimetre.
+# Paper for making and hanging, read back: the words, the size of the pages, and the marks of a strip to a fifth of a
+# millimetre.
 class MakingPapersTest < WebTest
   R = EarnestFold::Reckoning
   # Points of an A4 sheet.
@@ -26,9 +26,8 @@ class MakingPapersTest < WebTest
     assert_match(/Gardensidelight/, words)
   end
 
-  # Each mark's line lies where its running distance says, from the leading edge at the right, and the line to
-  # check the printer by
-  # is as long as it says.
+  # Each mark's line lies where its running distance says, from the leading edge at the right, and the line to check
+  # the printer by is as long as it says.
   def test_a_strip_is_full_size
     pdf = read(station(lounge, "strip.pdf"))
     assert_equal PORTRAIT.reverse, pdf.pages.first.page_object[:MediaBox].last(2).map { |side| side.to_f.round(2) }

@@ -5,8 +5,8 @@ require "icalendar/tzinfo"
 
 module EarnestFold
   module Documents
-    # The diary as iCalendar (RFC 5545), for any calendar that takes a feed or a file; its times carry the
-    # workroom's zone.
+    # The diary as iCalendar (RFC 5545), for any calendar that takes a feed or a file; its times carry the workroom's
+    # zone.
     class Calendar
       Event = Reckoning::Value.define(:uid, :from, :to, :summary, :description)
 

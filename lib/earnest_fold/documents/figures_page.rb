@@ -3,8 +3,7 @@
 module EarnestFold
   module Documents
     # The page "How the figures come about", for makers: every figure and drawing in it is reckoned from an example
-    # job when
-    # the page is made, so that it can't say anything else than the reckoner does.
+    # job when the page is made, so that it can't say anything else than the reckoner does.
     class FiguresPage
       R = Reckoning
       # A chapter: what it is about, the example it is shown with, the lines of its working that matter, and a drawing.

@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Documents
-    # The hanging sheet: what to carry, the lengths to check, which edges lead, what to mind, and a place for what
-    # was measured
-    # when it hung.
+    # The hanging sheet: what to carry, the lengths to check, which edges lead, what to mind, and a place for what was
+    # measured when it hung.
     class HangingPdf
       # @param title [String]
       # @param tables [Array<Array(String, Array<Array<String>>)>] heading and rows of two cells

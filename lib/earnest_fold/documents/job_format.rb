@@ -5,16 +5,16 @@ require "json"
 
 module EarnestFold
   module Documents
-    # The job format in: from the text of a `*.fold.json` document to a {Reckoning::Job}, with every problem named
-    # by its place.
+    # The job format in: from the text of a `*.fold.json` document to a {Reckoning::Job}, with every problem named by
+    # its place.
     module JobFormat
       FORMAT = "earnest-fold/job"
       VERSION = 1
       LARGEST = 4 * 1024 * 1024
       R = Reckoning
 
-      # The document's own fields; cloths, windows and alterations are read one by one, so that each problem has
-      # its place.
+      # The document's own fields; cloths, windows and alterations are read one by one, so that each problem has its
+      # place.
       HEAD = R::Fields.new(
         format: R::Declare.choice([FORMAT]),
         version: R::Declare.count(least: VERSION, most: VERSION),

@@ -4,13 +4,11 @@ require "csv"
 
 module EarnestFold
   module Documents
-    # What a job must have bought: each cloth with what it needs, what the shelf gives of it, and what to order, as
-    # a table for a
-    # spreadsheet or on paper. One batch for each line: cloth of two batches is never mixed in a curtain.
+    # What a job must have bought: each cloth with what it needs, what the shelf gives of it, and what to order, as a
+    # table for a spreadsheet or on paper. One batch for each line: cloth of two batches is never mixed in a curtain.
     class OrderList
-      # One cloth: `needed` of it in all, `to_buy` beyond the shelf, `to_order` that up to the order step, `cost`
-      # of it (nil where no price is
-      # known), and who it is for.
+      # One cloth: `needed` of it in all, `to_buy` beyond the shelf, `to_order` that up to the order step, `cost` of
+      # it (nil where no price is known), and who it is for.
       Line = Reckoning::Value.define(:cloth, :use, :needed, :to_buy, :to_order, :cost, :titles)
 
       # @param title [String] the job's

@@ -138,9 +138,8 @@ module EarnestFold
 
       private
 
-      # One row with a line below it, on a new page where it might not fit: each text is set only once, so its
-      # height is guessed
-      # generously before and known after.
+      # One row with a line below it, on a new page where it might not fit: each text is set only once, so its height
+      # is guessed generously before and known after.
       def listed(cells, size:, color:)
         texts = cells.map { |cell| printable(cell) }
         @pdf.start_new_page if @pdf.cursor < texts.zip(@columns).map { |text, width| guessed(text, width, size) }.max

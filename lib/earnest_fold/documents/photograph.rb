@@ -5,8 +5,7 @@ require "vips"
 module EarnestFold
   module Documents
     # A photograph in: a JPEG or PNG read and encoded anew as JPEG, upright, no larger than a screen needs, with
-    # nothing of what the
-    # camera wrote into it (where, when, whose).
+    # nothing of what the camera wrote into it (where, when, whose).
     module Photograph
       # What isn't a photograph, or isn't whole.
       class NotOne < Error; end

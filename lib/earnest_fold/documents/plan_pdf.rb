@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Documents
-    # A cloth's cutting plan on paper: each piece drawn to scale, its cuts listed with their running distances,
-    # what is left over, and
-    # what there is no cloth for.
+    # A cloth's cutting plan on paper: each piece drawn to scale, its cuts listed with their running distances, what
+    # is left over, and what there is no cloth for.
     class PlanPdf
       # One piece: its drawing, and for each cut what it is called and where it lies.
       Piece = Reckoning::Value.define(:title, :drawing, :cuts)

@@ -5,8 +5,8 @@ require "json"
 module EarnestFold
   module Documents
     # The JSON Schema of the job document, made from the fields that the core's records declare, and the check of a
-    # document
-    # against it. The schema as published lies in schema/job.v1.json; a test holds it against what is made here.
+    # document against it. The schema as published lies in schema/job.v1.json; a test holds it against what is made
+    # here.
     module Schema
       R = Reckoning
       K = R::FieldKinds
@@ -26,8 +26,8 @@ module EarnestFold
       end
 
       # @param raw [Object] a parsed document
-      # @return [Array<Array(String, String)>] the JSON Pointer and the validator's words for each place that
-      #   doesn't fit
+      # @return [Array<Array(String, String)>] the JSON Pointer and the validator's words for each place that doesn't
+      #   fit
       def misfits(raw)
         validator.validate(raw).map { |error| [error["data_pointer"], error["error"]] }.uniq
       end

@@ -15,8 +15,8 @@ module EarnestFold
       # What was read: each piece as [cloth id, label, spec], and what stands in the way, in words.
       Read = R::Value.define(:pieces, :problems)
 
-      # @param pieces [Array<Array(String, Hash, Reckoning::Cutting::ShelfPiece)>] the cloth's name, the spec as
-      #   kept, the piece
+      # @param pieces [Array<Array(String, Hash, Reckoning::Cutting::ShelfPiece)>] the cloth's name, the spec as kept,
+      #   the piece
       # @return [String]
       def self.text(pieces)
         CSV.generate do |csv|

@@ -3,8 +3,7 @@
 module EarnestFold
   module Documents
     # The slip for somebody's own curtains: what is to be done, what they were like when they came in, the
-    # photographs, and a line for
-    # the customer's name.
+    # photographs, and a line for the customer's name.
     class SlipPdf
       # @param wanted [Array<Array(String, String)>] what is to be done
       # @param drawing [String] SVG

@@ -3,10 +3,8 @@
 module EarnestFold
   module Documents
     # Between a job document, where a plain number is in the document's unit, and what is kept of it, where each
-    # length carries
-    # its unit and each number is the text that was written. Both ways by the fields that the records declare, so
-    # that nothing
-    # is read twice or lost.
+    # length carries its unit and each number is the text that was written. Both ways by the fields that the records
+    # declare, so that nothing is read twice or lost.
     module SpecFormat
       R = Reckoning
       K = R::FieldKinds

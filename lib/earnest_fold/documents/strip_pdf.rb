@@ -5,8 +5,8 @@ require "prawn"
 module EarnestFold
   module Documents
     # A heading full size on paper: bands to be cut out, laid end to end and pinned to the table, each mark at its
-    # running distance
-    # from the leading edge; with a line of known length to check the printer by, and all marks as a table behind.
+    # running distance from the leading edge; with a line of known length to check the printer by, and all marks as a
+    # table behind.
     class StripPdf
       R = Reckoning
       # One curtain's heading: `marks` as [distance, words], `leads` :left or :right as it lies face up.

@@ -2,8 +2,8 @@
 
 module EarnestFold
   module Documents
-    # A ticket for every cut, to be pinned to it as it comes off: whose it is, where it hangs, its length, and
-    # which end is the top.
+    # A ticket for every cut, to be pinned to it as it comes off: whose it is, where it hangs, its length, and which
+    # end is the top.
     class TicketsPdf
       # One ticket, in words.
       Ticket = Reckoning::Value.define(:number, :job, :window, :name, :cloth, :piece, :length, :from_to) do

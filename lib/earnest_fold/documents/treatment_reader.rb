@@ -6,8 +6,8 @@ module EarnestFold
     class TreatmentReader
       # @param cloths [#[]] cloths by id, nil for one that isn't there
       # @param unit [Reckoning::Unit] of lengths that name none
-      # @param faulty [Array<String>] ids of cloths that are there but could not be read: their own problems say
-      #   what to mend
+      # @param faulty [Array<String>] ids of cloths that are there but could not be read: their own problems say what
+      #   to mend
       def initialize(cloths, unit, faulty: [])
         @cloths = cloths
         @unit = unit

@@ -3,11 +3,10 @@
 module EarnestFold
   module Documents
     # The order of work of one treatment or of a whole job on paper: each step with its figure, what to do, what to
-    # mind, and a place
-    # for what was measured.
+    # mind, and a place for what was measured.
     class WorkPdf
-      # One piece of work: its title, for each step [number and title, main figure, what to do], and a drawing
-      # where there is one (SVG).
+      # One piece of work: its title, for each step [number and title, main figure, what to do], and a drawing where
+      # there is one (SVG).
       Part = Reckoning::Value.define(:title, :about, :rows, :drawing)
 
       # @param title [String]

@@ -3,8 +3,8 @@
 module EarnestFold
   module Drawings
     # Somebody's own curtain as it came and as it will be, side by side and to one scale: every line at its running
-    # distance from the made
-    # edge that it runs from, what comes off crossed, hems hatched, the motif where it sits before and after.
+    # distance from the made edge that it runs from, what comes off crossed, hems hatched, the motif where it sits
+    # before and after.
     class AlteredCurtain
       R = Reckoning
       WIDTH, TALLEST, WIDEST = 900, 300, 210

@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # One piece of cloth unrolled from left to right, to scale: its repeat lines and motif, its flaws, the cuts,
-    # what is wasted and
-    # what is left. A long piece stands in rows. Running distances are from the piece's end.
+    # One piece of cloth unrolled from left to right, to scale: its repeat lines and motif, its flaws, the cuts, what
+    # is wasted and what is left. A long piece stands in rows. Running distances are from the piece's end.
     class Bolt
       R = Reckoning
       SIDE, ABOVE, BELOW = 16, 44, 34
@@ -16,8 +15,7 @@ module EarnestFold
       # In less room than this nothing is written.
       LEAST_WORDS = 34
       # How a cut is shown besides where it lies: `states` :done, :next, :chosen, :aside or :pinned, `links` where
-      # touching it leads, both
-      # by the placed cut; `titles` the windows by treatment, where there are several.
+      # touching it leads, both by the placed cut; `titles` the windows by treatment, where there are several.
       Marks = R::Value.define(:states, :links, :titles)
       PLAIN = Marks.new(states: {}, links: {}, titles: {})
 

@@ -3,8 +3,7 @@
 module EarnestFold
   module Drawings
     # A cloth as it lies, to scale: its width with the selvedges, its repeats with a motif in each, and beside it a
-    # second width
-    # to show how they match.
+    # second width to show how they match.
     class ClothSample
       R = Reckoning
       WIDTH, HEIGHT = 640, 230

@@ -2,8 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # Somebody's own curtains as they came in, side by side as seen from the room, with numbered marks where
-    # something was noted.
+    # Somebody's own curtains as they came in, side by side as seen from the room, with numbered marks where something
+    # was noted.
     class Condition
       WIDTH, TALLEST, TOP = 640, 260, 26
 

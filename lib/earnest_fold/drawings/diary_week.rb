@@ -2,8 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # A week of benches: a column for each day, a band for each bench, a block for each stretch of work, as wide as
-    # it is long.
+    # A week of benches: a column for each day, a band for each bench, a block for each stretch of work, as wide as it
+    # is long.
     class DiaryWeek
       # `from` and `to` are minutes of the working day.
       Block = Reckoning::Value.define(:date, :from, :to, :bench, :job, :words, :says, :href, :late)

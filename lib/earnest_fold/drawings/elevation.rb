@@ -2,17 +2,16 @@
 
 module EarnestFold
   module Drawings
-    # The window as it is measured, to scale: the support, the curtains that will hang, and where each length is taken.
-    # What isn't measured yet is drawn dashed, in likely proportions. The fields stand round it, at the ends of its
-    # leaders.
+    # The window as it is measured, to scale: the support, the curtains that will hang, and where each length is
+    # taken. What isn't measured yet is drawn dashed, in likely proportions. The fields stand round it, at the ends of
+    # its leaders.
     class Elevation
       R = Reckoning
       WIDTH, HEIGHT = 760, 440
       LIKELY = {length: R::Length.mm(1800), reading: R::Length.mm(2140)}.freeze
       # What is drawn: lengths are nil where nobody has measured yet. `readings` by place (left, middle, right);
-      # `spans` are the curtains' shares of the support (0 to 1), `overlap` how much they cross.
-      # `features` are what is on the wall behind, by name; `stacks` where the curtains stand when drawn back
-      # (from, to).
+      # `spans` are the curtains' shares of the support (0 to 1), `overlap` how much they cross. `features` are what
+      # is on the wall behind, by name; `stacks` where the curtains stand when drawn back (from, to).
       Measured = R::Value.define(
         :length,
         :readings,

@@ -43,9 +43,9 @@ module EarnestFold
         @svg.to_s
       end
 
-      # What the figures speak of, the face or the lining laid over it: how far its edges stand in from the
-      # curtain's, the distances of
-      # its edges and seams from its leading edge, its widths, its finished drop, and the lining (nil: the face).
+      # What the figures speak of, the face or the lining laid over it: how far its edges stand in from the curtain's,
+      # the distances of its edges and seams from its leading edge, its widths, its finished drop, and the lining
+      # (nil: the face).
       Shown = R::Value.define(:inset, :bounds, :widths, :drop, :lining)
       private_constant :Shown
 

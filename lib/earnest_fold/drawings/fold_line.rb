@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # A hung curtain's line as seen from above, the room below: its folds, its flat leading end, and the return
-    # that turns to
-    # the wall.
+    # A hung curtain's line as seen from above, the room below: its folds, its flat leading end, and the return that
+    # turns to the wall.
     class FoldLine
       # How many fingers a pleat shows from above.
       FINGERS = {"double" => 2, "triple" => 3}.freeze

@@ -2,10 +2,9 @@
 
 module EarnestFold
   module Drawings
-    # Any heading to scale from the marks it answers: pleats and spaces, hooks, eyelets, rings, tabs or a pocket,
-    # with running
-    # distances from the leading edge and the seams between the widths. On the flat curtain or as it hangs, as the
-    # marks are.
+    # Any heading to scale from the marks it answers: pleats and spaces, hooks, eyelets, rings, tabs or a pocket, with
+    # running distances from the leading edge and the seams between the widths. On the flat curtain or as it hangs, as
+    # the marks are.
     class HeadingMarks
       WIDTH, HEIGHT, SIDE, TOP, DEEP = 700, 220, 46, 84, 96
 

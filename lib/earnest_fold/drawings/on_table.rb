@@ -3,8 +3,7 @@
 module EarnestFold
   module Drawings
     # One curtain as it lies on the table for one step: face down, so its leading edge is on the other hand; the
-    # table's grid under
-    # it, its sections where it is longer than the table, and the lines that the step is about.
+    # table's grid under it, its sections where it is longer than the table, and the lines that the step is about.
     class OnTable
       R = Reckoning
       WIDTH, HIGHEST = 900, 300

@@ -3,8 +3,7 @@
 module EarnestFold
   module Drawings
     # A piece of cloth as a bar beside the others on the shelf: what is left of it filled, what was cut off in
-    # outline, its flaws
-    # as notches.
+    # outline, its flaws as notches.
     class PieceBar
       WIDTH, HEIGHT = 220, 18
 

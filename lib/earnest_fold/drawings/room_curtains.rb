@@ -2,16 +2,15 @@
 
 module EarnestFold
   module Drawings
-    # All the curtains of a room side by side, flat and to one scale, their hems on one line: whether the pattern
-    # is level across
-    # the pair and across the windows shows at once.
+    # All the curtains of a room side by side, flat and to one scale, their hems on one line: whether the pattern is
+    # level across the pair and across the windows shows at once.
     class RoomCurtains
       R = Reckoning
       WIDTH, HIGHEST, GAP = 760, 300, 12
       MARGIN = {side: 16, top: 34, bottom: 30}.freeze
 
-      # @param treatments [Array<Array(String, Reckoning::TreatmentReckoning, String)>] title, reckoning and
-      #   colour, from left to right
+      # @param treatments [Array<Array(String, Reckoning::TreatmentReckoning, String)>] title, reckoning and colour,
+      #   from left to right
       # @param unit [Reckoning::Unit]
       def initialize(treatments, unit)
         @treatments, @unit = treatments, unit

@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Drawings
-    # Where a width hangs: the window's curtains closed, seen from the room, each in its widths from the leading
-    # edge, one of them
-    # marked.
+    # Where a width hangs: the window's curtains closed, seen from the room, each in its widths from the leading edge,
+    # one of them marked.
     class WhereItHangs
       R = Reckoning
       WIDTH, HIGHEST = 420, 190

@@ -3,17 +3,16 @@
 module EarnestFold
   module Reckoning
     # What a job comes to: its work by the hour or by the width and drop band, cloth with its margin, sundries,
-    # fitting, the way, and what
-    # else is asked; rounded once, taxed once. Every amount is {Money}, so lines always add up to their sum.
+    # fitting, the way, and what else is asked; rounded once, taxed once. Every amount is {Money}, so lines always add
+    # up to their sum.
     module Account
-      # A piece of work: `widths` of cloth it is made of, its finished `drop`, how many `curtains`, and the
-      # `minutes` of its steps.
+      # A piece of work: `widths` of cloth it is made of, its finished `drop`, how many `curtains`, and the `minutes`
+      # of its steps.
       Work = Value.define(:title, :minutes, :widths, :drop, :curtains, :altered)
       # Cloth that is bought for it: exact length and price of a metre.
       Bought = Value.define(:name, :length, :price)
       # What a job is asked for beside its work: which school (nil: the house's), at how many windows it is fitted,
-      # what the way costs,
-      # and {Extra}s.
+      # what the way costs, and {Extra}s.
       Asked = Value.define(:school, :fitted, :travel, :extras)
       Extra = Value.define(:name, :amount)
       # One line: of which sort, of what, with the facts for its words, and its amount.

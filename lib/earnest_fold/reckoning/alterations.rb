@@ -3,15 +3,12 @@
 module EarnestFold
   module Reckoning
     # A line on the cloth: its name, what is done there (:cut, :fold, :sew or :mark), its running distance, and the
-    # made edge that this
-    # runs from (:top or :hem).
+    # made edge that this runs from (:top or :hem).
     AlterLine = Value.define(:name, :deed, :at, :from)
 
     # The contract of an alteration, with what most of them answer alike: a frozen value that declares `KIND`,
-    # `FIELDS` and
-    # `EXAMPLE`, answers its `figures`, its `checks`, its `working` and its `lines`, and registers itself in
-    # {Alterations}. One kind
-    # is one file in alterations/.
+    # `FIELDS` and `EXAMPLE`, answers its `figures`, its `checks`, its `working` and its `lines`, and registers itself
+    # in {Alterations}. One kind is one file in alterations/.
     module Alteration
       def self.included(kind) = kind.extend(Kind)
 
@@ -56,8 +53,8 @@ module EarnestFold
       def working = []
 
       # @param curtain [OwnCurtain]
-      # @return [Array<AlterLine>] every line to be drawn, folded, sewn and cut, in the order of their distances;
-      #   none where it can't be
+      # @return [Array<AlterLine>] every line to be drawn, folded, sewn and cut, in the order of their distances; none
+      #   where it can't be
       def lines(_curtain) = []
 
       # @param curtain [OwnCurtain]
@@ -159,8 +156,8 @@ module EarnestFold
       # @return [Array<AlterLine>]
       def lines = alteration.lines(curtain)
 
-      # @return [Array<Check>] what stops it, what can't be meant first; where that is so, its other stops say
-      #   nothing new
+      # @return [Array<Check>] what stops it, what can't be meant first; where that is so, its other stops say nothing
+      #   new
       def stops = alteration.contradictions.then { |found| found.empty? ? alteration.checks : found }
 
       def pair? = curtain.curtains > 1

@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # A lining sewn to the face at the sides, right sides together: the face wraps to the back by a quarter of what
-    # it is wider,
-    # whatever the seam. "Lining and interlining" in the rules.
+    # A lining sewn to the face at the sides, right sides together: the face wraps to the back by a quarter of what it
+    # is wider, whatever the seam. "Lining and interlining" in the rules.
     BaggedLining = Value.define(:face_cut, :lining_cut, :seam) do
       # @return [Length] how far the face comes round at each side; measure it on the first curtain and keep it all
       #   the way up

@@ -8,8 +8,7 @@ module EarnestFold
     end
 
     # The checks: "Checks" in the rules. A check is one file in checks/: a module with `CODE`, `LEVEL` and
-    # `call(reckoning)`,
-    # which gives the facts (a Hash) where it is raised and nil where it stays silent.
+    # `call(reckoning)`, which gives the facts (a Hash) where it is raised and nil where it stays silent.
     module Checks
       LEVELS = %i[stop warn note].freeze
       Kinds = Registry.new(:call)

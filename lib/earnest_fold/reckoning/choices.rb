@@ -3,9 +3,8 @@
 module EarnestFold
   module Reckoning
     # A treatment as it is or as it could be, fully reckoned. `kind` says in what it differs (:widths, :count,
-    # :sideways,
-    # :heading), `name` how: the widths, the count, nil, the heading's kind. `length` is the face cloth it takes,
-    # ordered alone.
+    # :sideways, :heading), `name` how: the widths, the count, nil, the heading's kind. `length` is the face cloth it
+    # takes, ordered alone.
     Choice = Value.define(:kind, :name, :chosen, :reckoning, :length, :cost) do
       def chosen? = chosen
 
@@ -16,9 +15,8 @@ module EarnestFold
       def widths = reckoning.curtains.map(&:widths).max
     end
 
-    # The near alternatives of a treatment, each fully reckoned: "always show the choice beside it" in the rules.
-    # What can't be
-    # reckoned is no alternative and is left out.
+    # The near alternatives of a treatment, each fully reckoned: "always show the choice beside it" in the rules. What
+    # can't be reckoned is no alternative and is left out.
     module Choices
       NEAR = [-1, -1/2r, 0, 1/2r, 1].freeze
 

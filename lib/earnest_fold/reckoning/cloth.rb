@@ -6,9 +6,8 @@ module EarnestFold
     Flaw = Value.define(:from, :to)
     Flaw::FIELDS = Fields.new(from: Declare.length, to: Declare.length)
 
-    # A piece of cloth on the shelf: its batch (dye lot), where its first repeat line falls, and its flaws;
-    # `squared` where its
-    # end is cut square already, as it is after the first cut.
+    # A piece of cloth on the shelf: its batch (dye lot), where its first repeat line falls, and its flaws; `squared`
+    # where its end is cut square already, as it is after the first cut.
     class Piece < Value.define(:id, :length, :batch, :pattern_start, :flaws, :squared)
       FIELDS = Fields.new(
         id: Declare.id,
@@ -33,9 +32,8 @@ module EarnestFold
       end
     end
 
-    # A cloth: width with its selvedges, its pattern, and what it does. `selvedge` is at each edge;
-    # `vertical_repeat` 0 is
-    # plain; `mass` in g per m² and `price` per metre are nil where unknown.
+    # A cloth: width with its selvedges, its pattern, and what it does. `selvedge` is at each edge; `vertical_repeat`
+    # 0 is plain; `mass` in g per m² and `price` per metre are nil where unknown.
     class Cloth < Value.define(
       :id,
       :name,

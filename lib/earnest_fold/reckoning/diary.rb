@@ -5,18 +5,14 @@ require "date"
 module EarnestFold
   module Reckoning
     # The diary: the steps of all jobs laid on benches and days, each as early as it can, never two on one bench,
-    # never more than there
-    # are people, never before what it needs or what it waits for.
+    # never more than there are people, never before what it needs or what it waits for.
     #
     # Time runs in working minutes from the day on which the diary begins ({Calendar}); a step that isn't done at
-    # night goes on in the
-    # morning.
+    # night goes on in the morning.
     module Diary
-      # A stretch of work on one bench. `needs` are the keys of what has to be done before; `days_after` how many
-      # days it waits after
-      # that; `not_before` the day on which what it waits for is there, and `waits_for` what that is (:cloth,
-      # :parts, :moved);
-      # `at_minute` the minute of that day where somebody has moved it.
+      # A stretch of work on one bench. `needs` are the keys of what has to be done before; `days_after` how many days
+      # it waits after that; `not_before` the day on which what it waits for is there, and `waits_for` what that is
+      # (:cloth, :parts, :moved); `at_minute` the minute of that day where somebody has moved it.
       Task = Value.define(
         :key,
         :work,
@@ -32,8 +28,7 @@ module EarnestFold
       # A job in the diary, with the day it is promised for (nil: none).
       JobOfDiary = Value.define(:id, :promised, :tasks)
       # A task in its place, in working minutes. `held` is what its beginning hung on: :start, :needs, :waiting,
-      # :cloth, :parts, :moved,
-      # :bench or :people; `ready` when everything it needs and waits for was there.
+      # :cloth, :parts, :moved, :bench or :people; `ready` when everything it needs and waits for was there.
       Placed = Value.define(:task, :job, :from, :to, :ready, :held) do
         # @return [Integer] minutes that it stood waiting for a bench or a person
         def delay = from - ready

@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # A drop as it was given. `stand_up` and `offset` may have been left out: what they come to depends on the
-    # heading and the
-    # support, so nobody reckons with this before it is {#hung}.
+    # A drop as it was given. `stand_up` and `offset` may have been left out: what they come to depends on the heading
+    # and the support, so nobody reckons with this before it is {#hung}.
     class DropAsked < Value.define(:readings, :stand_up, :offset, :measured_from, :measured_to, :points)
       FIELDS = Fields.new(
         readings: Declare.list(FieldKinds::LengthKind.new(least: :over_zero), Declare::REQUIRED, least: 1, most: 50),
@@ -37,11 +36,9 @@ module EarnestFold
     end
 
     # The readings of a drop and what ties them to the curtain: `stand_up` from the point measured from up to the
-    # curtain's
-    # top edge, `offset` from the point measured to (−10 mm clears a floor, +150 mm goes below a sill). Both are
-    # there always:
-    # as given, or as they follow from the points that were named, by heading and house rule ({MeasuredPoints}), or
-    # nothing.
+    # curtain's top edge, `offset` from the point measured to (−10 mm clears a floor, +150 mm goes below a sill). Both
+    # are there always: as given, or as they follow from the points that were named, by heading and house rule
+    # ({MeasuredPoints}), or nothing.
     class Drop < Value.define(:asked, :suited, :rise, :offset)
       WIDE_SPREAD = Length.mm(10)
 

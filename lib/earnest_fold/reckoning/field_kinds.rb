@@ -3,8 +3,7 @@
 module EarnestFold
   module Reckoning
     # The kinds of field that a record can declare. Each reads a plain value (`read(raw, unit, problems)` gives the
-    # value,
-    # or nil and a problem) and describes itself as JSON Schema (`schema`).
+    # value, or nil and a problem) and describes itself as JSON Schema (`schema`).
     module FieldKinds
       # A length. `least` is :over_zero, :zero or :any.
       LengthKind = Value.define(:least) do

@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # Small parts counted against what is on hand: `here` what one treatment takes, `whole` the whole job,
-    # `on_hand` nil where
-    # nobody has counted.
+    # Small parts counted against what is on hand: `here` what one treatment takes, `whole` the whole job, `on_hand`
+    # nil where nobody has counted.
     Hardware = Value.define(:name, :here, :whole, :on_hand) do
       # @return [Integer, Length, nil] how much to get; nil where it is enough, or not counted
       def short = (on_hand && on_hand < whole) ? whole - on_hand : nil

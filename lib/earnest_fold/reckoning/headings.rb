@@ -2,19 +2,17 @@
 
 module EarnestFold
   module Reckoning
-    # What a heading is asked about one curtain: its place, its flat width, its widths of cloth, and where its
-    # seams lie.
+    # What a heading is asked about one curtain: its place, its flat width, its widths of cloth, and where its seams
+    # lie.
     HeadingTask = Value.define(:span, :flat, :widths, :seams)
 
     # A count near the one used, and what it gives: `flat` the flat width it needs, `fullness` what that makes,
-    # `detail` the
-    # lengths and counts that change with it.
+    # `detail` the lengths and counts that change with it.
     NearCount = Value.define(:count, :chosen, :flat, :fullness, :detail)
 
-    # The contract of a heading kind, with what most of them answer alike. A kind is one file in headings/: a
-    # frozen value
-    # that declares `KIND`, `FIELDS` and `EXAMPLE` and registers itself in {Headings}. It answers numbers and geometry,
-    # never words or drawings.
+    # The contract of a heading kind, with what most of them answer alike. A kind is one file in headings/: a frozen
+    # value that declares `KIND`, `FIELDS` and `EXAMPLE` and registers itself in {Headings}. It answers numbers and
+    # geometry, never words or drawings.
     module Heading
       # @param values [Hash] as the kind's FIELDS read them
       # @param problems [Problems]
@@ -122,8 +120,7 @@ module EarnestFold
       # @param points [PointRules]
       # @param support [Support]
       # @return [Length, nil] how far the top edge stands above the hook's bearing point, or above the pole's upper
-      #   side; nil
-      #   where a figure is wanting
+      #   side; nil where a figure is wanting
       def rise(points, _support) = points.hook_drop
 
       # Says what about this heading can't be reckoned.

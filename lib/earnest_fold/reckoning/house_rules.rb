@@ -3,13 +3,11 @@
 module EarnestFold
   module Reckoning
     # What a workroom decides once for all its work, beside the allowances of its sets: how far layers hang apart,
-    # what stays clear
-    # of worktops and heat, how thick a fold is when the curtain is drawn back, how finely inches are shown,
-    # what it does with selvedges where nothing else is said of a cloth, how large its table is, from what length
-    # an offcut is kept,
-    # with what and on what it cuts, in what order and how it makes up, how far a pair may differ, and from what
-    # mass (in kg) two
-    # people lift; its standard times, what it asks for its work, and when it works.
+    # what stays clear of worktops and heat, how thick a fold is when the curtain is drawn back, how finely inches are
+    # shown, what it does with selvedges where nothing else is said of a cloth, how large its table is, from what
+    # length an offcut is kept, with what and on what it cuts, in what order and how it makes up, how far a pair may
+    # differ, and from what mass (in kg) two people lift; its standard times, what it asks for its work, and when it
+    # works.
     class HouseRules < Value.define(
       :layer_gap,
       :clearance,

@@ -3,17 +3,14 @@
 module EarnestFold
   module Reckoning
     # What an experienced maker would say of a treatment: a code, the station at which it speaks, whether it says
-    # (:say), asks
-    # (:ask) or cautions people (:caution), and the facts for its words. At Making, `step` is the step that it
-    # belongs to.
+    # (:say), asks (:ask) or cautions people (:caution), and the facts for its words. At Making, `step` is the step
+    # that it belongs to.
     Remark = Value.define(:code, :station, :step, :manner, :data)
 
-    # What the judgement looks at. `reckoning` is nil before the cloth is chosen; `behind` is the next layer
-    # towards the glass at
-    # the same window, nil where there is none; `house` is what the workroom decides once; `counted` the small
-    # parts held
-    # against what is on hand, nil where nobody holds any; `cutting` the cut that is about to be made, nil away
-    # from the table.
+    # What the judgement looks at. `reckoning` is nil before the cloth is chosen; `behind` is the next layer towards
+    # the glass at the same window, nil where there is none; `house` is what the workroom decides once; `counted` the
+    # small parts held against what is on hand, nil where nobody holds any; `cutting` the cut that is about to be
+    # made, nil away from the table.
     JudgementCase = Value.define(:treatment, :reckoning, :behind, :house, :counted, :cutting) do
       def heading = treatment.heading
 
@@ -35,10 +32,8 @@ module EarnestFold
     end
 
     # A cut about to be made, for the judgement: its cloth, its length, whether the piece was measured when it came
-    # (nil where there
-    # is no piece), from which batches the job is cut, whether it is the first of its piece, of its treatment, of
-    # its cloth, and
-    # what comes off or stays behind when it is made (a {Cutting::Leftover}, or nil).
+    # (nil where there is no piece), from which batches the job is cut, whether it is the first of its piece, of its
+    # treatment, of its cloth, and what comes off or stays behind when it is made (a {Cutting::Leftover}, or nil).
     CutCase = Value.define(
       :cloth,
       :length,
@@ -50,9 +45,8 @@ module EarnestFold
       :leftover
     )
 
-    # An alteration looked at by the judgement. `noted` is whether anything was noted of the curtains as they came
-    # in; `priced` what the
-    # alteration comes to ({Account::Priced}), nil away from the Account.
+    # An alteration looked at by the judgement. `noted` is whether anything was noted of the curtains as they came in;
+    # `priced` what the alteration comes to ({Account::Priced}), nil away from the Account.
     AlterCase = Value.define(:made, :house, :noted, :priced) do
       def alteration = made.alteration
 
@@ -62,11 +56,9 @@ module EarnestFold
     end
 
     # The judgement: one rule a file in judgement/, a module with `CODE`, `STATION` (or several), `MANNER` and
-    # `call(case)` where it speaks
-    # of treatments, `altering(case)` where it speaks of alterations: each gives the facts (a Hash) where it is
-    # raised and nil where it
-    # stays silent. A question is asked once: when it is answered, it is
-    # silent too.
+    # `call(case)` where it speaks of treatments, `altering(case)` where it speaks of alterations: each gives the
+    # facts (a Hash) where it is raised and nil where it stays silent. A question is asked once: when it is answered,
+    # it is silent too.
     module Judgement
       MANNERS = %i[caution ask say].freeze
       Rules = Registry.new

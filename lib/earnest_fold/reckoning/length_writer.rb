@@ -3,8 +3,7 @@
 module EarnestFold
   module Reckoning
     # Writes lengths for people: metric to the millimetre, inches as fractions in lowest terms. Rounds once, to the
-    # step of
-    # the unit, a half away from zero.
+    # step of the unit, a half away from zero.
     module LengthWriter
       # A written length in parts, so that a page can set the fraction smaller.
       Parts = Value.define(:sign, :whole, :fraction)

@@ -2,8 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # Where in its repeat the pattern stands at a curtain's two folds, so that one can tell whether it is level
-    # across a room.
+    # Where in its repeat the pattern stands at a curtain's two folds, so that one can tell whether it is level across
+    # a room.
     module Level
       # `top` and `hem`: how far below a repeat line the pattern is at that fold, on a leading width of phase A.
       At = Value.define(:top, :hem)
@@ -21,8 +21,8 @@ module EarnestFold
       end
 
       # @param reckonings [Array<TreatmentReckoning>] of one room
-      # @return [Symbol, nil] :hem or :top, where the pattern of all that have one stands alike; nil where it
-      #   doesn't, or only one has
+      # @return [Symbol, nil] :hem or :top, where the pattern of all that have one stands alike; nil where it doesn't,
+      #   or only one has
       def fold(reckonings)
         patterned =
           reckonings

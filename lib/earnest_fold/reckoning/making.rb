@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # How a curtain is made up. `side` is at each side, `seam` at each joined edge; `squaring` is lost or spared
-    # above the
-    # top; `widths` (per curtain) overrides the count when given.
+    # How a curtain is made up. `side` is at each side, `seam` at each joined edge; `squaring` is lost or spared above
+    # the top; `widths` (per curtain) overrides the count when given.
     class Making < Value.define(:hem, :side, :seam, :squaring, :width_step, :accept_short_percent, :widths, :trim)
       STEPS = {"whole" => 1r, "half" => 1/2r}.freeze
       TRIMS = %w[full_widths to_fullness].freeze

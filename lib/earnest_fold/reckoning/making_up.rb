@@ -3,17 +3,14 @@
 module EarnestFold
   module Reckoning
     # The order of making: the steps of a treatment with their figures, each after what it needs. A kind of step is
-    # one file in
-    # making_up/steps/, a module with `CODE`, `RANK` (where it stands when nothing else decides), `NEEDS` (the
-    # steps that have to be
-    # done before it, where there are such), `TOOLS`, and `call(work)`, which gives its {Draft}s: one for each
-    # curtain, or one for
-    # all, none where it doesn't apply. Where schools differ it answers `rank(house)` and `needs(house)` itself.
+    # one file in making_up/steps/, a module with `CODE`, `RANK` (where it stands when nothing else decides), `NEEDS`
+    # (the steps that have to be done before it, where there are such), `TOOLS`, and `call(work)`, which gives its
+    # {Draft}s: one for each curtain, or one for all, none where it doesn't apply. Where schools differ it answers
+    # `rank(house)` and `needs(house)` itself.
     module MakingUp
-      # A step as its kind gives it: for which curtain (nil: all of them), its figures with the main one first,
-      # what is measured
-      # there (`check`), and how much of which of the house's {StandardTimes} it takes (`times`: metres, pieces or
-      # once).
+      # A step as its kind gives it: for which curtain (nil: all of them), its figures with the main one first, what
+      # is measured there (`check`), and how much of which of the house's {StandardTimes} it takes (`times`: metres,
+      # pieces or once).
       Draft = Value.define(:curtain, :figures, :check, :times)
       # What is measured at a step, and how far it may be off; at which places of the curtain, where at several.
       Measured = Value.define(:name, :planned, :tolerance, :places) do

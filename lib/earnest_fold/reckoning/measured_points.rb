@@ -2,13 +2,10 @@
 
 module EarnestFold
   module Reckoning
-    # What the workroom's hardware measures between the points that people take lengths from. `hook_drop` is from
-    # the hook's
-    # bearing point up to the top edge, `glider_drop` from the support's top down to the glider's eye, `ring_drop`
-    # from the
-    # pole's underside down to the ring's eye, `eyelet_rise` from the pole's upper side up to the top edge, `clear`
-    # what is kept
-    # above a floor, a sill or a worktop, `below` what hangs below a sill.
+    # What the workroom's hardware measures between the points that people take lengths from. `hook_drop` is from the
+    # hook's bearing point up to the top edge, `glider_drop` from the support's top down to the glider's eye,
+    # `ring_drop` from the pole's underside down to the ring's eye, `eyelet_rise` from the pole's upper side up to the
+    # top edge, `clear` what is kept above a floor, a sill or a worktop, `below` what hangs below a sill.
     PointRules = Value.define(:hook_drop, :glider_drop, :ring_drop, :eyelet_rise, :clear, :below)
     PointRules::FIELDS = Fields.new(
       hook_drop: Declare.length(Length::ZERO, least: :any),
@@ -27,9 +24,9 @@ module EarnestFold
       below: Length.mm(150)
     )
 
-    # "Which length is it?": turns the points a length was measured from and to into stand-up and offset, by
-    # heading and house
-    # rule. Two people who mean different points is the commonest costly mistake, so the working says which were meant.
+    # "Which length is it?": turns the points a length was measured from and to into stand-up and offset, by heading
+    # and house rule. Two people who mean different points is the commonest costly mistake, so the working says which
+    # were meant.
     module MeasuredPoints
       FROM = %w[curtain_top glider_eye ring_eye support_top pole_upper_side].freeze
       TO = %w[floor sill below_sill worktop].freeze

@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # An amount of money: whole hundredths of the workroom's currency, never a Float. What comes from a sum that
-    # isn't whole is
-    # rounded once, a half away from zero, by {of}.
+    # An amount of money: whole hundredths of the workroom's currency, never a Float. What comes from a sum that isn't
+    # whole is rounded once, a half away from zero, by {of}.
     #
     #   Money.of(41475/1000r) + Money.of(1)  # => 42.48
     class Money

@@ -2,10 +2,9 @@
 
 module EarnestFold
   module Reckoning
-    # One curtain's place on the support, as "Finished width" in the rules gives it. `hand` is "left", "right", "single"
-    # or "panel n"; `leads` is the side of its leading edge, :left or :right; `return_flat` (r) and `lead_flat` (o)
-    # are the
-    # flat parts at its two edges. `expression` is how the finished width came about.
+    # One curtain's place on the support, as "Finished width" in the rules gives it. `hand` is "left", "right",
+    # "single" or "panel n"; `leads` is the side of its leading edge, :left or :right; `return_flat` (r) and
+    # `lead_flat` (o) are the flat parts at its two edges. `expression` is how the finished width came about.
     Span = Value.define(:hand, :leads, :finished_width, :return_flat, :lead_flat, :expression)
 
     # The widths at the ends of a support that go into a finished width.

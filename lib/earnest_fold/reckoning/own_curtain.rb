@@ -3,12 +3,9 @@
 module EarnestFold
   module Reckoning
     # A customer's own curtain, or ready cloth, as it came in: what an alteration needs to know beside its lengths.
-    # `curtains` is how
-    # many are alike (2 are a pair), `width` how wide one lies flat, `widths` how many breadths of cloth it is made
-    # of, `band` how deep
-    # its heading is, `motif` how far below the top edge a motif sits; from where to where its length was asked
-    # for, in the
-    # customer's words.
+    # `curtains` is how many are alike (2 are a pair), `width` how wide one lies flat, `widths` how many breadths of
+    # cloth it is made of, `band` how deep its heading is, `motif` how far below the top edge a motif sits; from where
+    # to where its length was asked for, in the customer's words.
     class OwnCurtain < Value.define(
       :name,
       :curtains,

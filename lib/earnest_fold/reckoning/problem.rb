@@ -3,8 +3,7 @@
 module EarnestFold
   module Reckoning
     # One thing that is wrong with what a person gave: where (a JSON Pointer), what (a code), and the facts for the
-    # words.
-    # The words themselves stand in the locale file, under `problems`.
+    # words. The words themselves stand in the locale file, under `problems`.
     Problem = Value.define(:at, :code, :data)
 
     # What a person gave can't be reckoned. Carries every problem found, not only the first.

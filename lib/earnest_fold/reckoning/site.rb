@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # What the room is, as far as it changes what a maker would say: small children use it, it is open to the
-    # public, there is a
-    # heater, a cooker or a flame near, the window opens behind.
+    # What the room is, as far as it changes what a maker would say: small children use it, it is open to the public,
+    # there is a heater, a cooker or a flame near, the window opens behind.
     Site = Value.define(:small_children, :public_room, :heat_near, :opens)
     Site::FIELDS = Fields.new(
       small_children: Declare.flag(false),

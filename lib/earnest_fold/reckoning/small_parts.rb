@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # Small things cut beside the curtains: tiebacks, frills, tabs, ties. A kind is one file in small_parts/, a
-    # frozen value that
-    # declares `KIND`, `FIELDS` and `EXAMPLE` and answers its `figures` and its `working`.
+    # Small things cut beside the curtains: tiebacks, frills, tabs, ties. A kind is one file in small_parts/, a frozen
+    # value that declares `KIND`, `FIELDS` and `EXAMPLE` and answers its `figures` and its `working`.
     module SmallPart
       def self.included(kind) = kind.extend(Kind)
 
@@ -29,8 +28,8 @@ module EarnestFold
     # The kinds of small part.
     SmallParts = Registry.new(:kind, :fields, :example, :build)
 
-    # A small part of a job, under its id; `cloth` is the id of the cloth that it is cut from, nil for the job's
-    # first face.
+    # A small part of a job, under its id; `cloth` is the id of the cloth that it is cut from, nil for the job's first
+    # face.
     SmallPartOfJob = Value.define(:id, :part, :cloth)
   end
 end

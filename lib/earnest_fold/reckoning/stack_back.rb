@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # Where the curtains stand when they are drawn back: from the support's left end, each from where to where.
-    # About: how
-    # tightly folds lie depends on the cloth.
+    # Where the curtains stand when they are drawn back: from the support's left end, each from where to where. About:
+    # how tightly folds lie depends on the cloth.
     class StackBack < Value.define(:places, :length)
       # @param treatment [Treatment]
       # @param curtains [Array<Curtain>]

@@ -3,8 +3,7 @@
 module EarnestFold
   module Reckoning
     # What a treatment needs beside cloth, summed over its curtains: weights (or chain instead, by the flat width),
-    # and what its
-    # heading counts and measures off.
+    # and what its heading counts and measures off.
     module Sundries
       COUNTED = %i[hooks gliders eyelets rings tabs tape_length buckram_length].freeze
 

@@ -10,8 +10,8 @@ module EarnestFold
       def self.length_needed?(opening_kind) = opening_kind != "dress_pair"
 
       # @param opening [Opening]
-      # @return [Support, nil] with a length always: of a dress pair nobody has to measure it; nil where it can't
-      #   be done without
+      # @return [Support, nil] with a length always: of a dress pair nobody has to measure it; nil where it can't be
+      #   done without
       def under(opening)
         return self if length
 

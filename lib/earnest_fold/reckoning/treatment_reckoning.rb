@@ -3,8 +3,8 @@
 module EarnestFold
   module Reckoning
     # A treatment reckoned: its curtains, its drop, its linings, its cuts, and what the checks say of it. Made by
-    # {Treatment#reckon}; everything in it is exact and frozen, and what not everyone asks for is reckoned when
-    # first asked.
+    # {Treatment#reckon}; everything in it is exact and frozen, and what not everyone asks for is reckoned when first
+    # asked.
     class TreatmentReckoning
       # @return [Treatment]
       attr_reader :treatment

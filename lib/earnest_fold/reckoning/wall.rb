@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # Something on the wall behind a curtain: how far from the support's left end it starts, how wide it is, how
-    # far below the
-    # support its top is, how tall it is, and how far it stands off the wall (nil where nobody has said).
+    # Something on the wall behind a curtain: how far from the support's left end it starts, how wide it is, how far
+    # below the support its top is, how tall it is, and how far it stands off the wall (nil where nobody has said).
     Feature = Value.define(:from_left, :width, :down, :height, :stands_off) do
       # @return [Length]
       def to_right = from_left + width

@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # What widths of one cloth give once they are joined: "Widths" in the rules. `seam` is at each joined edge,
-    # `side` at
-    # each side. Counts are Rational and may end in a half; a half is a width slit down the middle.
+    # What widths of one cloth give once they are joined: "Widths" in the rules. `seam` is at each joined edge, `side`
+    # at each side. Counts are Rational and may end in a half; a half is a width slit down the middle.
     class Widths < Value.define(:cloth, :seam, :side)
       # @return [Length] what a joined edge loses (e)
       attr_reader :joined_edge
@@ -54,8 +53,8 @@ module EarnestFold
       # @return [Boolean] whether the next width stands half a repeat lower: an odd count of repeats across, or none
       def next_shifts? = cloth.half_drop? && (repeats_across.zero? || repeats_across.odd?)
 
-      # Where the seams lie in the flat curtain, from the leading edge: what the pattern takes comes off the
-      # joining width.
+      # Where the seams lie in the flat curtain, from the leading edge: what the pattern takes comes off the joining
+      # width.
       # @param count [Rational]
       # @return [Array<Length>]
       def seams(count)

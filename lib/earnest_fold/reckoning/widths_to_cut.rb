@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # One width to be cut: for which curtain, its number from the leading edge, and its phase in the repeat. A
-    # width slit
-    # for two curtains names both ("left, right").
+    # One width to be cut: for which curtain, its number from the leading edge, and its phase in the repeat. A width
+    # slit for two curtains names both ("left, right").
     WidthCut = Value.define(:curtain, :number, :phase)
 
     # The widths of a treatment, halves taken two from one width where the cloth allows: "widths to cut" in the rules.
@@ -49,9 +48,8 @@ module EarnestFold
         end
       end
 
-      # On patterned or one-way cloth the two halves of a width carry opposite selvedges, so they suit a
-      # left-leading and a
-      # right-leading curtain only.
+      # On patterned or one-way cloth the two halves of a width carry opposite selvedges, so they suit a left-leading
+      # and a right-leading curtain only.
       def pairs(halves)
         return halves.each_slice(2).to_a unless @cloth.handed?
 

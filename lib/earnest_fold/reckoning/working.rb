@@ -3,8 +3,7 @@
 module EarnestFold
   module Reckoning
     # One line of the working: `name` says which figure (its words stand in the locale file, filled from `data`),
-    # `expression`
-    # is the sum with its real figures (Lengths, numbers and signs), `value` what it gave.
+    # `expression` is the sum with its real figures (Lengths, numbers and signs), `value` what it gave.
     Line = Value.define(:name, :data, :expression, :value) do
       # @param name [Symbol]
       # @param value [Length, Rational, Integer]
@@ -14,9 +13,8 @@ module EarnestFold
       end
     end
 
-    # A mark along a heading, from the leading edge: where a pleat begins, a hook sits, a seam runs. `along` is
-    # :flat (on the
-    # flat curtain) or :hung (on the heading as it hangs); `to` is nil for a point.
+    # A mark along a heading, from the leading edge: where a pleat begins, a hook sits, a seam runs. `along` is :flat
+    # (on the flat curtain) or :hung (on the heading as it hangs); `to` is nil for a point.
     Mark = Value.define(:kind, :along, :at, :to)
 
     # Numbers that several rules share.

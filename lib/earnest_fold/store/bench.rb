@@ -10,12 +10,12 @@ module EarnestFold
       CAUTION = "caution:"
       # Under this stands what is said when it hangs: that it does, and what was measured then.
       HUNG = "hung"
-      # How far a job has come: the names (code and curtain) of the steps that are done by treatment, which
-      # treatments hang, and the cautions seen to by treatment.
+      # How far a job has come: the names (code and curtain) of the steps that are done by treatment, which treatments
+      # hang, and the cautions seen to by treatment.
       Progress = Reckoning::Value.define(:done, :hung, :cautions)
       NOTHING = Progress.new(done: {}, hung: [], cautions: {})
-      # One thing said: of which step (its code and its curtain, "" for all), what, the value as typed where one
-      # was measured.
+      # One thing said: of which step (its code and its curtain, "" for all), what, the value as typed where one was
+      # measured.
       Entry = Reckoning::Value.define(:id, :step, :curtain, :kind, :value, :place, :by, :at)
 
       def initialize(workroom)
@@ -65,8 +65,8 @@ module EarnestFold
       end
 
       # @param job_id [Integer]
-      # @return [Array<Array(Integer, Entry)>] what was measured last at each step of each treatment: its id, and
-      #   the entry
+      # @return [Array<Array(Integer, Entry)>] what was measured last at each step of each treatment: its id, and the
+      #   entry
       def readings(job_id)
         Store.guard do
           Store

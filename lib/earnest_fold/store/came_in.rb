@@ -3,8 +3,7 @@
 module EarnestFold
   module Store
     # What somebody's own curtains were like when they came in: marks and faults by place, and photographs. A note
-    # that was wrong is
-    # struck and still stands there.
+    # that was wrong is struck and still stands there.
     class CameIn
       SORTS = %w[mark worn fault missing_hook shrunk other].freeze
       MOST_NOTES, MOST_PHOTOGRAPHS = 200, 24

@@ -3,8 +3,7 @@
 module EarnestFold
   module Store
     # What a maker wants of a job's plan on a cloth: {"forbidden" => [labels], "preferred" => [labels], "pins" =>
-    # [{"piece", "treatment",
-    # "curtain", "number", "from"}]}.
+    # [{"piece", "treatment", "curtain", "number", "from"}]}.
     class CuttingWishes
       def initialize(workroom)
         @workroom = workroom

@@ -3,8 +3,7 @@
 module EarnestFold
   module Store
     # The demo house: Heron Ferry House, an old ferry inn being refitted room by room by Saltmarsh Lane Curtains.
-    # Everything
-    # in it is invented.
+    # Everything in it is invented.
     class DemoHouse
       CLOTHS = {
         "ferry" => [

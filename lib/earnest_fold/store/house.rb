@@ -4,8 +4,8 @@ module EarnestFold
   module Store
     # The house: what the workroom has decided, its sets of rules, and what small parts it has on hand.
     class House
-      # As it is read: `rules` are the core's, `sets` the {RuleSet}s in their order, `on_hand` counts and lengths
-      # by part.
+      # As it is read: `rules` are the core's, `sets` the {RuleSet}s in their order, `on_hand` counts and lengths by
+      # part.
       Record = Reckoning::Value.define(:name, :unit, :rules, :stored, :on_hand, :version, :sets) do
         # @param id [String, nil]
         # @return [RuleSet, nil]

@@ -77,9 +77,8 @@ module EarnestFold
       end
 
       # @param cloth_id [Integer]
-      # @return [Array<Records::Job>] those at work (not in the archive) that use the cloth, the last changed
-      #   first, at most
-      #   MOST_USING, in one question
+      # @return [Array<Records::Job>] those at work (not in the archive) that use the cloth, the last changed first,
+      #   at most MOST_USING, in one question
       def using(cloth_id)
         Store.guard do
           uses =
@@ -110,9 +109,8 @@ module EarnestFold
       end
 
       # @param words [String]
-      # @return [Array<Array(Integer, String, String)>] jobs whose title, rooms or windows have the words in them:
-      #   id, title, and
-      #   where they were found
+      # @return [Array<Array(Integer, String, String)>] jobs whose title, rooms or windows have the words in them: id,
+      #   title, and where they were found
       def find_words(words)
         Store.guard do
           jobs = @workroom.rows(:jobs).left_join(:windows, workroom_id: @workroom.id, job_id: Sequel[:jobs][:id])

@@ -13,8 +13,7 @@ module EarnestFold
       end
 
       # @return [Array<Records::Job>] those of whose work anything was said at the bench or noted, the last changed
-      #   first; of at most
-      #   MOST_WORK pieces of work
+      #   first; of at most MOST_WORK pieces of work
       def jobs
         Store.guard do
           said = @workroom

@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Store
-    # Does a thing once, however often it is asked for: the key that it came under is kept in the same transaction
-    # as what was done.
-    # Whoever comes with the same key meanwhile waits, and then learns where the first one led.
+    # Does a thing once, however often it is asked for: the key that it came under is kept in the same transaction as
+    # what was done. Whoever comes with the same key meanwhile waits, and then learns where the first one led.
     class Once
       # A browser that was put away for longer asks anew.
       DAYS_KEPT = 90
@@ -21,8 +20,8 @@ module EarnestFold
       # @param key [String] that the page gave it
       # @param print [String] of all that was sent: the same key with something else in it is another thing
       # @param likely [String] where it leads most likely
-      # @yieldreturn [String, nil] where it led; nil where nothing was done: then all of it is undone, and the key
-      #   is free again
+      # @yieldreturn [String, nil] where it led; nil where nothing was done: then all of it is undone, and the key is
+      #   free again
       # @return [String, nil] where it led the first time; nil where that is now
       def at_first(key, print, likely: "")
         Store.guard do

@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Store
-    # Quotes, orders and invoices as they went out. Each kind is numbered one after the other, without a gap and
-    # never twice: a number
-    # is taken in the same transaction as its paper, and whoever comes second waits.
+    # Quotes, orders and invoices as they went out. Each kind is numbered one after the other, without a gap and never
+    # twice: a number is taken in the same transaction as its paper, and whoever comes second waits.
     class Papers
       KINDS = %w[quote order invoice].freeze
       # `content` is what was written, as plain values.
@@ -55,8 +54,8 @@ module EarnestFold
       # @param content [Hash] plain values
       # @param number [Integer, nil] nil for the next one; any number begins a kind of which none has gone out yet
       # @return [Paper]
-      # @raise [Missing] where there is no such job, [Taken] where the number was given out before, [OutOfTurn]
-      #   where it would leave a gap
+      # @raise [Missing] where there is no such job, [Taken] where the number was given out before, [OutOfTurn] where
+      #   it would leave a gap
       def write(job_id, kind, content, number: nil)
         @workroom.transaction do
           raise Missing, "no job #{job_id}" if @workroom.rows(:jobs).where(id: job_id).empty?

@@ -3,8 +3,8 @@
 module EarnestFold
   module Store
     # The plans that were taken to the table: one for each cloth of a job. A cut that was made stays made, whoever
-    # plans the rest
-    # again; every step is one transaction, and people ticking at once wait for each other at the piece.
+    # plans the rest again; every step is one transaction, and people ticking at once wait for each other at the
+    # piece.
     class Plans
       C = Reckoning::Cutting
       # One cut to be kept with a plan.
@@ -27,9 +27,8 @@ module EarnestFold
         end
       end
 
-      # @return [Hash{String => Array<Array(String, String, Integer)>}] the cuts that were made, by treatment: each
-      #   by its name, which is
-      #   the cloth's id, the curtain, and the width from the leading edge
+      # @return [Hash{String => Array<Array(String, String, Integer)>}] the cuts that were made, by treatment: each by
+      #   its name, which is the cloth's id, the curtain, and the width from the leading edge
       def made(job_id)
         Store.guard do
           rows =
@@ -107,8 +106,8 @@ module EarnestFold
         end
       end
 
-      # A cut went wrong: the stretch that came off is no use for what it was meant for, and the cut has still to
-      # be made.
+      # A cut went wrong: the stretch that came off is no use for what it was meant for, and the cut has still to be
+      # made.
       # @param from [Reckoning::Length] as cut, from the datum
       # @param to [Reckoning::Length]
       # @param why [String]

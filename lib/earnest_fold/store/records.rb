@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Store
-    # What the store hands out: frozen, with no tie to the database. A `spec` is a plain Hash as the job format
-    # writes it, its
-    # `source` the text that it was read from.
+    # What the store hands out: frozen, with no tie to the database. A `spec` is a plain Hash as the job format writes
+    # it, its `source` the text that it was read from.
     module Records
       Job =
         Reckoning::Value.define(
@@ -51,15 +50,13 @@ module EarnestFold
       # A plan at the table.
       Plan = Reckoning::Value.define(:id, :job_id, :cloth_id, :proved, :used, :bound, :by, :at)
       # What lies at the table for a job: the open plans by cloth, and all its cuts by cloth in the order in which
-      # they are made: those
-      # planned, and those made whenever.
+      # they are made: those planned, and those made whenever.
       AtTable = Reckoning::Value.define(:open, :cuts) do
         # @return [Array<PlanCut>]
         def of(cloth_id) = cuts.fetch(cloth_id, [])
       end
       # One cut of it: `from` and `to` are distances from `datum`, itself a distance from the piece's first end.
-      # `state` is "planned",
-      # "cut" or "wrong".
+      # `state` is "planned", "cut" or "wrong".
       PlanCut = Reckoning::Value.define(:id, :piece_id, :label, :datum, :from, :to, :cut, :state, :by, :done_at) do
         def done? = state != "planned"
 

@@ -3,9 +3,8 @@
 module EarnestFold
   module Store
     # What has been reckoned lately, kept by everything that it was reckoned from: the same figures asked for again
-    # are not
-    # reckoned again, and nothing that changed is ever taken from here. Each process has its own; losing it loses
-    # only time.
+    # are not reckoned again, and nothing that changed is ever taken from here. Each process has its own; losing it
+    # loses only time.
     class Remembered
       # @param most [Integer] how many are kept; the one not asked for longest goes first
       def initialize(most)

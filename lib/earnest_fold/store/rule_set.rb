@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Store
-    # A named set of the house's rules: what a treatment's making, lining and headings start from, and what they
-    # are held
-    # against. Its `spec` has one part for the metric tape and one for inches; what inches don't say, the metric
+    # A named set of the house's rules: what a treatment's making, lining and headings start from, and what they are
+    # held against. Its `spec` has one part for the metric tape and one for inches; what inches don't say, the metric
     # part does.
     class RuleSet < Reckoning::Value.define(:id, :name, :spec, :version)
       TAPES = %w[metric inches].freeze

@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Store
-    # The shelf: pieces of cloth, and what happened to each. Whatever changes a piece locks its row first, so that
-    # no two people
-    # take the same cloth, and its takings lie end to end whenever anybody looks.
+    # The shelf: pieces of cloth, and what happened to each. Whatever changes a piece locks its row first, so that no
+    # two people take the same cloth, and its takings lie end to end whenever anybody looks.
     class Shelf
       C = Reckoning::Cutting
       MOST_EVENTS = 200
@@ -53,9 +52,8 @@ module EarnestFold
       def receive_all(pieces) =
         named { pieces.each { |cloth_id, label, spec| add(cloth_id, label, spec, nil, "received") } }
 
-      # Pieces that a job document brings: what isn't on the shelf yet is put there. A name that another cloth's
-      # piece has already
-      # gets a number behind it.
+      # Pieces that a job document brings: what isn't on the shelf yet is put there. A name that another cloth's piece
+      # has already gets a number behind it.
       # @param pieces [Array<Hash>] as the job format writes them
       def bring_in(cloth_id, pieces)
         pieces.each do |piece|
@@ -146,8 +144,8 @@ module EarnestFold
         end
       end
 
-      # Takes a stretch of a piece, inside a transaction: what comes off with it, and where an offcut becomes a
-      # piece of its own.
+      # Takes a stretch of a piece, inside a transaction: what comes off with it, and where an offcut becomes a piece
+      # of its own.
       # @param id [Integer] the piece; where the stretch lies on one of its offcuts by now, that one is taken from
       # @param kind [Symbol] :cut or :wrong
       # @param plan_cut [Integer, nil]

@@ -3,8 +3,7 @@
 module EarnestFold
   module Web
     # What a treatment that is made and somebody's own curtain have in common, as stored: who includes it has a
-    # `record`, a `window`, what was
-    # `reckoned`, the names of the steps that are `done`, and the `house`.
+    # `record`, a `window`, what was `reckoned`, the names of the steps that are `done`, and the `house`.
     module AtWork
       def id = record.id
 

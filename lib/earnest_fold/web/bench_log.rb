@@ -2,8 +2,8 @@
 
 module EarnestFold
   module Web
-    # What was said of a treatment's steps, step by step: whether each is done, what was measured there, how long
-    # it took.
+    # What was said of a treatment's steps, step by step: whether each is done, what was measured there, how long it
+    # took.
     class BenchLog
       R = Reckoning
       # A clock that ran longer than so many times the usual was forgotten: then the usual counts.
@@ -11,8 +11,8 @@ module EarnestFold
       LEAST_MINUTES = 20
       # Something measured: as typed, the length, who and when.
       Reading = R::Value.define(:typed, :length, :place, :by, :at)
-      # Minutes on the clock, whether some were put in for a clock that was forgotten, and since when it runs (nil:
-      # it doesn't).
+      # Minutes on the clock, whether some were put in for a clock that was forgotten, and since when it runs (nil: it
+      # doesn't).
       Spent = R::Value.define(:minutes, :forgotten, :since)
 
       # @param entries [Array<Store::Bench::Entry>]

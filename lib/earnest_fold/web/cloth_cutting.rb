@@ -12,10 +12,9 @@ module EarnestFold
       KEYS = Store::Remembered.new(400)
       private_constant :PLANS, :CUTS, :LEFTOVERS, :KEYS
 
-      # A piece with its cuts as it is shown: distances from where this job begins on it (`origin`, from the
-      # piece's first end).
-      # `made` are the cuts that are cut, `kept` the stored cut behind each placed one where there is a plan at the
-      # table.
+      # A piece with its cuts as it is shown: distances from where this job begins on it (`origin`, from the piece's
+      # first end). `made` are the cuts that are cut, `kept` the stored cut behind each placed one where there is a
+      # plan at the table.
       Shown = R::Value.define(:record, :origin, :piece, :placed, :made, :kept, :wasted) do
         def used = placed.empty? ? R::Length::ZERO : placed.last.to
       end
@@ -103,8 +102,8 @@ module EarnestFold
         )
       end
 
-      # @return [Boolean] whether the plan at the table is for other figures than those that hold now, or lies over
-      #   a flaw
+      # @return [Boolean] whether the plan at the table is for other figures than those that hold now, or lies over a
+      #   flaw
       def outdated?
         return false unless taken
 

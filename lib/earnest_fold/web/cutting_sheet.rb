@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Web
-    # The cloths of a job as they are to be cut: what is wanted of each, the pieces there are, what lies at the
-    # table and what is
-    # made. Everything that it needs of the store is asked for at once.
+    # The cloths of a job as they are to be cut: what is wanted of each, the pieces there are, what lies at the table
+    # and what is made. Everything that it needs of the store is asked for at once.
     class CuttingSheet
       # @return [JobSheet]
       attr_reader :sheet

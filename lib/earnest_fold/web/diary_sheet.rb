@@ -2,16 +2,14 @@
 
 module EarnestFold
   module Web
-    # The diary made from the jobs that are in it: the steps that are left of each piece of work, in stretches on
-    # one bench, and the
-    # hanging at the end; laid from this moment on.
+    # The diary made from the jobs that are in it: the steps that are left of each piece of work, in stretches on one
+    # bench, and the hanging at the end; laid from this moment on.
     class DiarySheet
       D = Reckoning::Diary
       HANGING = "hanging"
       QUARTER = 900
       # What a task is about: its job, its work, the steps it holds (none: hanging), and the day on which what it
-      # waits for is there
-      # (nil: it waits for nothing).
+      # waits for is there (nil: it waits for nothing).
       About = Reckoning::Value.define(:sheet, :entry, :steps, :awaited)
       # A job's dates as they are kept.
       DATES = %w[promised cloth parts].freeze
@@ -171,8 +169,8 @@ module EarnestFold
         relaxes ? come + rules.relax_days : come
       end
 
-      # Hanging waits for all work, for folds that set, and for the smallest part: as long as nobody knows when
-      # that comes, it is held.
+      # Hanging waits for all work, for folds that set, and for the smallest part: as long as nobody knows when that
+      # comes, it is held.
       def hanging(sheet, works, tasks)
         to_hang = sheet.entries.select { |entry| entry.reckoning && !hung?(entry) }
         return [] if sheet.job.invoiced || to_hang.empty?

@@ -2,10 +2,9 @@
 
 module EarnestFold
   module Web
-    # A treatment as stored, with its window, and its reckoning where it has one; else the problems that stand in
-    # the way. `made` are the
-    # names of the cuts that were made (cloth, curtain, width), `done` those of its steps (code, curtain), `hung`
-    # whether it hangs, `invoiced` whether the job's invoice is written.
+    # A treatment as stored, with its window, and its reckoning where it has one; else the problems that stand in the
+    # way. `made` are the names of the cuts that were made (cloth, curtain, width), `done` those of its steps (code,
+    # curtain), `hung` whether it hangs, `invoiced` whether the job's invoice is written.
     Entry = Reckoning::Value.define(:record, :window, :reckoned, :made, :done, :house, :hung, :invoiced) do
       include AtWork
 

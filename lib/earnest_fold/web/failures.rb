@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Web
-    # Every error of the application's own with the status that answers it, once. Their words stand under
-    # `failures`, by status. What
-    # isn't here is a fault of the program's: a 500 with a number that the log has too.
+    # Every error of the application's own with the status that answers it, once. Their words stand under `failures`,
+    # by status. What isn't here is a fault of the program's: a 500 with a number that the log has too.
     module Failures
       STATUSES = {
         Store::Missing => 404,

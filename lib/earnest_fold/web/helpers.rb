@@ -93,8 +93,8 @@ module EarnestFold
 
       def csrf_token = @csrf_token ||= Rack::Protection::AuthenticityToken.token(session)
 
-      # What every form of a page carries: the token, and a key of its own, so that it is done once however often
-      # it is sent.
+      # What every form of a page carries: the token, and a key of its own, so that it is done once however often it
+      # is sent.
       def csrf_field
         %(<input type="hidden" name="authenticity_token" value="#{csrf_token}">) +
           %(<input type="hidden" name="#{Once::KEY}" value="#{SecureRandom.uuid}" autocomplete="off">)

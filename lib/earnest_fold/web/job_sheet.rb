@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Web
-    # A stored job read into the core: which treatments can be reckoned, what is missing from the others, and what
-    # the job
-    # needs of each cloth. Made once a request.
+    # A stored job read into the core: which treatments can be reckoned, what is missing from the others, and what the
+    # job needs of each cloth. Made once a request.
     class JobSheet
       # A treatment reckoned takes some tens of kilobytes.
       TREATMENTS = Store::Remembered.new(1500)

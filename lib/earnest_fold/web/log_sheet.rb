@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Web
-    # The logbook made from what was said at the bench: each piece of work with its steps, planned and in truth,
-    # its drops as made, its
-    # batches and what was learnt.
+    # The logbook made from what was said at the bench: each piece of work with its steps, planned and in truth, its
+    # drops as made, its batches and what was learnt.
     class LogSheet
       M = Reckoning::MakingUp
       # A step with its minutes: planned, and in truth (nil where nobody timed it).

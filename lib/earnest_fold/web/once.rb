@@ -4,9 +4,9 @@ require "digest"
 
 module EarnestFold
   module Web
-    # Around everything that is sent with a key: it is done once, however often it arrives, and whoever asks again
-    # is led to where the
-    # first one led. Nothing is kept of what was refused: the same key may come again with it put right.
+    # Around everything that is sent with a key: it is done once, however often it arrives, and whoever asks again is
+    # led to where the first one led. Nothing is kept of what was refused: the same key may come again with it put
+    # right.
     class Once
       KEY = "once"
       WELL_MADE = /\A[\w-]{8,64}\z/

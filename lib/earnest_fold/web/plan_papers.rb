@@ -75,8 +75,7 @@ module EarnestFold
       def small_parts = @cutting.small_cuts.to_buy(cloth)
 
       # Title, drawing, the cuts with whether each is made, and the piece's name: the pieces that are cut from; an
-      # endless one where
-      # there are none.
+      # endless one where there are none.
       def strips
         return [endless] unless @cutting.stock? || @cutting.taken
 

@@ -5,8 +5,8 @@ require "securerandom"
 
 module EarnestFold
   module Web
-    # One line a request, that one can read: when, what, how it ended, how long it took. What went wrong inside
-    # goes below it.
+    # One line a request, that one can read: when, what, how it ended, how long it took. What went wrong inside goes
+    # below it.
     class RequestLog
       # Under this stands the request's own number: what a page says of a fault, the log says too.
       NUMBER = "earnest_fold.number"

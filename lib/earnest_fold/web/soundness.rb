@@ -3,8 +3,7 @@
 module EarnestFold
   module Web
     # Whether all that lists, books, diary and papers ask of a piece of work can be made of it. One that fails is
-    # shown as such at its
-    # place, and harms nobody else; the log has what was wrong.
+    # shown as such at its place, and harms nobody else; the log has what was wrong.
     module Soundness
       R = Reckoning
 

@@ -2,10 +2,9 @@
 
 module EarnestFold
   module Words
-    # A sum of the working as a maker would write it down: nothing is added that is nothing, no brackets stand
-    # round one figure, and
-    # the figures that are shown give the figure they lead to. A length that the tape's fractions don't hold is
-    # written as a decimal.
+    # A sum of the working as a maker would write it down: nothing is added that is nothing, no brackets stand round
+    # one figure, and the figures that are shown give the figure they lead to. A length that the tape's fractions
+    # don't hold is written as a decimal.
     module Sum
       SIGNS = ["+", "−"].freeze
 

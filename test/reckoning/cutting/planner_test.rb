@@ -45,9 +45,8 @@ class PlannerTest < EarnestFoldTest
     assert_valid(plan, cloth, cuts, "mixed")
   end
 
-  # The search for many cuts, tried on few, beside the search that weighs every way: its bound is never above the
-  # best there
-  # is, and its plan never below it.
+  # The search for many cuts, tried on few, beside the search that weighs every way: its bound is never above the best
+  # there is, and its plan never below it.
   def test_the_bound_of_the_search_never_lies
     random = Random.new(77)
     found = 0

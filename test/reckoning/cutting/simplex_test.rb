@@ -3,8 +3,7 @@
 require "test_helper"
 
 # Of every answer it is shown that it is the best: what is taken makes up what is wanted, no column would make it
-# cheaper, and the
-# prices make the whole worth what it costs.
+# cheaper, and the prices make the whole worth what it costs.
 class SimplexTest < EarnestFoldTest
   Simplex = EarnestFold::Reckoning::Cutting::Patterned::Simplex
 

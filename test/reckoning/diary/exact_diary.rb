@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
-# A slow and independent way to the best diary: every task at every minute that could be, with nothing but the
-# rules checked. For
-# small cases, beside which the diary's own laying is held.
+# A slow and independent way to the best diary: every task at every minute that could be, with nothing but the rules
+# checked. For small cases, beside which the diary's own laying is held.
 class ExactDiary
   # @param jobs [Array<Reckoning::Diary::JobOfDiary>]
   # @param calendar [Reckoning::Diary::Calendar]

@@ -3,9 +3,8 @@
 require "test_helper"
 require "reckoning/diary/exact_diary"
 
-# The diary: no bench doubly taken, nobody in two places, nothing before what it needs or waits for, the same from
-# the same jobs, and
-# on small cases as early as any diary can be.
+# The diary: no bench doubly taken, nobody in two places, nothing before what it needs or waits for, the same from the
+# same jobs, and on small cases as early as any diary can be.
 class DiaryPlanTest < EarnestFoldTest
   R = EarnestFold::Reckoning
   D = R::Diary

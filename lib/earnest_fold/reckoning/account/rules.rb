@@ -7,8 +7,8 @@ module EarnestFold
       Band = Value.define(:drop_to, :price)
 
       # What the house asks for its work: by the hour, or by the width and drop band; what it adds to cloth, for
-      # sundries, fitting
-      # and the way; tax, and how sums are rounded. Prices are without tax ("net") or hold it already ("gross").
+      # sundries, fitting and the way; tax, and how sums are rounded. Prices are without tax ("net") or hold it
+      # already ("gross").
       class Rules < Value.define(
         :school,
         :currency,

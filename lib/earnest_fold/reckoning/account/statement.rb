@@ -46,8 +46,8 @@ module EarnestFold
         # @return [Money] what is to be paid
         def gross = gross? ? sum : sum + tax
 
-        # @return [Money, nil] what an hour of work comes to by what is asked, the rounding with it; nil where
-        #   nothing is made
+        # @return [Money, nil] what an hour of work comes to by what is asked, the rounding with it; nil where nothing
+        #   is made
         def per_hour(by = school)
           return if minutes.zero?
 

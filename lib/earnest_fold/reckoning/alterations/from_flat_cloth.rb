@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # A curtain from a ready flat cloth (a throw, a canvas sheet) whose edges are hemmed already: its own hem
-    # becomes the hem.
-    # Both directions are compared.
+    # A curtain from a ready flat cloth (a throw, a canvas sheet) whose edges are hemmed already: its own hem becomes
+    # the hem. Both directions are compared.
     class FromFlatCloth < Value.define(
       :cloth_width,
       :cloth_length,

@@ -2,9 +2,9 @@
 
 module EarnestFold
   module Reckoning
-    # A plain flat panel given a heading: a tape, pleater hooks or whatever the heading's kind is. Its made hem
-    # stays the hem, so the
-    # new top is measured from there; the flat width is what it is, and the heading makes of it what it can.
+    # A plain flat panel given a heading: a tape, pleater hooks or whatever the heading's kind is. Its made hem stays
+    # the hem, so the new top is measured from there; the flat width is what it is, and the heading makes of it what
+    # it can.
     class NewHeading < Value.define(
       :existing_length,
       :wanted_length,
@@ -48,8 +48,8 @@ module EarnestFold
       )
       private_constant :SUPPORT
 
-      # @return [NewHeading, nil] nil where nothing would be left to hang, or the heading wants more than a panel
-      #   can say
+      # @return [NewHeading, nil] nil where nothing would be left to hang, or the heading wants more than a panel can
+      #   say
       def self.build(values, problems)
         values[:heading].refuse(SUPPORT, problems.within(:heading))
         super unless problems.any?

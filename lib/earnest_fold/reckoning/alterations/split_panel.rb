@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # One long panel made into two or more. The first keeps the heading and gets a new hem, the last keeps the old
-    # hem where it
-    # was not let down, any between need both allowances.
+    # One long panel made into two or more. The first keeps the heading and gets a new hem, the last keeps the old hem
+    # where it was not let down, any between need both allowances.
     class SplitPanel < Value.define(
       :existing_length,
       :wanted_length,
@@ -47,8 +46,8 @@ module EarnestFold
 
       def contradictions = hem_too_deep(hem)
 
-      # The first piece from the top edge, those between below it, the last from the foot; what is over lies above
-      # the last.
+      # The first piece from the top edge, those between below it, the last from the foot; what is over lies above the
+      # last.
       # @param curtain [OwnCurtain]
       def lines(_curtain)
         return [] if pieces < 2

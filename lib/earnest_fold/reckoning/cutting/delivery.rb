@@ -4,13 +4,12 @@ module EarnestFold
   module Reckoning
     module Cutting
       # Where a delivered piece differs from what was reckoned with: `name` is :width, :vertical_repeat, :length or
-      # :batch; `wanted`
-      # and `got` are lengths, or batches. `stops` where nothing may be cut of it before it is settled.
+      # :batch; `wanted` and `got` are lengths, or batches. `stops` where nothing may be cut of it before it is
+      # settled.
       Difference = Value.define(:name, :wanted, :got, :stops)
 
-      # What a difference changes for one treatment: its widths to cut and its cut drop, before and after.
-      # `problems` are what
-      # would stand in the way, where it can't be made of such cloth at all.
+      # What a difference changes for one treatment: its widths to cut and its cut drop, before and after. `problems`
+      # are what would stand in the way, where it can't be made of such cloth at all.
       Effect = Value.define(:treatment, :widths, :widths_after, :cut_drop, :cut_drop_after, :problems) do
         def changes? = problems.any? || widths != widths_after || cut_drop != cut_drop_after
       end
@@ -47,8 +46,8 @@ module EarnestFold
         end
 
         # @param reckonings [Array<TreatmentReckoning>] of one job
-        # @return [Array(Length, Length), nil] its length needed before and after; nil where it can't be made of
-        #   such cloth
+        # @return [Array(Length, Length), nil] its length needed before and after; nil where it can't be made of such
+        #   cloth
         def needed(reckonings)
           using = reckonings.select { |made| uses?(made) }
           after = using.map { |made| again(made) }

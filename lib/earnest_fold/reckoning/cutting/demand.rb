@@ -3,9 +3,8 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # One cut along a cloth. `start` is the distance from a repeat line at which it begins; nil where it may
-      # begin anywhere
-      # (plain cloth, or run sideways). `phase` is "A", "B" or nil.
+      # One cut along a cloth. `start` is the distance from a repeat line at which it begins; nil where it may begin
+      # anywhere (plain cloth, or run sideways). `phase` is "A", "B" or nil.
       Cut = Value.define(:treatment, :curtain, :number, :phase, :start, :length)
 
       # Everything that a job's treatments need of one cloth.

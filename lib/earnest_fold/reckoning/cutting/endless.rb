@@ -7,8 +7,7 @@ module EarnestFold
       Placed = Value.define(:cut, :from, :to)
 
       # One endless flawless piece whose repeat line is at its start, cut in the order that uses least: "Length
-      # needed" in the
-      # rules.
+      # needed" in the rules.
       class Endless
         # @return [Array<Placed>] in cutting order
         attr_reader :placed
@@ -23,8 +22,8 @@ module EarnestFold
           freeze
         end
 
-        # @return [Boolean] whether no order uses less; only a great many cuts of mixed kinds are laid out without
-        #   the proof
+        # @return [Boolean] whether no order uses less; only a great many cuts of mixed kinds are laid out without the
+        #   proof
         attr_reader :proved
         alias_method :proved?, :proved
 

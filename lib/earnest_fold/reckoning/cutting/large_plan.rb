@@ -3,9 +3,9 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # Plans for many cuts of plain cloth, with what no plan can go under. Treatments are shared out among batches
-      # in a few ways (all
-      # from one batch where it is enough; else as the rule of thumb shares them), and each batch is searched by itself.
+      # Plans for many cuts of plain cloth, with what no plan can go under. Treatments are shared out among batches in
+      # a few ways (all from one batch where it is enough; else as the rule of thumb shares them), and each batch is
+      # searched by itself.
       class LargePlan
         ROUNDS = 6
         # Treatments by batch, what they use, and how they lie.

@@ -6,11 +6,9 @@ module EarnestFold
       # Plans too many cuts of plain cloth for every multiset to be weighed, on pieces of one shade.
       #
       # A piece is used up to its last cut, so what counts is on which stretch of each piece the last cut lies
-      # (`Lasts`): the
-      # stretches before it are paid for whether they are full or not. For each choice of last stretches a bound
-      # says what it
-      # takes at least: where they start, and all cuts, less what fits on the stretches before at best. Choices are
-      # tried in the order of their bounds. When a plan takes no more than the least bound
+      # (`Lasts`): the stretches before it are paid for whether they are full or not. For each choice of last
+      # stretches a bound says what it takes at least: where they start, and all cuts, less what fits on the stretches
+      # before at best. Choices are tried in the order of their bounds. When a plan takes no more than the least bound
       # of all, it is proved.
       class LargeSearch
         # How many choices are looked at, and how many of them kept.
@@ -63,9 +61,8 @@ module EarnestFold
 
         private
 
-        # The choices of last stretches that have room for all cuts and cost least, piece by piece: a piece left
-        # alone costs
-        # nothing, one that is used costs what lies before its last stretch less what fits there.
+        # The choices of last stretches that have room for all cuts and cost least, piece by piece: a piece left alone
+        # costs nothing, one that is used costs what lies before its last stretch less what fits there.
         def cheapest
           kept, nodes = [], 0
           search = lambda do |piece, open, cost, room|
@@ -128,9 +125,8 @@ module EarnestFold
           Lasts.new(open, before, @total + cost)
         end
 
-        # The stretches before the last ones first, as full as can be; then the last ones, the roomiest at the end,
-        # so that what
-        # is left over lies together.
+        # The stretches before the last ones first, as full as can be; then the last ones, the roomiest at the end, so
+        # that what is left over lies together.
         def laid(lasts, turn)
           counts, kinds = @counts, {}
           before, open = lasts.before.sort_by(&:room), lasts.open.sort_by(&:room)

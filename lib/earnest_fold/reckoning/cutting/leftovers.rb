@@ -4,9 +4,8 @@ module EarnestFold
   module Reckoning
     module Cutting
       # Cloth that a plan leaves over: a rectangle, `along` the cloth by `across` it. `kind` is :remnant (after a
-      # piece's last cut),
-      # :between (before or between cuts) or :half_width (the other half of a slit width). `piece` and `from` say
-      # where it lies.
+      # piece's last cut), :between (before or between cuts) or :half_width (the other half of a slit width). `piece`
+      # and `from` say where it lies.
       Leftover = Value.define(:kind, :piece, :from, :along, :across)
 
       # Everything that a plan leaves over and that is large enough to be of use.

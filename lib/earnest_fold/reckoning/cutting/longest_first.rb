@@ -4,16 +4,16 @@ module EarnestFold
   module Reckoning
     module Cutting
       # The plain rule of thumb: the treatment with most cloth first, each cut, the longest first, into the piece
-      # where it ends
-      # soonest after what is there. A plan where nothing better comes in time, and what better plans are held against.
+      # where it ends soonest after what is there. A plan where nothing better comes in time, and what better plans
+      # are held against.
       class LongestFirst
         # @param task [PlanTask]
         def initialize(task)
           @task = task
         end
 
-        # @return [Array<Array<String>>] the treatments cut from each batch; each where it takes least beside what
-        #   is there
+        # @return [Array<Array<String>>] the treatments cut from each batch; each where it takes least beside what is
+        #   there
         def shares
           @shares ||= by_size.each_with_object(Array.new(@task.batches.size) { [] }) do |id, sets|
             best =

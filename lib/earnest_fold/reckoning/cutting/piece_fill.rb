@@ -4,11 +4,10 @@ module EarnestFold
   module Reckoning
     module Cutting
       # What can be cut from one piece. For each multiset of kinds cut so far only the least end matters: whatever
-      # comes after
-      # starts no later from there. So the least end of every multiset is built up cut by cut.
+      # comes after starts no later from there. So the least end of every multiset is built up cut by cut.
       class PieceFill
-        # A kind of cut: where in the repeat it starts (nil: anywhere), how long it is. Whole numbers, as
-        # everything here.
+        # A kind of cut: where in the repeat it starts (nil: anywhere), how long it is. Whole numbers, as everything
+        # here.
         Kind = Struct.new(:start, :length)
         # The least end of a multiset, and the kind cut last.
         Reach = Struct.new(:end, :last)

@@ -3,17 +3,15 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # What has become of a stretch of a piece, from its first end: `kind` is :cut (for a curtain), :wasted,
-      # :wrong (cut, but not
-      # as it was meant) or :offcut (a piece of its own now). `key` is whatever its keeper knows it by; nil where
-      # it is new.
+      # What has become of a stretch of a piece, from its first end: `kind` is :cut (for a curtain), :wasted, :wrong
+      # (cut, but not as it was meant) or :offcut (a piece of its own now). `key` is whatever its keeper knows it by;
+      # nil where it is new.
       Taking = Value.define(:kind, :from, :to, :key) do
         def length = to - from
       end
 
       # A piece of cloth with what was taken of it. The takings lie end to end from the piece's first end; what is
-      # after them is
-      # left. So the lengths always add up: what was measured = cut + wasted + wrong + offcuts + left.
+      # after them is left. So the lengths always add up: what was measured = cut + wasted + wrong + offcuts + left.
       class PieceLife < Value.define(:length, :takings)
         KINDS = %i[cut wasted wrong offcut].freeze
         # What one change takes away of the takings and what it puts there.
@@ -33,8 +31,8 @@ module EarnestFold
         def sums = KINDS.to_h { |kind| [kind, sum(kind)] }.merge(left: left)
 
         # A stretch is taken. What lies between the last cut and it comes off with it: an offcut where it is long
-        # enough to be
-        # kept, else waste. A stretch of what was wasted can still be taken, by whoever was slower to say so.
+        # enough to be kept, else waste. A stretch of what was wasted can still be taken, by whoever was slower to say
+        # so.
         # @param kind [Symbol] :cut or :wrong
         # @param least [Length] the shortest offcut that is kept
         # @return [Change]
@@ -52,9 +50,8 @@ module EarnestFold
           )
         end
 
-        # A taking that never was. At the end of the piece its cloth is left again, with the waste before it;
-        # between others it
-        # lies about as an offcut, or as waste.
+        # A taking that never was. At the end of the piece its cloth is left again, with the waste before it; between
+        # others it lies about as an offcut, or as waste.
         # @param taking [Taking] one of these
         # @return [Change]
         def put_back(taking, least:)

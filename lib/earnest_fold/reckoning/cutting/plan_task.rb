@@ -3,9 +3,8 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # What is to be planned, on one scale of whole numbers: the kinds of cut, the treatments that need them, and
-      # the pieces by
-      # batch.
+      # What is to be planned, on one scale of whole numbers: the kinds of cut, the treatments that need them, and the
+      # pieces by batch.
       class PlanTask
         # @return [Cloth]
         attr_reader :cloth

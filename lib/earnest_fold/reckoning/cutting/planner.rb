@@ -3,13 +3,10 @@
 module EarnestFold
   module Reckoning
     module Cutting
-      # Plans the cuts of a cloth on the pieces there are: "The cutting plan" in the rules. A treatment is cut
-      # whole from one
-      # batch, or not at all. Where there are few enough cuts every way is weighed; where there are more, a search
-      # led by a bound
-      # finds a plan, and the plan is proved where it takes no more than the bound. Where neither leaves nothing
-      # uncut, the rule
-      # of thumb plans, and the plan says that it isn't proved.
+      # Plans the cuts of a cloth on the pieces there are: "The cutting plan" in the rules. A treatment is cut whole
+      # from one batch, or not at all. Where there are few enough cuts every way is weighed; where there are more, a
+      # search led by a bound finds a plan, and the plan is proved where it takes no more than the bound. Where
+      # neither leaves nothing uncut, the rule of thumb plans, and the plan says that it isn't proved.
       class Planner
         # @param cloth [Cloth] with pieces
         # @param cuts [Array<Cut>]

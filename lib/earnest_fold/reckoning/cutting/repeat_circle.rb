@@ -5,15 +5,11 @@ module EarnestFold
     module Cutting
       # Finds the order of cuts on one endless patterned piece whose last cut ends soonest, exactly.
       #
-      # Seen on one repeat bent to a circle, each cut is an arc from where it starts to where it ends, and the
-      # cloth between two
-      # cuts goes forward round the circle. An order of all cuts is a path that takes every arc once. For a given
-      # last end, how
-      # often the cloth between is walked on each stretch of the circle is settled up to one whole lap for all
-      # stretches; so the
-      # least laps that leave no stretch below zero give the least cloth, and where the arcs don't hang together
-      # yet, one lap
-      # more joins them all. The path itself is then an Eulerian one.
+      # Seen on one repeat bent to a circle, each cut is an arc from where it starts to where it ends, and the cloth
+      # between two cuts goes forward round the circle. An order of all cuts is a path that takes every arc once. For
+      # a given last end, how often the cloth between is walked on each stretch of the circle is settled up to one
+      # whole lap for all stretches; so the least laps that leave no stretch below zero give the least cloth, and
+      # where the arcs don't hang together yet, one lap more joins them all. The path itself is then an Eulerian one.
       class RepeatCircle
         # One way to end: at which point, how many laps more, and how far round in all.
         Ending = Struct.new(:point, :laps, :waste)

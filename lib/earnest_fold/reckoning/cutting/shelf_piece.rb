@@ -6,9 +6,8 @@ module EarnestFold
       # A flaw as it is kept: where, and what it is.
       KeptFlaw = Value.define(:from, :to, :what)
 
-      # A piece of cloth as the shelf knows it: as delivered and as measured, its batch, where its first repeat
-      # line falls, where it
-      # lies, and what was taken of it. All places are distances from its first end.
+      # A piece of cloth as the shelf knows it: as delivered and as measured, its batch, where its first repeat line
+      # falls, where it lies, and what was taken of it. All places are distances from its first end.
       class ShelfPiece < Value.define(
         :label,
         :delivered,
@@ -104,8 +103,8 @@ module EarnestFold
           )
 
         # @param cloth [Cloth]
-        # @return [Boolean] whether it may be planned on: nothing about it stops, or the maker has said to cut it
-        #   all the same
+        # @return [Boolean] whether it may be planned on: nothing about it stops, or the maker has said to cut it all
+        #   the same
         def usable?(cloth) = accepted || !delivery(cloth).stops?
       end
     end

@@ -9,9 +9,8 @@ module EarnestFold
       # Where one lies: in which leftover, how far along and across it, and whether it is turned on its side.
       SmallPlaced = Value.define(:cut, :leftover, :from, :aside, :turned)
 
-      # Fits small parts (tiebacks, frills, tabs, patches) into what a plan leaves over: the largest first, each
-      # into the smallest
-      # place that holds it; what is left of a place is parted in two and used again.
+      # Fits small parts (tiebacks, frills, tabs, patches) into what a plan leaves over: the largest first, each into
+      # the smallest place that holds it; what is left of a place is parted in two and used again.
       class SmallCuts
         # A free rectangle of a leftover.
         Place = Struct.new(:leftover, :from, :aside, :along, :across)
@@ -41,8 +40,8 @@ module EarnestFold
           cuts.sort_by { |cut| [-[cut.across, cut.along].max.mm, -cut.along.mm] }.each { |cut| place(cut) }
         end
 
-        # What must be bought for those that find no place: rows across an endless cloth, each part the way that
-        # takes less.
+        # What must be bought for those that find no place: rows across an endless cloth, each part the way that takes
+        # less.
         # @param cloth [Cloth]
         # @return [Length] zero where all find one
         def to_buy(cloth) =

@@ -8,10 +8,9 @@ module EarnestFold
         def to = from + cut.length
       end
 
-      # What a maker wants of a plan beyond the rules: cuts pinned to their places, pieces not to be touched,
-      # pieces to be used up
-      # first (their cloth counts for nothing), and batches that treatments are bound to (by what is cut of them
-      # already).
+      # What a maker wants of a plan beyond the rules: cuts pinned to their places, pieces not to be touched, pieces
+      # to be used up first (their cloth counts for nothing), and batches that treatments are bound to (by what is cut
+      # of them already).
       class Wishes < Value.define(:pins, :forbidden, :preferred, :batches)
         # @param pins [Array<Pin>]
         # @param forbidden [Array<String>] ids of pieces
@@ -38,9 +37,8 @@ module EarnestFold
         end
 
         # @param piece [Piece]
-        # @return [Length] up to where its cloth costs nothing more: a pin takes everything before it, and a
-        #   preferred piece is
-        #   to be used up anyway
+        # @return [Length] up to where its cloth costs nothing more: a pin takes everything before it, and a preferred
+        #   piece is to be used up anyway
         def paid(piece) = preferred.include?(piece.id) ? piece.length : pins_on(piece).map(&:to).max || Length::ZERO
 
         # @param treatment [String]

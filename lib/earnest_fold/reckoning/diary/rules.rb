@@ -14,9 +14,9 @@ module EarnestFold
         end
       end
 
-      # When the workroom works: from when, how many minutes a day, on which days of the week (1 is Monday), how
-      # many people, how many
-      # of each bench; how many days cloth relaxes before it is cut and folds set before hanging; and its time zone.
+      # When the workroom works: from when, how many minutes a day, on which days of the week (1 is Monday), how many
+      # people, how many of each bench; how many days cloth relaxes before it is cut and folds set before hanging; and
+      # its time zone.
       class Rules < Value.define(
         :day_begins,
         :day_minutes,

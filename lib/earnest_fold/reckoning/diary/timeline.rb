@@ -4,8 +4,7 @@ module EarnestFold
   module Reckoning
     module Diary
       # How much of something (a bench, the people) is taken when: stretches of equal use, one after the other. It
-      # changes while a diary
-      # is laid, and belongs to that laying alone.
+      # changes while a diary is laid, and belongs to that laying alone.
       class Timeline
         # @param count [Integer] how many there are
         def initialize(count)

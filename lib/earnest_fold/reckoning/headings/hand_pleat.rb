@@ -158,9 +158,8 @@ module EarnestFold
         parts.map { |kind, length| [kind, at += length.mm] }
       end
 
-      # A school: the same count in each width, so that a patterned cloth pleats on the same motif every time; a
-      # half width
-      # has half of them.
+      # A school: the same count in each width, so that a patterned cloth pleats on the same motif every time; a half
+      # width has half of them.
       def in_widths(task)
         return unless pleats_per_width && task.widths.positive?
 

@@ -2,9 +2,8 @@
 
 module EarnestFold
   module Reckoning
-    # Pronged hooks that draw a pocketed tape into pleats. `skips` are the pockets between a hook's prongs; `edge`
-    # is the
-    # least count of flat pockets at each edge.
+    # Pronged hooks that draw a pocketed tape into pleats. `skips` are the pockets between a hook's prongs; `edge` is
+    # the least count of flat pockets at each edge.
     class PleaterHook < Value.define(:fullness, :pocket_pitch, :skips, :edge, :top_turn)
       include Heading
 

@@ -3,8 +3,7 @@
 module EarnestFold
   module Reckoning
     # Headings whose count dictates the flat width: `step` counts lie between one that will do and the next,
-    # `unit_width` of
-    # flat cloth goes with each.
+    # `unit_width` of flat cloth goes with each.
     module CountedFlats
       # @return [Array<NearCount>] one below, the one used, one above
       def near_counts(task, figures)

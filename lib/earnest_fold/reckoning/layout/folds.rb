@@ -13,9 +13,8 @@ module EarnestFold
       # @return [Integer] at least one
       def gathered(flat) = [(flat / GATHERED).ceil, 1].max
 
-      # How far the folds reach to either side of the line they hang on, as the rules give it for the wave, up to
-      # the whole
-      # millimetre: ¼·√(cloth in a fold² − width of a fold²).
+      # How far the folds reach to either side of the line they hang on, as the rules give it for the wave, up to the
+      # whole millimetre: ¼·√(cloth in a fold² − width of a fold²).
       # @param flat [Length] of the cloth laid into folds
       # @param hung [Length] what it covers
       # @param count [Integer] folds

@@ -3,9 +3,8 @@
 module EarnestFold
   module Reckoning
     module MakingUp
-      # What the house's standard times have been in truth. Each step that was timed says how far its standards
-      # were off; the median of a
-      # job counts once, and the median of the jobs is what is learnt: one bad day moves nothing.
+      # What the house's standard times have been in truth. Each step that was timed says how far its standards were
+      # off; the median of a job counts once, and the median of the jobs is what is learnt: one bad day moves nothing.
       module Learning
         # A step that was timed: of which job, how much of which standards it took ({Step#times}), and the minutes.
         Timed = Value.define(:job, :times, :planned, :real)

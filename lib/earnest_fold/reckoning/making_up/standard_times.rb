@@ -3,11 +3,9 @@
 module EarnestFold
   module Reckoning
     module MakingUp
-      # The house's standard times, in minutes: for a metre (of hem, side, seam, tape, pressing, locking,
-      # unpicking, cutting), for a
-      # piece (a width laid out, a pleat, an eyelet, a hook, a weight, a curtain marked, compared or finished, a
-      # window hung), or once (setting up).
-      # What a step takes is so much of each.
+      # The house's standard times, in minutes: for a metre (of hem, side, seam, tape, pressing, locking, unpicking,
+      # cutting), for a piece (a width laid out, a pleat, an eyelet, a hook, a weight, a curtain marked, compared or
+      # finished, a window hung), or once (setting up). What a step takes is so much of each.
       class StandardTimes < Value.define(
         :set_up,
         :lay_out,

@@ -3,10 +3,9 @@
 module EarnestFold
   module Web
     module Forms
-      # A fullness that was typed and can hardly be meant: a percentage in all that would leave the curtain
-      # narrower than it hangs, or a
-      # bare number that is a percentage without its sign. Makers mean either, so it is asked, and nothing is taken
-      # until it is said.
+      # A fullness that was typed and can hardly be meant: a percentage in all that would leave the curtain narrower
+      # than it hangs, or a bare number that is a percentage without its sign. Makers mean either, so it is asked, and
+      # nothing is taken until it is said.
       module DoubtfulFullness
         R = Reckoning
         # Nobody makes a curtain fuller.
@@ -16,8 +15,7 @@ module EarnestFold
 
         # @param value [String, Hash] as it would be stored
         # @return [Array(Symbol, Hash), nil] what is asked, with what may be meant (`offer`, as it would be typed);
-        #   nil where it is plain,
-        #   or no number at all
+        #   nil where it is plain, or no number at all
         def of(value)
           number = R::Exact.read(value.is_a?(Hash) ? value["percent_total"] : value)
           return unless number&.positive?

@@ -3,8 +3,8 @@
 module EarnestFold
   module Web
     module Forms
-      # One more layer at a window, behind what hangs there or before it: measured alike, made as the house makes
-      # it, or a copy.
+      # One more layer at a window, behind what hangs there or before it: measured alike, made as the house makes it,
+      # or a copy.
       class LayerForm
         # What a window is, whatever hangs at it.
         SHARED = %w[opening drop site wall].freeze

@@ -4,10 +4,8 @@ module EarnestFold
   module Web
     module Forms
       # A form that is merged field by field: a field is taken where it still stands as it was seen, and where it
-      # doesn't both values are
-      # shown. Two people at different fields both win. Who includes it answers `shown(name)`, what stands in a
-      # field now, has
-      # `@saw` ({Saw}), and says what a field is `called`.
+      # doesn't both values are shown. Two people at different fields both win. Who includes it answers `shown(name)`,
+      # what stands in a field now, has `@saw` ({Saw}), and says what a field is `called`.
       module Merging
         # A field that somebody else changed meanwhile: what was typed here, and what stands there now.
         Both = Reckoning::Value.define(:path, :label, :mine, :theirs)
@@ -18,8 +16,8 @@ module EarnestFold
         private
 
         # @param typed [String]
-        # @return [Boolean] whether the field is to become what was typed: it was changed here, and is as it was
-        #   when that began
+        # @return [Boolean] whether the field is to become what was typed: it was changed here, and is as it was when
+        #   that began
         def mine?(name, typed)
           now, saw = shown(name), @saw.text(name)
           return false if typed == now || typed == saw

@@ -3,9 +3,8 @@
 module EarnestFold
   module Web
     module Forms
-      # The three places at which a drop is taken. The spec lists the readings that there are, and beside them
-      # where each was
-      # taken, so that one left out moves no other.
+      # The three places at which a drop is taken. The spec lists the readings that there are, and beside them where
+      # each was taken, so that one left out moves no other.
       module Readings
         PLACES = %w[left middle right].freeze
         KIND = Reckoning::DropAsked::FIELDS.fetch(:readings).kind.kind

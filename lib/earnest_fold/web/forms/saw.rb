@@ -4,8 +4,7 @@ module EarnestFold
   module Web
     module Forms
       # What stood in the fields of a page when somebody began to change them. A page's journal says it field by
-      # field; a form that is
-      # sent whole says by which version it was shown.
+      # field; a form that is sent whole says by which version it was shown.
       class Saw
         # @param params [Hash] as they were sent
         # @yieldparam name [String] of a field of which the page says nothing

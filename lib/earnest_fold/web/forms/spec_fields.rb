@@ -3,9 +3,8 @@
 module EarnestFold
   module Web
     module Forms
-      # The fields of a treatment's spec by path ("support.length", "drop.readings.0"): which kind each is, and
-      # what a stored
-      # value looks like to a person.
+      # The fields of a treatment's spec by path ("support.length", "drop.readings.0"): which kind each is, and what a
+      # stored value looks like to a person.
       module SpecFields
         R = Reckoning
         K = R::FieldKinds

@@ -3,8 +3,8 @@
 module EarnestFold
   module Web
     module Forms
-      # A stretch of cloth told at the table, from the end that lies there: a flaw that was found, or a cut that
-      # went wrong.
+      # A stretch of cloth told at the table, from the end that lies there: a flaw that was found, or a cut that went
+      # wrong.
       class TableForm
         include Refusing
 

@@ -3,11 +3,9 @@
 module EarnestFold
   module Web
     module Forms
-      # What a person typed at one station of a treatment: which fields changed, what they become, and what is
-      # wrong with
-      # them. Only fields that the station shows are read; a field that was left as it was seen is left alone, and
-      # one that somebody
-      # else changed meanwhile is not overwritten ({Merging}).
+      # What a person typed at one station of a treatment: which fields changed, what they become, and what is wrong
+      # with them. Only fields that the station shows are read; a field that was left as it was seen is left alone,
+      # and one that somebody else changed meanwhile is not overwritten ({Merging}).
       class TreatmentForm
         include Merging
 
@@ -139,8 +137,8 @@ module EarnestFold
         DECIDING = %w[kind heading.kind].freeze
         private_constant :DECIDING
 
-        # The cloths are chosen from lists that say what leaving them out means; of somebody's own curtain any
-        # figure may be wanting still.
+        # The cloths are chosen from lists that say what leaving them out means; of somebody's own curtain any figure
+        # may be wanting still.
         def needed?(path)
           return true if DECIDING.include?(path)
           return R::Support.length_needed?(@spec.dig("opening", "kind")) if path == "support.length"

@@ -108,8 +108,8 @@ module EarnestFold
             redirect to("/jobs/#{number(id)}/treatments/#{entry.id}/hanging"), 303
           end
 
-          # A clock of this person's that runs elsewhere: two at once would count the same minutes twice. One of
-          # half a day ago was forgotten.
+          # A clock of this person's that runs elsewhere: two at once would count the same minutes twice. One of half
+          # a day ago was forgotten.
           def other_clock(treatment, step)
             workroom
               .bench

@@ -6,8 +6,8 @@ module EarnestFold
       # The Account station of a job: what it comes to, line by line, by both schools, and the papers that went out.
       class Account
         A = Reckoning::Account
-        # A school beside the other: what the work comes to by it, what that gives an hour, and whether it is the
-        # one that counts.
+        # A school beside the other: what the work comes to by it, what that gives an hour, and whether it is the one
+        # that counts.
         School = Reckoning::Value.define(:name, :labour, :per_hour, :chosen)
         # A step's share of the time.
         Share = Reckoning::Value.define(:title, :minutes)

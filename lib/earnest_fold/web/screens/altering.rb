@@ -3,8 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # What the stations of somebody's own curtain have in common: their fields, their working and their remarks
-      # are an alteration's.
+      # What the stations of somebody's own curtain have in common: their fields, their working and their remarks are
+      # an alteration's.
       module Altering
         R = Reckoning
 

@@ -9,8 +9,8 @@ module EarnestFold
         HEADING = %w[set_out_heading put_on_heading form_heading put_in_hooks].freeze
         # @param asked [Array(String, String), nil] the step's name: code and curtain
         # @param form [Forms::MeasureForm, nil] with measures that could not be read
-        # @param clock [Array(Integer, Store::Bench::Entry), nil] a clock that runs elsewhere and stood in the way
-        #   of this one
+        # @param clock [Array(Integer, Store::Bench::Entry), nil] a clock that runs elsewhere and stood in the way of
+        #   this one
         def initialize(sheet, entry, asked: nil, form: nil, clock: nil, **shown)
           super(sheet, entry, **shown)
           @asked, @measure, @clock = asked, form, clock

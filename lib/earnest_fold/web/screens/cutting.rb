@@ -4,8 +4,7 @@ module EarnestFold
   module Web
     module Screens
       # The Cutting station: the plan of the job's cuts on the pieces there are of each of the treatment's cloths;
-      # also the cut
-      # ticket on paper.
+      # also the cut ticket on paper.
       class Cutting < Desk
         STATION = "cutting"
         ZOOMS = [0, 1, 2, 4].freeze

@@ -17,8 +17,8 @@ module EarnestFold
         # @param notice [Symbol, nil] something to say above the station
         # @param part [String, nil] which curtain is looked at
         # @param told [Array<Differences::Line>] what else was changed by one choice
-        # @param touched [Array<String>, nil] the fields that the page before didn't show as they are by now; nil
-        #   for all of them
+        # @param touched [Array<String>, nil] the fields that the page before didn't show as they are by now; nil for
+        #   all of them
         # @param log [BenchLog, nil] with the cautions that were seen to
         def initialize(sheet, entry, form: nil, notice: nil, part: nil, log: nil, told: [], touched: nil)
           @log, @told, @touched = log, told, touched

@@ -16,8 +16,7 @@ module EarnestFold
         end
 
         # @return [Array<String>] what is done, one after the other: the support, each layer from the glass to the
-        #   room and each curtain
-        #   of it from its return edge, the dressing, the last checks
+        #   room and each curtain of it from its return edge, the dressing, the last checks
         def order
           hung =
             sheet
@@ -163,8 +162,8 @@ module EarnestFold
         def dressing =
           reckoning.treatment.heading.dressed? ? [Words.say("hanging.dress", days: house.diary.setting_days)] : []
 
-        # How the top edge stands to the point that was measured from, and to the hook: each where there is
-        # something to say.
+        # How the top edge stands to the point that was measured from, and to the hook: each where there is something
+        # to say.
         def stand_up(treatment)
           rise = treatment.drop.stand_up
           above = if rise.zero?

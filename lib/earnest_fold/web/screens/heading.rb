@@ -3,9 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # The Heading station: the kind of heading with the fields it declares, drawn from its own marks, and the
-      # counts near
-      # the one used.
+      # The Heading station: the kind of heading with the fields it declares, drawn from its own marks, and the counts
+      # near the one used.
       class Heading < Desk
         STATION = "heading"
 

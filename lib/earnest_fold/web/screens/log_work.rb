@@ -3,8 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # One piece of work in the logbook: its times, to be put right by hand, its drops as made, and what to do
-      # next time.
+      # One piece of work in the logbook: its times, to be put right by hand, its drops as made, and what to do next
+      # time.
       class LogWork
         attr_reader :work, :problem, :typed
 

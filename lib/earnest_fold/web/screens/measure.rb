@@ -45,12 +45,12 @@ module EarnestFold
         # @return [Array<Field>] what this kind of opening is given besides
         def opening_fields = OPENINGS.fetch(spec.dig("opening", "kind"), []).map { |path| field(path) }
 
-        # @return [Field] the length that decides, where it stands on the drawing: what each of a dress pair
-        #   covers, else the support's
+        # @return [Field] the length that decides, where it stands on the drawing: what each of a dress pair covers,
+        #   else the support's
         def main_length = dress? ? field("opening.cover") : field("support.length")
 
-        # @return [Array<Field>] what else is asked of the opening: of a dress pair how far apart its ends are,
-        #   which only the drawing takes
+        # @return [Array<Field>] what else is asked of the opening: of a dress pair how far apart its ends are, which
+        #   only the drawing takes
         def beside_opening =
           if dress?
             [field("support.length").with(label: Words.say("fields.support_length_of_dress_pair"))]

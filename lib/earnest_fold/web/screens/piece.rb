@@ -3,9 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # One piece of cloth: what is left of it, where its flaws are, how it differs from what was reckoned with,
-      # and what happened
-      # to it; also the form by which a piece is received.
+      # One piece of cloth: what is left of it, where its flaws are, how it differs from what was reckoned with, and
+      # what happened to it; also the form by which a piece is received.
       class Piece
         R = Reckoning
         # What a difference means for one job.

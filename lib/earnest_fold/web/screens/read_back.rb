@@ -25,8 +25,8 @@ module EarnestFold
 
         def page_title = Words.say("read_back.title", title: job.title)
 
-        # @return [Array<Array(String, Array<Line>)>] each window with its lengths, and somebody's own curtains
-        #   with theirs
+        # @return [Array<Array(String, Array<Line>)>] each window with its lengths, and somebody's own curtains with
+        #   theirs
         def windows
           sheet.works.map do |entry|
             [

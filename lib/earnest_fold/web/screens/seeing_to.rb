@@ -3,9 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # Cautions that can be ticked, and stand there all the same. Who includes it has a `@log` ({BenchLog}, or
-      # nil), says of which
-      # treatment it speaks (`path`), by which `house`, and where it stands itself (`here`).
+      # Cautions that can be ticked, and stand there all the same. Who includes it has a `@log` ({BenchLog}, or nil),
+      # says of which treatment it speaks (`path`), by which `house`, and where it stands itself (`here`).
       module SeeingTo
         # @param remark [Reckoning::Remark]
         # @return [String, nil] when it was seen to, and by whom

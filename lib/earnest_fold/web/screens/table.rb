@@ -9,9 +9,8 @@ module EarnestFold
 
         R = Reckoning
         WHYS = %w[too_short wrong_place wrong_way damaged].freeze
-        # A cut that went wrong, and what becomes of it: `again` the cut that is to replace it, nil where there is
-        # no cloth for it;
-        # `hem` the hem that it would still give as it is, nil where none.
+        # A cut that went wrong, and what becomes of it: `again` the cut that is to replace it, nil where there is no
+        # cloth for it; `hem` the hem that it would still give as it is, nil where none.
         Spoiled = R::Value.define(:cut, :again, :made_again, :hem)
 
         attr_reader :cutting, :typed, :problems
@@ -146,9 +145,8 @@ module EarnestFold
             "/jobs/#{job.id}"
           end
 
-        # Where distances are measured from, itself from the piece's first end: the end that lies on the table; for
-        # a cut that is
-        # made, where the plan began.
+        # Where distances are measured from, itself from the piece's first end: the end that lies on the table; for a
+        # cut that is made, where the plan began.
         # @return [Reckoning::Length]
         def lies_from = current.done? ? current.datum : [origin + record.piece.ended, current.datum].max
 

@@ -5,15 +5,12 @@ module EarnestFold
     module Cutting
       module Patterned
         # Lays given cuts along the pieces of one shade, cut by cut, led by prices for the kinds: at each step the
-        # prices say what the
-        # rest takes at least, and only the most promising beginnings are followed. It proves nothing, but comes to
-        # an end soon.
+        # prices say what the rest takes at least, and only the most promising beginnings are followed. It proves
+        # nothing, but comes to an end soon.
         #
-        # A beginning is a plain array, for there are a great many of them: the piece and the place from which to
-        # go on, what is still
-        # to be cut (packed), what finished pieces cost, what this one costs up to its last cut, the bound of any
-        # plan that begins
-        # so, the place of the last cut, and the beginning before it.
+        # A beginning is a plain array, for there are a great many of them: the piece and the place from which to go
+        # on, what is still to be cut (packed), what finished pieces cost, what this one costs up to its last cut, the
+        # bound of any plan that begins so, the place of the last cut, and the beginning before it.
         class Beam
           # How many are followed at most, and how many steps that may be in all.
           WIDTH = 25

@@ -4,9 +4,8 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # One way to cut a piece from its beginning to its last cut: at which of its places, how far that goes,
-        # what it costs, and
-        # what it yields (row and count, see {Wanted}). As a window it leaves nothing else open.
+        # One way to cut a piece from its beginning to its last cut: at which of its places, how far that goes, what
+        # it costs, and what it yields (row and count, see {Wanted}). As a window it leaves nothing else open.
         Filling = Struct.new(:piece, :places, :spent, :cost, :yields) do
           def alone? = false
 
@@ -20,9 +19,8 @@ module EarnestFold
           def gain(prices) = cost - yields.sum { |row, count| prices[row] * count }
         end
 
-        # How far a piece may be cut, from the least to the most that it may cost; a least of {LEFT_ALONE} says
-        # that it may be left
-        # alone as well, and a most of the same that it has to be.
+        # How far a piece may be cut, from the least to the most that it may cost; a least of {LEFT_ALONE} says that
+        # it may be left alone as well, and a most of the same that it has to be.
         Window = Struct.new(:least, :most) do
           # @return [Boolean]
           def alone? = least.negative?

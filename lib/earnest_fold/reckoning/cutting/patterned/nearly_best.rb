@@ -4,9 +4,8 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # Fillings of one piece that gain nearly as much as the best, of what is left to cut. They are looked for
-        # cut by cut, kinds that
-        # the mixture takes most of first.
+        # Fillings of one piece that gain nearly as much as the best, of what is left to cut. They are looked for cut
+        # by cut, kinds that the mixture takes most of first.
         class NearlyBest
           # How many beginnings are looked at for each filling that is wanted.
           VISITED = 100

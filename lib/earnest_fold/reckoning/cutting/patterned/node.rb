@@ -5,10 +5,8 @@ module EarnestFold
     module Cutting
       module Patterned
         # What is settled so far, as a mixture, and what it costs at least; `tried` says how hard a plan is sought
-        # there, `turn` tells
-        # the newer from the older. It knows into which parts it is to be split (what is wanted, and the windows,
-        # of each), so that
-        # the mixture falls into none of them.
+        # there, `turn` tells the newer from the older. It knows into which parts it is to be split (what is wanted,
+        # and the windows, of each), so that the mixture falls into none of them.
         Node = Struct.new(:mixture, :bound, :tried, :turn) do
           # @return [Array<Array(Wanted, Array<Window>)>] none where the mixture itself settles everything but the
           #   fillings
@@ -18,9 +16,9 @@ module EarnestFold
           def point = mixture.windows.each_index.map { |piece| mixture.ends(piece).first&.first || LEFT_ALONE }
 
           # @param last [Boolean]
-          # @return [Array(Wanted, Array<Window>), nil] with one thing more settled: the treatment that the mixture
-          #   is surest about; then
-          #   the piece that it is surest about, at the next end from its mean on, or the last; nil where all is
+          # @return [Array(Wanted, Array<Window>), nil] with one thing more settled: the treatment that the mixture is
+          #   surest about; then the piece that it is surest about, at the next end from its mean on, or the last; nil
+          #   where all is
           def surest(last)
             choice, = chosen_partly.max_by(&:last)
             choice ? [mixture.wanted.settle(choice), mixture.windows] : surest_piece(last)
@@ -79,8 +77,7 @@ module EarnestFold
           def each_choice(choices) = choices.map { |choice| [mixture.wanted.settle(choice), mixture.windows] }
 
           # Where the mixture cuts a piece now to one end and now to another, up to the mean of them and beyond;
-          # whether it is used
-          # at all comes first.
+          # whether it is used at all comes first.
           def by_piece
             ends = mixture.windows.each_index.map { |piece| mixture.ends(piece) }
             piece = ends.each_index.max_by { |one| spread(ends[one]) }

@@ -4,9 +4,8 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # The ways to cut one piece of patterned cloth: the one that gains most at given prices, and those that
-        # gain nearly as much with
-        # what is left to cut.
+        # The ways to cut one piece of patterned cloth: the one that gains most at given prices, and those that gain
+        # nearly as much with what is left to cut.
         class PieceFillings
           # More than any plan costs.
           NEVER = 1 << 61
@@ -36,8 +35,8 @@ module EarnestFold
 
           # @param prices [Array<Integer>] by row
           # @param window [Window, Filling]
-          # @return [Array(Integer, Filling)] what the best filling costs less what it yields at these prices; nil
-          #   for none
+          # @return [Array(Integer, Filling)] what the best filling costs less what it yields at these prices; nil for
+          #   none
           def best(prices, window)
             return [window.gain(prices), window] if window.is_a?(Filling)
 
@@ -109,9 +108,8 @@ module EarnestFold
 
           def known_as(filling) = @known[[filling.spent, filling.yields]] ||= filling
 
-          # What the rest of the piece costs at best from each place on, and at which place it then begins. One
-          # pass, asked for very
-          # often.
+          # What the rest of the piece costs at best from each place on, and at which place it then begins. One pass,
+          # asked for very often.
           def worth(prices, window)
             from_here, first = Array.new(@size + 1, NEVER), Array.new(@size + 1)
             least, start, most = window.least, nil, window.most

@@ -5,8 +5,8 @@ module EarnestFold
     module Cutting
       module Patterned
         # Every place on a piece of patterned cloth at which some kind of cut can begin, in order along it. Cloth
-        # between cuts is
-        # never needed for itself, so a cut begins at the first place of its kind after the one before.
+        # between cuts is never needed for itself, so a cut begins at the first place of its kind after the one
+        # before.
         class Places
           # @return [Array<Integer>] by place: the kind, and where a cut of it ends
           attr_reader :kinds, :ends
@@ -43,9 +43,9 @@ module EarnestFold
           # @return [Integer, nil] the first place of that kind
           def of_kind(kind, place) = @next_of[place][kind]
 
-          # What each place is worth: the least that a piece is used from here on when every cut of a kind earns
-          # its price, and
-          # the least of all places from here on. Both are asked for often, so this is one pass over whole numbers.
+          # What each place is worth: the least that a piece is used from here on when every cut of a kind earns its
+          # price, and the least of all places from here on. Both are asked for often, so this is one pass over whole
+          # numbers.
           # @param prices [Array<Integer>] by kind
           # @return [Array(Array<Integer>, Array<Integer>)] by place; the second has one more, for the end of the piece
           def worth(prices)

@@ -4,19 +4,17 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # What the cuts cost at least if a piece could be cut partly one way and partly another: the cheapest
-        # mixture of fillings,
-        # found by {Simplex}, with new fillings added for as long as one would make the mixture cheaper. At any
-        # prices on the way,
-        # what is wanted is worth so much, less what every piece gains at best: no plan costs less (Lagrange's bound).
+        # What the cuts cost at least if a piece could be cut partly one way and partly another: the cheapest mixture
+        # of fillings, found by {Simplex}, with new fillings added for as long as one would make the mixture cheaper.
+        # At any prices on the way, what is wanted is worth so much, less what every piece gains at best: no plan
+        # costs less (Lagrange's bound).
         #
         # A narrower one begins where this one ended: what it no longer allows is made so dear that it is given up.
         class Relaxation
           # Making up a cut from nowhere costs as much as so many of it.
           FROM_NOWHERE = 10
           # What isn't allowed costs as much as so many times all the cloth. Where the mixture takes of it all the
-          # same, or makes
-          # something up from nowhere, both become so many times dearer than any plan.
+          # same, or makes something up from nowhere, both become so many times dearer than any plan.
           DEAR, STERN = 4, 1_000
           # What one mixture takes beside its steps.
           WORK = 300
@@ -76,8 +74,8 @@ module EarnestFold
           attr_reader :chosen
 
           # @param piece [PieceFillings]
-          # @return [Array<Array(Integer, Integer)>] kind and row, those that the mixture cuts most of from this
-          #   piece first
+          # @return [Array<Array(Integer, Integer)>] kind and row, those that the mixture cuts most of from this piece
+          #   first
           def rows_taken(piece)
             taken = Hash.new(0)
             @fillings.each do |filling, share|

@@ -5,22 +5,18 @@ module EarnestFold
     module Cutting
       module Patterned
         # Plans many cuts of patterned cloth. {Relaxation} says what they take at least. Then it is settled step by
-        # step from which
-        # batch each treatment is cut, which pieces are used and how far, always going on where the least is still
-        # possible, until
-        # a plan takes no more than that (branch and bound): then no plan is better.
+        # step from which batch each treatment is cut, which pieces are used and how far, always going on where the
+        # least is still possible, until a plan takes no more than that (branch and bound): then no plan is better.
         class Search
           # How much work there may be in all, and after how much of it, each time, a plan is sought that takes a
-          # little more than the
-          # bound.
+          # little more than the bound.
           MOST_WORK = 9_000_000
           PROVING = 4_000_000
-          # How many fillings are tried at one choice of how far the pieces are used; where that was too few, so
-          # many times more.
+          # How many fillings are tried at one choice of how far the pieces are used; where that was too few, so many
+          # times more.
           TRIED, MORE = 15, 4
-          # Such a plan may go on each piece by so many halves of the repeat further than the mixture does, one
-          # after the other; so many
-          # fillings are tried each time.
+          # Such a plan may go on each piece by so many halves of the repeat further than the mixture does, one after
+          # the other; so many fillings are tried each time.
           HALVES = [0, 1, 2, 8].freeze
           NEARLY = 15
 
@@ -140,8 +136,8 @@ module EarnestFold
               .flat_map { |batch, ids| @task.laid(batch, placed.shift(batch.size), ids) }
           end
 
-          # The proof takes long: it may be too long, and then a good plan will do. With a plan less is left to
-          # look at, too.
+          # The proof takes long: it may be too long, and then a good plan will do. With a plan less is left to look
+          # at, too.
           def without_proof(node, root)
             (@found || !@soon.unused?) ? nearly([node, root]) : soon(root)
           end

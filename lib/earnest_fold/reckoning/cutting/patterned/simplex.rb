@@ -4,15 +4,13 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # The simplex method on whole numbers: of some columns so much of each that together, row by row, they make
-        # up what is wanted,
-        # at the least cost. Every step divides without remainder (all numbers stand over one common denominator),
-        # so nothing is
-        # rounded and nothing drifts. Columns can be added between one {#minimise} and the next.
+        # The simplex method on whole numbers: of some columns so much of each that together, row by row, they make up
+        # what is wanted, at the least cost. Every step divides without remainder (all numbers stand over one common
+        # denominator), so nothing is rounded and nothing drifts. Columns can be added between one {#minimise} and the
+        # next.
         class Simplex
           # What is wanted is taken in so many parts and each row a few parts more, so that no two rows run out at
-          # once: that keeps
-          # the method from going in circles.
+          # once: that keeps the method from going in circles.
           PARTS = 1 << 20
           # How many columns are followed up before all are looked at again.
           PROMISING = 8
@@ -24,8 +22,7 @@ module EarnestFold
 
           # @param wanted [Array<Integer>] by row, none below 0
           # @param costs [Array<Integer>] by row: what making up that row from nowhere costs; these columns come
-          #   first, and once one
-          #   of them is given up it doesn't come back
+          #   first, and once one of them is given up it doesn't come back
           def initialize(wanted, costs)
             @size = wanted.size
             @inverse = Array.new(@size) { |row| Array.new(@size) { |other| (row == other) ? 1 : 0 } }
@@ -52,8 +49,8 @@ module EarnestFold
             @open -= columns
           end
 
-          # Goes on until no column would make it cheaper. All columns are looked at only now and then, the
-          # promising ones at every step.
+          # Goes on until no column would make it cheaper. All columns are looked at only now and then, the promising
+          # ones at every step.
           def minimise
             @values = values
             until (promising = cheapening(PROMISING)).empty?

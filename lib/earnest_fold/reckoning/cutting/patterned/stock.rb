@@ -7,8 +7,8 @@ module EarnestFold
         # The pieces of patterned cloth as the search for many cuts sees them, and how much of the search's work is
         # left.
         class Stock
-          # One step of the scale costs as much as using so many pieces: the least cloth comes first, then the
-          # fewest pieces.
+          # One step of the scale costs as much as using so many pieces: the least cloth comes first, then the fewest
+          # pieces.
           UNIT = 64
           # By how much prices are tried aside, in parts of NUDGED.
           NUDGES = [[0, 1], [1, 4], [2, 4], [3, 6]].freeze

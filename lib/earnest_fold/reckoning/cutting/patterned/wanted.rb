@@ -4,12 +4,11 @@ module EarnestFold
   module Reckoning
     module Cutting
       module Patterned
-        # What is to be cut, row by row: a row for each kind of cut in each batch. Where it isn't settled from
-        # which batch a
-        # treatment is cut, or whether it is left uncut, its choices stand open.
+        # What is to be cut, row by row: a row for each kind of cut in each batch. Where it isn't settled from which
+        # batch a treatment is cut, or whether it is left uncut, its choices stand open.
         class Wanted
-          # A treatment cut from a batch, or left uncut (no batch): what that costs by itself, and what it needs
-          # (row and count).
+          # A treatment cut from a batch, or left uncut (no batch): what that costs by itself, and what it needs (row
+          # and count).
           Choice = Struct.new(:treatment, :batch, :cost, :needs) do
             # @param prices [Array<Integer>] by row
             def value(prices) = cost + needs.sum { |row, count| prices[row] * count }

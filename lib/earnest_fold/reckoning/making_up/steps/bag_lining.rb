@@ -3,8 +3,8 @@
 module EarnestFold
   module Reckoning
     module MakingUp
-      # Lining and face sewn together at the sides, right sides together, and turned: the face wraps to the back
-      # alike all the way up.
+      # Lining and face sewn together at the sides, right sides together, and turned: the face wraps to the back alike
+      # all the way up.
       module BagLining
         extend Kind
 

@@ -26,6 +26,13 @@ class RoomsTest < EarnestFoldTest
     "Web" => "web",
     "CommandLine" => "command_line"
   }.freeze
+  # The core's subjects: each may name those before it, and none after it. Checks look at a reckoning without naming
+  # it; `house` composes, and nothing names it.
+  SUBJECTS = %w[
+    values fields window cloth headings/layout headings checks treatments small_parts alterations making_up account diary
+    cutting jobs judgement house
+  ].freeze
+  DEFINED = /^ +(?:class|module) ([A-Z]\w+)|^ +([A-Z]\w+) = (?:Value\.define|Struct\.new)/
   # Outside things, and the rooms that may know them.
   STRANGERS = {
     "Sinatra" => %w[web],
@@ -46,6 +53,16 @@ class RoomsTest < EarnestFoldTest
         .map { |name| ROOMS[name] }
         .reject { |room| room == room_of(file) || MAY_NAME.fetch(room_of(file)).include?(room) }
         .map { |room| "#{file} names #{room}" }
+    end
+    assert_empty wrong
+  end
+
+  def test_the_cores_subjects_name_only_those_before_them
+    homes = homes_in_core
+    wrong = homes.values.uniq.flat_map do |file|
+      (constants(file) & homes.keys).filter_map do |name|
+        "#{file} names #{name} of #{homes[name]}" if subject(homes[name]) > subject(file)
+      end
     end
     assert_empty wrong
   end
@@ -93,6 +110,22 @@ class RoomsTest < EarnestFoldTest
   private
 
   def files = Dir[root("lib/earnest_fold/**/*.rb")].map { |file| file.delete_prefix("#{root("lib/earnest_fold")}/") }
+
+  # Where each thing of the core is defined; what two subjects call by one name is left out.
+  # @return [Hash{String => String}] files by constant
+  def homes_in_core
+    all = files.select { |file| file.start_with?("reckoning/") }.flat_map do |file|
+      File.read(root("lib/earnest_fold", file)).scan(DEFINED).map { |pair| [pair.compact.first, file] }
+    end
+    all.group_by(&:first).transform_values { |found| found.map(&:last).uniq }
+      .select { |_, where| where.map { |file| subject(file) }.uniq.one? }.transform_values(&:first)
+  end
+
+  # @return [Integer] where a file's subject stands among the core's
+  def subject(file)
+    inside = file.delete_prefix("reckoning/").delete_suffix(".rb")
+    SUBJECTS.index(SUBJECTS.select { |name| inside == name || inside.start_with?("#{name}/") }.max_by(&:size))
+  end
 
   def room_of(file) = file.split("/").first.delete_suffix(".rb")
 

@@ -115,7 +115,7 @@ class JudgementTest < EarnestFoldTest
       assert remark, "#{code} is not raised"
       refute_match(/%\{/, EarnestFold::Words.remark(remark, R::Units::CM))
       refute_includes remarks(*silent).map(&:code), code if silent
-      refute_includes R::Judgement.of(treatment.treatment, nil).map(&:code), code unless silent
+      refute_includes R::Judgement.of(treatment.treatment, nil, house: R::HouseRules::USUAL).map(&:code), code unless silent
     end
   end
 
@@ -201,13 +201,13 @@ class JudgementTest < EarnestFoldTest
 
   def test_a_question_is_asked_once
     made = treatment
-    assert_includes R::Judgement.of(made.treatment, made).map(&:code), "support_fitted"
-    refute_includes R::Judgement.of(made.treatment, made, ["support_fitted"]).map(&:code), "support_fitted"
+    assert_includes R::Judgement.of(made.treatment, made, house: R::HouseRules::USUAL).map(&:code), "support_fitted"
+    refute_includes R::Judgement.of(made.treatment, made, ["support_fitted"], house: R::HouseRules::USUAL).map(&:code), "support_fitted"
   end
 
   def test_a_caution_is_never_switched_off
     made = treatment(treatment: {"site" => {"public_room" => true}})
-    assert_includes R::Judgement.of(made.treatment, made, ["flame_public"]).map(&:code), "flame_public"
+    assert_includes R::Judgement.of(made.treatment, made, ["flame_public"], house: R::HouseRules::USUAL).map(&:code), "flame_public"
   end
 
   def test_a_coated_lining_lies_inside
@@ -294,7 +294,7 @@ class JudgementTest < EarnestFoldTest
   def layered(changes, behind)
     made = treatment(treatment: changes)
     R::Judgement
-      .of(made.treatment, made, behind: behind)
+      .of(made.treatment, made, behind: behind, house: R::HouseRules::USUAL)
       .each { |remark| refute_match(/%\{/, EarnestFold::Words.remark(remark, R::Units::CM)) }
   end
 
@@ -326,6 +326,6 @@ class JudgementTest < EarnestFoldTest
 
   def codes(document)
     made = reckoned(document).treatments.first
-    R::Judgement.of(made.treatment, made).map(&:code)
+    R::Judgement.of(made.treatment, made, house: R::HouseRules::USUAL).map(&:code)
   end
 end

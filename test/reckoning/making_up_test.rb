@@ -101,7 +101,7 @@ class WorkOrderTest < EarnestFoldTest
         "lining" => {"cloth" => "l", "lift" => 2.5, "inset" => 1, "hem" => {"kind" => "double", "depth" => 5}}
       }
     )
-    steps = W::Order.new(made).steps.group_by(&:code).transform_values(&:first)
+    steps = W::Order.new(made, R::HouseRules::USUAL).steps.group_by(&:code).transform_values(&:first)
     making = made.treatment.making
     assert_equal [made.cut_drop, made.widths_total], steps["lay_out_cuts"].figures.values
     assert_equal [making.hem.taken, making.hem.depth, making.hem.depth * 2], steps["press_hem"].figures.values

@@ -6,10 +6,6 @@ module EarnestFold
     # lie.
     HeadingTask = Value.define(:span, :flat, :widths, :seams)
 
-    # A count near the one used, and what it gives: `flat` the flat width it needs, `fullness` what that makes,
-    # `detail` the lengths and counts that change with it.
-    NearCount = Value.define(:count, :chosen, :flat, :fullness, :detail)
-
     # The contract of a heading kind, with what most of them answer alike. A kind is one file in headings/: a frozen
     # value that declares `KIND`, `FIELDS` and `EXAMPLE` and registers itself in {Headings}. It answers numbers and
     # geometry, never words or drawings.

@@ -78,9 +78,9 @@ module EarnestFold
         treatment,
         reckoning,
         answers = [],
+        house:,
         station: nil,
         behind: nil,
-        house: HouseRules::USUAL,
         counted: nil,
         cutting: nil
       )
@@ -100,7 +100,7 @@ module EarnestFold
       # @param noted [Boolean] whether anything was noted of the curtains as they came in
       # @param priced [Account::Priced, nil]
       # @return [Array<Remark>]
-      def of_alteration(made, answers = [], station: nil, house: HouseRules::USUAL, noted: false, priced: nil)
+      def of_alteration(made, answers = [], house:, station: nil, noted: false, priced: nil)
         looked_at = AlterCase.new(made: made, house: house, noted: noted, priced: priced)
         in_order(
           speaking(:altering, station, answers).filter_map do |rule|

@@ -10,7 +10,7 @@ module EarnestFold
 
         # @param made [TreatmentReckoning, AlterationOfJob]
         # @param house [HouseRules]
-        def initialize(made, house = HouseRules::USUAL)
+        def initialize(made, house)
           altered = made.is_a?(AlterationOfJob)
           @work = altered ? AlteringCase.new(made: made, house: house) : MakingCase.new(reckoning: made, house: house)
           drafts =

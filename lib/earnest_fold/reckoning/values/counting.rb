@@ -2,21 +2,6 @@
 
 module EarnestFold
   module Reckoning
-    # One line of the working: `name` says which figure (its words stand in the locale file, filled from `data`),
-    # `expression` is the sum with its real figures (Lengths, numbers and signs), `value` what it gave.
-    Line = Value.define(:name, :data, :expression, :value) do
-      # @param name [Symbol]
-      # @param value [Length, Rational, Integer]
-      # @param expression [Array]
-      def self.of(name, value, expression = [], **data)
-        new(name: name, data: data, expression: expression.freeze, value: value)
-      end
-    end
-
-    # A mark along a heading, from the leading edge: where a pleat begins, a hook sits, a seam runs. `along` is :flat
-    # (on the flat curtain) or :hung (on the heading as it hangs); `to` is nil for a point.
-    Mark = Value.define(:kind, :along, :at, :to)
-
     # Numbers that several rules share.
     module Counting
       PI = 314159265358979/100000000000000r

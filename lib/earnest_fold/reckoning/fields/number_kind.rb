@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module FieldKinds
+      # A number between bounds; a bound is given with whether it belongs.
+      NumberKind = Value.define(:over, :least, :under, :most) do
+        def self.between(over: nil, least: nil, under: nil, most: nil) =
+          new(over: over, least: least, under: under, most: most)
+
+        def read(raw, _unit, problems)
+          number = Exact.read(raw)
+          return problems.add(:not_a_number) unless number
+          return problems.add(:not_over_zero) if over == 0 && number <= 0
+          return problems.add(:out_of_range, **to_h) unless inside?(number)
+
+          number
+        end
+
+        def inside?(number)
+          (over.nil? || number > over) && (least.nil? || number >= least) && (under.nil? || number < under) &&
+            (most.nil? || number <= most)
+        end
+
+        def schema
+          {
+            "type" => "number",
+            "exclusiveMinimum" => over,
+            "minimum" => least,
+            "exclusiveMaximum" => under,
+            "maximum" => most
+          }.compact
+        end
+      end
+    end
+  end
+end

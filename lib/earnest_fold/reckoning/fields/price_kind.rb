@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module FieldKinds
+      # Money by the metre, as a decimal written in a string.
+      class PriceKind < Value.define
+        PATTERN = /\A\d{1,9}([.,]\d{1,4})?\z/
+
+        def read(raw, _unit, problems)
+          return problems.add(:not_a_price) unless raw.is_a?(String) && raw.strip.match?(PATTERN)
+
+          Rational(raw.strip.tr(",", "."))
+        end
+
+        def schema = {"type" => "string", "pattern" => '^\s*\d{1,9}([.,]\d{1,4})?\s*$'}
+      end
+    end
+  end
+end

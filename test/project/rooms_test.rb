@@ -10,10 +10,10 @@ class RoomsTest < EarnestFoldTest
     "reckoning" => [],
     "words" => %w[reckoning],
     "drawings" => %w[reckoning words],
-    "documents" => %w[drawings reckoning words],
-    "standins" => %w[reckoning],
+    "documents" => %w[work drawings reckoning words],
     "store" => %w[reckoning],
-    "web" => %w[documents drawings store standins reckoning words],
+    "work" => %w[store reckoning],
+    "web" => %w[work documents drawings store reckoning words],
     "command_line" => %w[documents reckoning words]
   }.freeze
   ROOMS = {
@@ -21,8 +21,8 @@ class RoomsTest < EarnestFoldTest
     "Words" => "words",
     "Drawings" => "drawings",
     "Documents" => "documents",
-    "Standins" => "standins",
     "Store" => "store",
+    "Work" => "work",
     "Web" => "web",
     "CommandLine" => "command_line"
   }.freeze
@@ -40,7 +40,7 @@ class RoomsTest < EarnestFoldTest
     "Rack" => %w[web],
     "ERB" => %w[web],
     "ENV" => %w[web],
-    "Time" => %w[web store],
+    "Time" => %w[web work store],
     "Float" => %w[documents drawings reckoning],
     "Random" => [],
     "JSON" => %w[documents command_line],

@@ -11,7 +11,7 @@ class DemoHouseTest < StoreTest
   def test_every_window_of_it_can_be_reckoned
     assert S::DemoHouse.new(workroom).load
     sheets = workroom.jobs.list.map do |line|
-      EarnestFold::Web::JobSheet.new(workroom.jobs.find(line.id), workroom.cloths.all, workroom.house.read)
+      EarnestFold::Work::Job.new(workroom.jobs.find(line.id), workroom.cloths.all, workroom.house.read)
     end
     assert_operator sheets.size, :>=, 2
     sheets.flat_map(&:entries).each { |entry| assert entry.reckoning, "#{entry.title}: #{entry.problems.inspect}" }

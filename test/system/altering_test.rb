@@ -151,8 +151,8 @@ class AlteringInTheBrowserTest < SystemTest
 
   # @return [Array<EarnestFold::Reckoning::MakingUp::Step>]
   def steps_left
-    log = EarnestFold::Web::BenchLog.new(workroom.bench.entries(altered.id))
-    EarnestFold::Web::JobSheet
+    log = EarnestFold::Work::BenchLog.new(workroom.bench.entries(altered.id))
+    EarnestFold::Work::Job
       .new(office, workroom.cloths.all, workroom.house.read)
       .alterations
       .first

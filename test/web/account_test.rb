@@ -81,7 +81,7 @@ class AccountStationTest < WebTest
   def test_what_is_finished_carries_its_tag
     get account
     refute_match(/Tag it/, words)
-    EarnestFold::Web::JobSheet
+    EarnestFold::Work::Job
       .new(chapel, workroom.cloths.all, workroom.house.read)
       .alterations
       .first

@@ -6,7 +6,7 @@ require "web_test_helper"
 # it took.
 class BenchTest < WebTest
   R = EarnestFold::Reckoning
-  Entry = EarnestFold::Store::Bench::Entry
+  Said = EarnestFold::Store::Bench::Entry
 
   def test_the_order_of_work_has_the_windows_figures
     get station(lounge, "making")
@@ -195,7 +195,7 @@ class BenchTest < WebTest
 
   def test_the_pleat_that_hides_a_seam_is_named
     get "#{bench}?#{asking(steps.find { |step| step.code == "form_heading" })}"
-    curtain = EarnestFold::Web::JobSheet
+    curtain = EarnestFold::Work::Job
       .new(lounge, workroom.cloths.all, workroom.house.read)
       .entries
       .first
@@ -222,7 +222,7 @@ class BenchTest < WebTest
   def test_a_clock_that_was_forgotten_counts_as_usual
     step = steps.first
     at = Time.utc(2026, 3, 2, 9)
-    log = EarnestFold::Web::BenchLog.new(
+    log = EarnestFold::Work::BenchLog.new(
       [
         entry(step, "started", at),
         entry(step, "stopped", at + 600),
@@ -232,7 +232,7 @@ class BenchTest < WebTest
     )
     assert_equal [10 + step.minutes, true, nil],
       [log.spent(step).minutes, log.spent(step).forgotten, log.spent(step).since]
-    running = EarnestFold::Web::BenchLog.new([entry(step, "started", at)])
+    running = EarnestFold::Work::BenchLog.new([entry(step, "started", at)])
     assert_equal [0, at], [running.spent(step).minutes, running.spent(step).since]
   end
 
@@ -290,7 +290,7 @@ class BenchTest < WebTest
 
   def entries = workroom.bench.entries(bay.id)
 
-  def steps = EarnestFold::Web::JobSheet.new(lounge, workroom.cloths.all, workroom.house.read).entries.first.steps
+  def steps = EarnestFold::Work::Job.new(lounge, workroom.cloths.all, workroom.house.read).entries.first.steps
 
   def say(number, said, more = {})
     step = steps.find { |one| one.number == number }
@@ -300,5 +300,5 @@ class BenchTest < WebTest
   def asking(step) = EarnestFold::Web::Screens::Making.asking(step)
 
   def entry(step, kind, at) =
-    Entry.new(id: 1, step: step.code, curtain: step.curtain.to_s, kind: kind, value: nil, place: "", by: "", at: at)
+    Said.new(id: 1, step: step.code, curtain: step.curtain.to_s, kind: kind, value: nil, place: "", by: "", at: at)
 end

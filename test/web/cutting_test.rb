@@ -337,8 +337,8 @@ class CuttingTest < WebTest
   end
 
   def self.of(workroom, id)
-    sheet = EarnestFold::Web::JobSheet.new(workroom.jobs.find(id), workroom.cloths.all, workroom.house.read)
-    EarnestFold::Web::CuttingSheet.of(sheet, workroom).cloths.first
+    sheet = EarnestFold::Work::Job.new(workroom.jobs.find(id), workroom.cloths.all, workroom.house.read)
+    EarnestFold::Work::Cutting.of(sheet, workroom).cloths.first
   end
 
   private
@@ -364,8 +364,8 @@ class CuttingTest < WebTest
   def cuts = workroom.plans.of(lounge.id).of(reed.id)
 
   def cutting =
-    EarnestFold::Web::CuttingSheet.of(
-      EarnestFold::Web::JobSheet.new(lounge, workroom.cloths.all, workroom.house.read),
+    EarnestFold::Work::Cutting.of(
+      EarnestFold::Work::Job.new(lounge, workroom.cloths.all, workroom.house.read),
       workroom
     )
 

@@ -6,7 +6,7 @@ require "pdf-reader"
 
 # The diary on the screen, on the wall and in other calendars.
 class DiaryStationTest < WebTest
-  D = EarnestFold::Web
+  D = EarnestFold::Work
 
   def setup
     super
@@ -102,7 +102,7 @@ class DiaryStationTest < WebTest
   # When all is made, hanging is still to be done.
   def test_hanging_stays_until_it_hangs_or_the_invoice_is_written
     workroom.jobs.set_dates(office.id, {"promised" => (Date.today + 5).iso8601}, version: office.version)
-    EarnestFold::Web::JobSheet
+    EarnestFold::Work::Job
       .new(office, workroom.cloths.all, workroom.house.read)
       .entries
       .first
@@ -144,7 +144,7 @@ class DiaryStationTest < WebTest
 
   # In spring the clocks go forward in the night of 28 March: the day begins at the same time by the clock on the wall.
   def test_days_begin_by_the_clock_on_the_wall
-    sheet = D::DiarySheet.new([], [], [], workroom.house.read.rules, Time.utc(2027, 3, 26, 9))
+    sheet = D::Diary.new([], [], [], workroom.house.read.rules, Time.utc(2027, 3, 26, 9))
     assert_equal ["08:30 +0000", "08:30 +0100"],
       [Date.new(2027, 3, 26), Date.new(2027, 3, 29)].map { |date| sheet.at(date, 0).strftime("%H:%M %z") }
   end
@@ -156,18 +156,18 @@ class DiaryStationTest < WebTest
       diary: EarnestFold::Reckoning::Diary::USUAL.with(zone: "Europe/Lisbon", day_begins: 840, day_minutes: 600)
     )
     assert_equal "2026-03-03 00:00 +0000",
-      D::DiarySheet
+      D::Diary
         .new([], [], [], late, Time.utc(2026, 3, 2, 9))
         .at(Date.new(2026, 3, 2), 600)
         .strftime("%F %H:%M %z")
-    night = D::DiarySheet.new([], [], [], late.with(diary: late.diary.with(day_begins: 0)), Time.utc(2026, 3, 2, 9))
+    night = D::Diary.new([], [], [], late.with(diary: late.diary.with(day_begins: 0)), Time.utc(2026, 3, 2, 9))
     assert_equal ["02:30 +0100", "01:30 +0100"],
       [[2027, 3, 28], [2026, 10, 25]].map { |day| night.at(Date.new(*day), 90).strftime("%H:%M %z") }
   end
 
   private
 
-  def diary = D::DiarySheet.of(workroom, workroom.house.read, Time.now)
+  def diary = D::Diary.of(workroom, workroom.house.read, Time.now)
 
   def words = text
 end

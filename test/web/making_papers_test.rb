@@ -31,7 +31,7 @@ class MakingPapersTest < WebTest
   def test_a_strip_is_full_size
     pdf = read(station(lounge, "strip.pdf"))
     assert_equal PORTRAIT.reverse, pdf.pages.first.page_object[:MediaBox].last(2).map { |side| side.to_f.round(2) }
-    curtain = EarnestFold::Web::JobSheet
+    curtain = EarnestFold::Work::Job
       .new(lounge, workroom.cloths.all, workroom.house.read)
       .entries
       .first
@@ -113,7 +113,7 @@ class MakingPapersTest < WebTest
   def lounge = job("Residents' lounge")
 
   def lounge_treatment =
-    EarnestFold::Web::JobSheet.new(lounge, workroom.cloths.all, workroom.house.read).entries.first.reckoning.treatment
+    EarnestFold::Work::Job.new(lounge, workroom.cloths.all, workroom.house.read).entries.first.reckoning.treatment
 
   def read(path)
     get path

@@ -40,16 +40,16 @@ class OneBadRecordTest < WebTest
   end
 
   def test_a_treatment_that_cannot_even_be_read_too
-    read = EarnestFold::Documents::TreatmentReader.instance_method(:read)
+    read = EarnestFold::Reckoning::TreatmentReader.instance_method(:read)
     bad = @bad.id.to_s
-    EarnestFold::Documents::TreatmentReader.class_eval do
+    EarnestFold::Reckoning::TreatmentReader.class_eval do
       define_method(:read) do |raw, place|
         (raw["id"] == bad) ? raise(TypeError, "can't be") : read.bind_call(self, raw, place)
       end
     end
     everything_else_goes_on
   ensure
-    EarnestFold::Documents::TreatmentReader.define_method(:read, read)
+    EarnestFold::Reckoning::TreatmentReader.define_method(:read, read)
   end
 
   private

@@ -65,7 +65,7 @@ module EarnestFold
 
       def treatment(raw, place)
         unique(:treatment, raw, place)
-        @reader ||= TreatmentReader.new(@cloths.to_h { |cloth| [cloth.id, cloth] }, @unit, faulty: @ids[:cloth])
+        @reader ||= R::TreatmentReader.new(@cloths.to_h { |cloth| [cloth.id, cloth] }, @unit, faulty: @ids[:cloth])
         @reader.read(raw, place)
       end
 

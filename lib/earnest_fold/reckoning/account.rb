@@ -8,7 +8,7 @@ module EarnestFold
     module Account
       # A piece of work: `widths` of cloth it is made of, its finished `drop`, how many `curtains`, and the `minutes`
       # of its steps.
-      Work = Value.define(:title, :minutes, :widths, :drop, :curtains, :altered)
+      Billed = Value.define(:title, :minutes, :widths, :drop, :curtains, :altered)
       # Cloth that is bought for it: exact length and price of a metre.
       Bought = Value.define(:name, :length, :price)
       # What a job is asked for beside its work: which school (nil: the house's), at how many windows it is fitted,
@@ -22,7 +22,7 @@ module EarnestFold
 
       module_function
 
-      # @param work [Work]
+      # @param work [Billed]
       # @param rules [Rules]
       # @return [Priced]
       #

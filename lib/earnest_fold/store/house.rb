@@ -7,6 +7,9 @@ module EarnestFold
       # As it is read: `rules` are the core's, `sets` the {RuleSet}s in their order, `on_hand` counts and lengths by
       # part.
       Record = Reckoning::Value.define(:name, :unit, :rules, :stored, :on_hand, :version, :sets) do
+        # @return [Array] what it stands at: all of it, as it is kept
+        def state = [name, unit, stored, on_hand, version, sets.map { |set| [set.id, set.name, set.version, set.spec] }]
+
         # @param id [String, nil]
         # @return [RuleSet, nil]
         def set(id) = sets.find { |one| one.id.to_s == id.to_s }

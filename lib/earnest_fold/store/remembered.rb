@@ -20,6 +20,8 @@ module EarnestFold
         yield.tap { |made| @lock.synchronize { keep(key, made) } }
       end
 
+      def clear = @lock.synchronize { @kept.clear }
+
       # @return [Integer]
       def size = @kept.size
 

@@ -37,6 +37,8 @@ module EarnestFold
       set :logging, false
       set :strict_paths, false
 
+      Work::Faults.listen { |about, error| RequestLog.note(about, error) }
+
       # What is worth compressing: fonts, photographs and paper are dense already.
       COMPRESSED = %w[text/html text/css text/javascript application/javascript application/json image/svg+xml text/csv
         text/calendar].freeze

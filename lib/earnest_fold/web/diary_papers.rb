@@ -4,7 +4,7 @@ module EarnestFold
   module Web
     # The diary made ready for the wall and for other calendars.
     class DiaryPapers
-      # @param diary [DiarySheet]
+      # @param diary [Work::Diary]
       def initialize(diary)
         @diary = diary
         @screen = Screens::Diary.new(diary)

@@ -7,7 +7,7 @@ module EarnestFold
       # One field: what it is called, what stood there and what stands there now.
       Line = Reckoning::Value.define(:path, :label, :before, :after)
 
-      # @param sheet [JobSheet] by which sets and cloths go by their names
+      # @param sheet [Work::Job] by which sets and cloths go by their names
       def initialize(sheet)
         @sheet = sheet
       end

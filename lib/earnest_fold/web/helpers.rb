@@ -18,15 +18,15 @@ module EarnestFold
       def clock = @clock ||= WallClock.new(house.rules.diary.zone)
 
       # @param id [String] from the path
-      # @return [JobSheet] of which each work is known to be sound
+      # @return [Work::Job] of which each work is known to be sound
       def sheet(id) = desk_sheet(id).sound
 
       # @param id [String] from the path
-      # @return [JobSheet] as it is: where one work is changed, again and again, nobody asks for its order of work
+      # @return [Work::Job] as it is: where one work is changed, again and again, nobody asks for its order of work
       #   each time
       def desk_sheet(id)
         own = number(id)
-        JobSheet.new(
+        Work::Job.new(
           workroom.jobs.find(own),
           workroom.cloths.all,
           house,

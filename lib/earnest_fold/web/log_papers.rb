@@ -4,7 +4,7 @@ module EarnestFold
   module Web
     # The logbook made ready to go out: a row for each step that was timed, and one for each thing that was learnt.
     class LogPapers
-      # @param log [LogSheet]
+      # @param log [Work::Logbook]
       def initialize(log)
         @log = log
       end

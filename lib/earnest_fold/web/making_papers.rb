@@ -7,8 +7,8 @@ module EarnestFold
       D = Documents
       R = Reckoning
 
-      # @param sheet [JobSheet]
-      # @param entries [Array<Entry, AlteredEntry>] those that are reckoned
+      # @param sheet [Work::Job]
+      # @param entries [Array<Work::Treatment, Work::Alteration>] those that are reckoned
       def initialize(sheet, entries)
         @sheet, @works = sheet, entries.select(&:reckoning)
         @entries = @works.reject(&:alteration?)

@@ -7,7 +7,7 @@ module EarnestFold
       D = Documents
       R = Reckoning
 
-      # @param cutting [ClothCutting]
+      # @param cutting [Work::ClothCutting]
       def initialize(cutting)
         @cutting = cutting
       end
@@ -34,7 +34,7 @@ module EarnestFold
       def tickets_drawn = Drawings::TicketSheet.new(every_ticket.map(&:lines), says: tickets_title).to_s
 
       # What a job must have bought.
-      # @param sheet [CuttingSheet]
+      # @param sheet [Work::Cutting]
       # @return [Documents::OrderList]
       def self.order(sheet) =
         D::OrderList.new(

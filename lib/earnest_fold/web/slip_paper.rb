@@ -4,8 +4,8 @@ module EarnestFold
   module Web
     # The slip that a customer agrees to, made ready for paper: what came in, what it was like, and what is to be done.
     class SlipPaper
-      # @param job [JobSheet]
-      # @param entry [AlteredEntry]
+      # @param job [Work::Job]
+      # @param entry [Work::Alteration]
       # @param workroom [Store::Workroom]
       def initialize(job, entry, workroom)
         @job, @entry, @workroom = job, entry, workroom

@@ -20,6 +20,7 @@ module EarnestFold
         "bench" => Screens::AlterBench,
         "hanging" => Screens::AlterHanging
       }.freeze
+      SORTS = {Work::Treatment => MAKING, Work::Alteration => ALTERING}.freeze
       NAMES = (MAKING.keys | ALTERING.keys).freeze
       # Where fields are filled in.
       FILLED = %w[measure heading cloth alter].freeze
@@ -27,14 +28,17 @@ module EarnestFold
       module_function
 
       # @param station [String]
-      # @param entry [Entry, AlteredEntry]
+      # @param entry [Work::Treatment, Work::Alteration]
       # @return [Class]
       # @raise [Store::Missing] where such work has no such station
       def of(station, entry) =
-        (entry.alteration? ? ALTERING : MAKING).fetch(station) { raise Store::Missing, "no station #{station} there" }
+        of_sort(entry).fetch(station) { raise Store::Missing, "no station #{station} there" }
+
+      # @api private
+      def of_sort(entry) = SORTS.fetch(entry.class)
 
       # @return [Class] the screen, or Measure's where such work has no such station
-      def near(station, entry) = (entry.alteration? ? ALTERING : MAKING).fetch(station.to_s) { of("measure", entry) }
+      def near(station, entry) = of_sort(entry).fetch(station.to_s) { of("measure", entry) }
     end
   end
 end

@@ -81,7 +81,7 @@ class StatementTest < EarnestFoldTest
   private
 
   def work(minutes:, widths: 1r, drop: 2000, curtains: 2, title: "Bay") =
-    A::Work.new(
+    A::Billed.new(
       title: title,
       minutes: minutes,
       widths: widths,

@@ -8,7 +8,7 @@ module EarnestFold
         # @return [Array<Line>]
         attr_reader :lines
 
-        # @param works [Array<Work>]
+        # @param works [Array<Billed>]
         # @param bought [Array<Bought>]
         # @param asked [Asked]
         # @param rules [Rules]

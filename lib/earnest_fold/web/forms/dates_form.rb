@@ -14,7 +14,7 @@ module EarnestFold
         # @param params [Hash, nil] nil before anything was typed
         def initialize(job, params)
           @job, @saw = job, Saw.new(params || {}) { nil }
-          @typed = DiarySheet::DATES.to_h { |name| [name, taken(name, params && params[name])] }
+          @typed = Work::Diary::DATES.to_h { |name| [name, taken(name, params && params[name])] }
           @typed.each { |name, text| refuse(name, :not_a_date) unless text.empty? || Days.date(text) }
         end
 

@@ -9,8 +9,8 @@ module EarnestFold
         # What a window is, whatever hangs at it.
         SHARED = %w[opening drop site wall].freeze
 
-        # @param sheet [JobSheet]
-        # @param entry [Entry] the layer beside which it goes
+        # @param sheet [Work::Job]
+        # @param entry [Work::Treatment] the layer beside which it goes
         # @param params [Hash]
         def initialize(sheet, entry, params)
           @sheet, @entry, @params = sheet, entry, params

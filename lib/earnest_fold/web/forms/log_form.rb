@@ -8,7 +8,7 @@ module EarnestFold
         LONGEST, MOST_MINUTES = 2000, 6000
         attr_reader :typed
 
-        # @param work [LogSheet::Work]
+        # @param work [Work::Logbook::Work]
         # @param params [Hash]
         def initialize(work, params)
           @work = work

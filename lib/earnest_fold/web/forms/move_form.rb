@@ -7,7 +7,7 @@ module EarnestFold
       class MoveForm
         attr_reader :typed, :problem
 
-        # @param diary [DiarySheet]
+        # @param diary [Work::Diary]
         # @param params [Hash]
         def initialize(diary, params)
           @diary, @typed, @back =

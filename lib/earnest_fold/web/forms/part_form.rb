@@ -8,7 +8,7 @@ module EarnestFold
         R = Reckoning
         attr_reader :problems, :kept
 
-        # @param job [JobSheet]
+        # @param job [Work::Job]
         # @param cloth [String] the cloth's id
         # @param params [Hash]
         def initialize(job, cloth, params)

@@ -36,11 +36,11 @@ module EarnestFold
         # @return [Hash] the spec with every change that could be taken
         attr_reader :spec
 
-        # @return [Object] what the changed spec was read as ({JobSheet#read})
+        # @return [Object] what the changed spec was read as ({Work::Job#read})
         attr_reader :read
 
-        # @param sheet [JobSheet]
-        # @param entry [Entry, AlteredEntry] as it is now
+        # @param sheet [Work::Job]
+        # @param entry [Work::Treatment, Work::Alteration] as it is now
         # @param paths [Array<String>] the fields of the station
         # @param params [Hash{String => String}]
         # @param unit [Reckoning::Unit] the one the page was shown in

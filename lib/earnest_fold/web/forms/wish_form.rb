@@ -13,7 +13,7 @@ module EarnestFold
         # @return [Reckoning::Problem, nil]
         attr_reader :problem
 
-        # @param cutting [ClothCutting]
+        # @param cutting [Work::ClothCutting]
         # @param params [Hash]
         def initialize(cutting, params)
           @cutting, @params = cutting, params

@@ -22,7 +22,7 @@ module EarnestFold
         # Settling what is asked, and writing it down.
         module Writing
           def account(id, status: 200, **more)
-            made = AccountSheet.new(sheet(id))
+            made = Work::Account.new(sheet(id))
             page(
               :account,
               Screens::Account.new(
@@ -37,7 +37,7 @@ module EarnestFold
 
           def settle_account(id)
             merged do
-              made = AccountSheet.new(sheet(id))
+              made = Work::Account.new(sheet(id))
               form = Forms::AccountForm.new(made.kept, made.asked, params)
               next account(id, status: status_of(form), form: form) unless form.valid?
 
@@ -50,8 +50,8 @@ module EarnestFold
             form = Forms::PaperForm.new(params)
             return account(id, status: 422, problem: form.problem) unless form.valid?
 
-            made = AccountSheet.new(sheet(id))
-            workroom.papers.write(number(id), form.kind, made.content(form.customer), number: form.number)
+            made = Work::Account.new(sheet(id))
+            workroom.papers.write(number(id), form.kind, Documents::BillContent.of(made, form.customer), number: form.number)
             redirect to("/jobs/#{number(id)}/account"), 303
           rescue Store::Taken
             account(id, status: 422, problem: :number_used)

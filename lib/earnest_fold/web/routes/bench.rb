@@ -32,7 +32,7 @@ module EarnestFold
             shown = StationScreens.of(station, entry).new(
               job,
               entry,
-              log: BenchLog.new(workroom.bench.entries(entry.id)),
+              log: Work::BenchLog.new(workroom.bench.entries(entry.id)),
               **room,
               **more
             )

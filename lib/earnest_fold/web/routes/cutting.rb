@@ -21,7 +21,7 @@ module EarnestFold
             job = sheet(id)
             page(
               :ticket,
-              Screens::Cutting.new(job, job.fetch_made(number(treatment)), cutting: CuttingSheet.of(job, workroom))
+              Screens::Cutting.new(job, job.fetch_made(number(treatment)), cutting: Work::Cutting.of(job, workroom))
             )
           end
         end
@@ -53,8 +53,8 @@ module EarnestFold
 
         # Plans, and the way back from what is done with them.
         module Planning
-          # @return [ClothCutting]
-          def planned(id, cloth) = CuttingSheet.of(sheet(id), workroom).cloth(number(cloth))
+          # @return [Work::ClothCutting]
+          def planned(id, cloth) = Work::Cutting.of(sheet(id), workroom).cloth(number(cloth))
 
           # Takes the plan as it is now; where somebody cut or took some of the same cloth meanwhile, it is planned
           # again.
@@ -77,13 +77,13 @@ module EarnestFold
           def cutting_station(id, treatment, notice: nil, status: 200)
             job = sheet(id)
             entry = job.fetch_made(number(treatment))
-            log = BenchLog.new(workroom.bench.entries(entry.id))
+            log = Work::BenchLog.new(workroom.bench.entries(entry.id))
             page(
               :desk,
               Screens::Cutting.new(
                 job,
                 entry,
-                cutting: CuttingSheet.of(job, workroom),
+                cutting: Work::Cutting.of(job, workroom),
                 asked: params,
                 log: log,
                 notice: notice

@@ -31,7 +31,7 @@ module EarnestFold
 
         # Laying, moving and promising.
         module Keeping
-          def diary_sheet = DiarySheet.of(workroom, house, Time.now)
+          def diary_sheet = Work::Diary.of(workroom, house, Time.now)
 
           def diary(status: 200, **more)
             page(

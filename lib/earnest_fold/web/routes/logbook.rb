@@ -9,7 +9,7 @@ module EarnestFold
 
         def self.registered(app)
           app.helpers(Learning)
-          app.get("/logbook") { page(:logbook, Screens::Logbook.new(LogSheet.whole(workroom, house), house)) }
+          app.get("/logbook") { page(:logbook, Screens::Logbook.new(Work::Logbook.whole(workroom, house), house)) }
           app.post("/logbook/times") { settle_time }
           app.get(PLACE) { |id, treatment| page(:log_work, Screens::LogWork.new(logged(id, treatment))) }
           app.post(PLACE) { |id, treatment| keep_log(id, treatment) }
@@ -21,18 +21,18 @@ module EarnestFold
             app.get("/logbook.#{ending}") do
               content_type type
               attachment "logbook.#{ending}"
-              Documents::LogList.new(LogPapers.new(LogSheet.whole(workroom, house)).rows).public_send(made)
+              Documents::LogList.new(LogPapers.new(Work::Logbook.whole(workroom, house)).rows).public_send(made)
             end
           end
         end
 
         # Learning, and putting right.
         module Learning
-          # @return [LogSheet::Work]
+          # @return [Work::Logbook::Work]
           def logged(id, treatment)
             job = workroom.jobs.find(number(id))
             own = number(treatment)
-            log = LogSheet.of(workroom, house, [job], only: own)
+            log = Work::Logbook.of(workroom, house, [job], only: own)
             log.of(own) || raise(Store::Missing, "nothing made yet")
           end
 
@@ -59,7 +59,7 @@ module EarnestFold
 
           # What was learnt becomes the standard, or is declined until there are more jobs.
           def settle_time
-            learnt = LogSheet.whole(workroom, house).learnt.find { |one| one.name.to_s == params["name"] } or
+            learnt = Work::Logbook.whole(workroom, house).learnt.find { |one| one.name.to_s == params["name"] } or
               raise Store::Missing, "nothing learnt"
             stored = house.stored
             rules = if params["take"] == "yes"
@@ -75,7 +75,7 @@ module EarnestFold
             page(
               :logbook,
               Screens::Logbook.new(
-                LogSheet.whole(workroom, workroom.house.read),
+                Work::Logbook.whole(workroom, workroom.house.read),
                 workroom.house.read,
                 notice: :house_changed_elsewhere
               ),

@@ -25,7 +25,8 @@ module EarnestFold
           app.get("/jobs/:id/job.fold.json") do |id|
             job = sheet(id)
             filed("application/json", job, ".fold.json")
-            Documents::JobWriter.new(job.kept(workroom.shelf.all(cloths: job.cloths_used))).text
+            kept = Work::Export.new(job, workroom.shelf.all(cloths: job.cloths_used)).to_h
+            Documents::JobWriter.new(Documents::JobWriter::Kept.new(**kept)).text
           end
 
           app.get("/jobs/:id/needs.csv") do |id|
@@ -75,7 +76,7 @@ module EarnestFold
             app.get("/jobs/:id/#{file}") do |id|
               job = sheet(id)
               filed(type, job, "-#{file}")
-              made.call(PlanPapers.order(CuttingSheet.of(job, workroom)))
+              made.call(PlanPapers.order(Work::Cutting.of(job, workroom)))
             end
           end
         end
@@ -106,7 +107,7 @@ module EarnestFold
 
         # How a file is named and sent.
         module Filing
-          # @param job [JobSheet]
+          # @param job [Work::Job]
           # @param ending [String]
           def filed(type, job, ending)
             content_type type

@@ -82,9 +82,9 @@ module EarnestFold
             )
           end
 
-          # @return [Array<JobSheet>] the jobs that use the cloth, where the piece differs from it
+          # @return [Array<Work::Job>] the jobs that use the cloth, where the piece differs from it
           def concerned(record, cloth, cloths)
-            made = JobSheet.cloth(cloth, workroom_unit)
+            made = Work::Reader.cloth(cloth, workroom_unit)
             if made.nil? ||
                 record
                     .piece
@@ -94,7 +94,7 @@ module EarnestFold
               return []
             end
 
-            workroom.jobs.using(record.cloth_id).map { |job| JobSheet.new(job, cloths, house).sound }
+            workroom.jobs.using(record.cloth_id).map { |job| Work::Job.new(job, cloths, house).sound }
           end
 
           # A piece is shown on the tape that it was received by.

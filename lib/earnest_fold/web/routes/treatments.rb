@@ -127,7 +127,7 @@ module EarnestFold
             stale(screen, job, job.fetch(treatment))
           end
 
-          # @param job [JobSheet] as it is by now
+          # @param job [Work::Job] as it is by now
           # @param form [Forms::TreatmentForm, nil] with what could not be taken
           def shown_again(screen, job, treatment, form = nil, touched: nil)
             taken = form.nil? || form.valid?
@@ -165,7 +165,7 @@ module EarnestFold
 
           # Cutting looks at more than the treatment, and somebody's own curtain is looked at as it came in.
           def screen_of(screen, job, entry, **shown)
-            more = (screen == Screens::Cutting) ? {cutting: CuttingSheet.of(job, workroom)} : {}
+            more = (screen == Screens::Cutting) ? {cutting: Work::Cutting.of(job, workroom)} : {}
             more = {notes: workroom.came_in.notes(entry.id)} if [Screens::AlterMeasure, Screens::Alter].include?(screen)
             screen.new(job, entry, part: params["part"], log: job.cautions(entry), **more, **shown)
           end

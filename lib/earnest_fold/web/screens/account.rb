@@ -14,7 +14,7 @@ module EarnestFold
 
         attr_reader :sheet, :papers, :form
 
-        # @param account [AccountSheet]
+        # @param account [Work::Account]
         # @param papers [Array<Store::Papers::Paper>] the last first
         # @param form [Forms::AccountForm, nil] with what could not be taken
         # @param problem [Symbol, nil] what stood in the way of a paper
@@ -60,7 +60,7 @@ module EarnestFold
           sums =
             @account
               .works
-              .flat_map { |entry| @account.minutes_by_step(entry).to_a }
+              .flat_map { |entry| entry.minutes_by_step.to_a }
               .group_by(&:first)
               .transform_values { |pairs| pairs.sum(&:last) }
           sums
@@ -68,14 +68,14 @@ module EarnestFold
             .map { |code, minutes| Share.new(title: Words.say("work_steps.#{code}.title"), minutes: minutes) }
         end
 
-        # @return [Array<JobSheet::Entry>] what is not in it yet
+        # @return [Array<Work::Job::Entry>] what is not in it yet
         def missing = sheet.works.reject(&:reckoning)
 
         # @return [Store::Papers::Paper, nil]
         def quote = papers.find { |paper| paper.kind == "quote" }
 
         # @return [Array<Reckoning::Account::Changes::Change>] since the last quote
-        def changes = quote ? A::Changes.between(AccountSheet.lines(quote.content), statement.lines) : []
+        def changes = quote ? A::Changes.between(Documents::BillContent.lines(quote.content), statement.lines) : []
 
         def change_words(change) =
           if change.name.empty?
@@ -94,17 +94,8 @@ module EarnestFold
             .select(&:finished?)
             .first(1)
             .flat_map do |entry|
-              of_entry(entry, station: "account").select { |remark| remark.code == Reckoning::Judgement::TagIt::CODE }
+              entry.judged(station: "account").select { |remark| remark.code == Reckoning::Judgement::TagIt::CODE }
             end
-        end
-
-        def of_entry(entry, **asked)
-          made = entry.reckoning
-          if entry.alteration?
-            Reckoning::Judgement.of_alteration(made, [], house: sheet.house, **asked)
-          else
-            Reckoning::Judgement.of(made.treatment, made, [], house: sheet.house, **asked)
-          end
         end
 
         # What all its alterations come to by either school.
@@ -112,13 +103,13 @@ module EarnestFold
           altered = @account.works.select(&:alteration?)
           return [] if altered.empty?
 
-          all = altered.map { |entry| A.priced(@account.work(entry), rules) }
+          all = altered.map { |entry| A.priced(entry.billed, rules) }
           priced = A::Priced.new(
             minutes: all.sum(&:minutes),
             by_time: Reckoning::Money.sum(all.map(&:by_time)),
             by_width: Reckoning::Money.sum(all.map(&:by_width))
           )
-          of_entry(altered.first, station: "account", priced: priced).reject do |remark|
+          altered.first.judged(station: "account", priced: priced).reject do |remark|
             remark.code == Reckoning::Judgement::TagIt::CODE
           end
         end

@@ -16,7 +16,7 @@ module EarnestFold
 
         def hardware = []
 
-        def checks = Stations.checks(station, entry)
+        def checks = entry.checks_at(station)
 
         def working = made ? made.alteration.working : []
 

@@ -56,13 +56,13 @@ module EarnestFold
         def figure_name(name) =
           Words.say?("work_figures.#{name}") ? Words.say("work_figures.#{name}") : Words.alter_line(name)
 
-        # @return [BenchLog::Spent]
+        # @return [Work::BenchLog::Spent]
         def spent = @log.spent(step)
 
-        # @return [Array<BenchLog::Reading>] the last at each place
+        # @return [Array<Work::BenchLog::Reading>] the last at each place
         def last_readings = readings(step).group_by(&:place).values.map(&:last)
 
-        # @return [Array<BenchLog::Reading>] those that others stand beside by now
+        # @return [Array<Work::BenchLog::Reading>] those that others stand beside by now
         def earlier = readings(step) - last_readings
 
         # @return [String, nil] what the last measures mean: the one farthest off decides
@@ -100,7 +100,7 @@ module EarnestFold
           end
 
           if Drawings::OnTable.draws?(step.code)
-            once(:on_table, step.name, colour, house) do
+            once(:on_table, step.name) do
               Drawings::OnTable.new(reckoning, curtain, step, unit, table: house.table_length, colour: colour).to_s
             end
           end

@@ -20,8 +20,8 @@ module EarnestFold
 
         attr_reader :sheet, :entry, :notes, :photographs, :problem, :typed
 
-        # @param sheet [JobSheet]
-        # @param entry [AlteredEntry]
+        # @param sheet [Work::Job]
+        # @param entry [Work::Alteration]
         # @param notes [Array<Store::CameIn::Note>]
         # @param photographs [Array<Store::CameIn::Photograph>]
         # @param problem [Symbol, nil] what stood in the way of a note or a photograph

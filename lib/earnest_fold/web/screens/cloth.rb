@@ -67,7 +67,7 @@ module EarnestFold
         # @return [String] the part that is looked at
         def looked_at = (lining? || room?) ? part : curtain.hand
 
-        # @return [Array<Entry>] the windows of this room that can be drawn
+        # @return [Array<Work::Treatment>] the windows of this room that can be drawn
         def room =
           @room ||= sheet.entries.select do |other|
             other.reckoning && other.window.room == entry.window.room &&
@@ -86,7 +86,7 @@ module EarnestFold
             )
           end
 
-          once(:flat, looked_at, colour) do
+          once(:flat, looked_at) do
             Drawings::FlatCurtain.new(reckoning, curtain, unit, colour: colour, lining: lining?).to_s
           end
         end

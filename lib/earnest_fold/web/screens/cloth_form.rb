@@ -25,7 +25,7 @@ module EarnestFold
 
         # @return [String, nil] SVG: the cloth as it is kept
         def drawing
-          cloth = record && JobSheet.cloth(record, unit)
+          cloth = record && Work::Reader.cloth(record, unit)
           cloth && Drawings::ClothSample.new(cloth, unit, colour: record.colour).to_s
         end
 

@@ -16,7 +16,7 @@ module EarnestFold
         }.freeze
 
         # @param screen [Cutting]
-        # @param cutting [ClothCutting]
+        # @param cutting [Work::ClothCutting]
         def initialize(screen, cutting)
           @screen, @cutting = screen, cutting
         end
@@ -60,7 +60,7 @@ module EarnestFold
 
         def wishes_uncut = plan.uncut_count - cutting.best.uncut_count
 
-        # @return [Array<ClothCutting::Shown>] the pieces that are cut from
+        # @return [Array<Work::ClothCutting::Shown>] the pieces that are cut from
         def pieces = @pieces ||= cutting.shown.reject { |shown| shown.placed.empty? }
 
         # @return [Array<Store::Records::Piece>] that the plan leaves alone
@@ -95,16 +95,7 @@ module EarnestFold
 
         # What is made of the plan, made once while nothing that it is made of changes.
         # @yieldreturn [Object]
-        def once(*name, &block) =
-          @screen.once(
-            *name,
-            cutting.key,
-            colour,
-            @screen.zoom,
-            @screen.touched,
-            @screen.sheet.entries.map(&:title),
-            &block
-          )
+        def once(*name, &block) = @screen.once(*name, cutting.state, @screen.zoom, @screen.touched, &block)
 
         # @param placed [Array<Reckoning::Cutting::Placed>]
         # @return [Array<Row>]
@@ -125,7 +116,7 @@ module EarnestFold
         # @return [Row, nil] the cut that was touched, on one of the pieces here
         def touched = rows(placed_here).find { |row| row.key == @screen.touched }
 
-        # @return [ClothCutting::Shown, nil] the piece that it lies on
+        # @return [Work::ClothCutting::Shown, nil] the piece that it lies on
         def touched_on = pieces.find { |shown| shown.placed.include?(touched.placed) }
 
         # @return [Boolean] whether it is pinned to its place

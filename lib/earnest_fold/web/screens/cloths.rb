@@ -15,7 +15,7 @@ module EarnestFold
         def page_title = Words.say("cloths.title")
 
         # @return [Array<Array(Store::Records::Cloth, Reckoning::Cloth)>]
-        def cloths = records.map { |record| [record, JobSheet.cloth(record, unit)] }
+        def cloths = records.map { |record| [record, Work::Reader.cloth(record, unit)] }
       end
     end
   end

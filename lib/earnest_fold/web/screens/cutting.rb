@@ -9,7 +9,7 @@ module EarnestFold
         STATION = "cutting"
         ZOOMS = [0, 1, 2, 4].freeze
 
-        # @param cutting [CuttingSheet]
+        # @param cutting [Work::Cutting]
         # @param asked [Hash] what else was asked for: "cut" the cut that was touched, "zoom"
         def initialize(sheet, entry, cutting: nil, asked: {}, **shown)
           super(sheet, entry, **shown)
@@ -29,7 +29,7 @@ module EarnestFold
         # @return [String] of the ticket on paper
         def ticket_title = Words.say("cuts.ticket", title: entry.title)
 
-        # @return [Array<Entry>] windows of the job that can't be planned yet
+        # @return [Array<Work::Treatment>] windows of the job that can't be planned yet
         def unready = sheet.entries.reject(&:reckoning)
 
         # @param with [Hash]

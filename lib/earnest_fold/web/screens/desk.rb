@@ -11,15 +11,15 @@ module EarnestFold
         R = Reckoning
         attr_reader :sheet, :entry, :form
 
-        # @param sheet [JobSheet]
-        # @param entry [Entry]
+        # @param sheet [Work::Job]
+        # @param entry [Work::Treatment]
         # @param form [Forms::TreatmentForm, nil] with what could not be taken
         # @param notice [Symbol, nil] something to say above the station
         # @param part [String, nil] which curtain is looked at
         # @param told [Array<Differences::Line>] what else was changed by one choice
         # @param touched [Array<String>, nil] the fields that the page before didn't show as they are by now; nil for
         #   all of them
-        # @param log [BenchLog, nil] with the cautions that were seen to
+        # @param log [Work::BenchLog, nil] with the cautions that were seen to
         def initialize(sheet, entry, form: nil, notice: nil, part: nil, log: nil, told: [], touched: nil)
           @log, @told, @touched = log, told, touched
           @sheet, @entry, @form, @notice, @part = sheet, entry, form, notice, part
@@ -34,6 +34,9 @@ module EarnestFold
         def self.paths(_spec) = []
 
         def station = self.class::STATION
+
+        # @return [String] SVG
+        def silhouette(other) = Pictures.silhouette(sheet, other)
 
         # @return [Symbol] the view of what stands in the middle
         def view = :"_#{station}"
@@ -56,7 +59,7 @@ module EarnestFold
         def house = sheet.house
 
         # @yieldreturn [String] the working as it is shown
-        def shown_working(&block) = once(:working, sheet.rule_set(entry)&.id, sheet.rule_set(entry)&.version, &block)
+        def shown_working(&block) = once(:working, &block)
 
         # Fields as they are shown while nothing typed was refused.
         # @yieldreturn [String]
@@ -64,12 +67,12 @@ module EarnestFold
           if form
             block.call
           else
-            once(:fields, station, name, sheet.rule_set(entry)&.id, sheet.rule_set(entry)&.version, &block)
+            once(:fields, name, &block)
           end
 
         # @param key [Array] what something depends on besides the treatment and its cloths
         # @return [Object] what the block makes of it, made once
-        def once(*key, &block) = entry.reckoned.once(*key, &block)
+        def once(*name, &block) = sheet.once(self.class.name, entry.id, *name, &block)
 
         # @return [Reckoning::Curtain, nil] the one looked at
         def curtain = reckoning && (reckoning.curtains.find { |made| made.hand == @part } || reckoning.curtains.first)
@@ -77,10 +80,10 @@ module EarnestFold
         attr_reader :part
 
         # @return [Integer] stations behind, one after the other
-        def behind = Stations.behind(entry)
+        def behind = entry.behind
 
-        # @return [Array<Entry, AlteredEntry>] all works of the job, the others each known to be sound
-        def rail = @rail ||= sheet.works.map { |work| (work.id == entry.id) ? work : Soundness.of(work) }
+        # @return [Array<Work::Treatment, Work::Alteration>] all works of the job, the others each known to be sound
+        def rail = @rail ||= sheet.works.map { |work| (work.id == entry.id) ? work : work.sound }
 
         # @param step [Integer] −1 or 1
         # @return [String, nil] the same station of the treatment before or after
@@ -92,7 +95,7 @@ module EarnestFold
 
         # @return [String] the same station of other work, or Measure where it has none such
         def path_of(other) =
-          "/jobs/#{job.id}/treatments/#{other.id}/#{Stations.of(other).include?(station) ? station : "measure"}"
+          "/jobs/#{job.id}/treatments/#{other.id}/#{other.stations.include?(station) ? station : "measure"}"
 
         # @return [String] a treatment in few words, for the rail
         def summary(other)
@@ -142,7 +145,7 @@ module EarnestFold
         # @return [Ruled]
         def ruled =
           @ruled ||=
-            sheet.rule_set(entry).then { |set| once(:ruled, set&.id, set&.version) { Ruled.new(set, spec, unit) } }
+            sheet.rule_set(entry).then { |set| once(:ruled) { Ruled.new(set, spec, unit) } }
 
         # @return [Field] which of the house's sets the treatment takes
         def rule_sets =
@@ -154,7 +157,7 @@ module EarnestFold
           )
 
         # @return [Array<Reckoning::Check>] those that speak here
-        def checks = Stations.checks(station, entry)
+        def checks = entry.checks_at(station)
 
         # @return [Array<Reckoning::Remark>] what an experienced maker would say here
         def remarks = @remarks ||= said_here

@@ -12,7 +12,7 @@ module EarnestFold
 
         attr_reader :diary, :problem, :typed
 
-        # @param diary [DiarySheet]
+        # @param diary [Work::Diary]
         # @param week [String, nil] a day of the week that is looked at
         # @param others [Array<Array(Integer, String)>] jobs that could be put in: id and title
         # @param problem [Symbol, nil] what stood in the way of a move, and `typed` what was asked
@@ -49,7 +49,7 @@ module EarnestFold
           diary.sheets.map do |sheet|
             Promise.new(
               sheet: sheet,
-              promised: DiarySheet.date(sheet.job, "promised"),
+              promised: Work::Diary.date(sheet.job, "promised"),
               ready: plan.ready(sheet.job.id),
               late: late[sheet.job.id],
               held: diary.held?(sheet.job)

@@ -10,7 +10,7 @@ module EarnestFold
         Hung = R::Value.define(:code, :curtain)
 
         # @param form [Forms::MeasureForm, nil] measures that could not be read, and `of` which curtain
-        def initialize(sheet, entry, log: BenchLog.new([]), measure: nil, of: nil, **shown)
+        def initialize(sheet, entry, log: Work::BenchLog.new([]), measure: nil, of: nil, **shown)
           super(sheet, entry, log: log, **shown)
           @measure, @measured_of = measure, of
         end

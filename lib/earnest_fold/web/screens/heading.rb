@@ -40,13 +40,13 @@ module EarnestFold
           return unless curtain
 
           drawn = treatment.heading.is_a?(R::PencilPleat) ? Drawings::Gathers : Drawings::HeadingMarks
-          once(:heading, part, colour) { drawn.new(treatment.heading, curtain, unit, colour: colour).to_s }
+          once(:heading, part) { drawn.new(treatment.heading, curtain, unit, colour: colour).to_s }
         end
 
         # @return [String, nil] SVG: from above, closed and drawn back
         def plan =
           curtain &&
-            once(:heading_plan, part, sheet.settled.version) do
+            once(:heading_plan, part) do
               Drawings::HeadingPlan.new(treatment, curtain, unit, house: house).to_s
             end
 

@@ -19,7 +19,7 @@ module EarnestFold
 
         # @return [Array<Field>] what is promised and what is awaited
         def dates
-          DiarySheet::DATES.map do |name|
+          Work::Diary::DATES.map do |name|
             problem = @dates.problems[name]
             Field.of(
               path: name,
@@ -45,34 +45,19 @@ module EarnestFold
         def page_title = job.title
 
         # @return [String] the station where work goes on
-        def next_station(entry) = Stations.following(entry)
+        def next_station(entry) = entry.following
 
         # @return [Array<String>] how a window, and a layer where there are several, can be moved
         def moves(entry) = %w[window-before window-after] + (layered?(entry) ? %w[layer-before layer-after] : [])
 
         # @return [String] SVG
-        def silhouette(entry) = sheet.silhouette(entry)
+        def silhouette(entry) = Pictures.silhouette(sheet, entry)
 
         # @yieldreturn [String] the window's card
-        def card(entry, &block) =
-          entry.reckoned.once(
-            :card,
-            job.id,
-            entry.title,
-            entry.window.room,
-            entry.made,
-            entry.done,
-            layered?(entry),
-            colour(entry),
-            entry.hung,
-            entry.invoiced,
-            &block
-          )
-
-        def colour(entry) = entry.alteration? ? nil : sheet.colour(entry.reckoning&.treatment&.face)
+        def card(entry, &block) = sheet.once(:card, entry.id, &block)
 
         # @return [Boolean] whether its window has more than one layer
-        def layered?(entry) = entry.window.treatments.count { |record| !record.put_away } > 1
+        def layered?(entry) = entry.layered?
 
         # @return [String] "/jobs/1/treatments/2/measure"
         def path(entry, to = next_station(entry)) =

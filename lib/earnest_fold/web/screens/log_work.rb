@@ -8,7 +8,7 @@ module EarnestFold
       class LogWork
         attr_reader :work, :problem, :typed
 
-        # @param work [LogSheet::Work]
+        # @param work [Work::Logbook::Work]
         # @param problem [Symbol, nil]
         def initialize(work, problem: nil, typed: {})
           @work, @problem, @typed = work, problem && Words.say("form_problems.#{problem}"), typed

@@ -8,7 +8,7 @@ module EarnestFold
       class Logbook
         attr_reader :record
 
-        # @param log [LogSheet]
+        # @param log [Work::Logbook]
         # @param record [Store::House::Record]
         def initialize(log, record, notice: nil)
           @log, @record, @notice = log, record, notice
@@ -20,7 +20,7 @@ module EarnestFold
 
         MOST = 60
 
-        # @return [Array<LogSheet::Work>] the last worked on; all of it goes out as CSV and JSON
+        # @return [Array<Work::Logbook::Work>] the last worked on; all of it goes out as CSV and JSON
         def works = @log.works.first(MOST)
 
         # @yieldreturn [String]

@@ -11,10 +11,10 @@ module EarnestFold
         # Something measured of one curtain, beside the others of the room.
         Compared = R::Value.define(:title, :hand, :typed, :length)
 
-        # @param log [BenchLog]
+        # @param log [Work::BenchLog]
         # @param room [Array<Array(Integer, Store::Bench::Entry)>] what was measured last of the job's treatments
         # @param last_time [Store::Logbook::Note, nil] what was learnt last of other work with this cloth
-        def initialize(sheet, entry, log: BenchLog.new([]), room: [], last_time: nil, **shown)
+        def initialize(sheet, entry, log: Work::BenchLog.new([]), room: [], last_time: nil, **shown)
           super(sheet, entry, log: log, **shown)
           @room, @last_time = room, last_time
         end
@@ -68,7 +68,7 @@ module EarnestFold
 
         def done = steps.count { |step| done?(step) }
 
-        # @return [Array<BenchLog::Reading>]
+        # @return [Array<Work::BenchLog::Reading>]
         def readings(step) = @log.readings(step)
 
         # @return [String] "3 h 20 min" in all
@@ -87,7 +87,7 @@ module EarnestFold
         def does(step) = said_of_steps.fetch(step.name)
 
         def said_of_steps
-          @said_of_steps ||= once(:does, house) do
+          @said_of_steps ||= once(:does) do
             steps.to_h { |one| [one.name, Words.say("work_steps.#{one.code}.do", unit: unit, **one.figures)] }
           end
         end

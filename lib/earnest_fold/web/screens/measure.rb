@@ -99,12 +99,12 @@ module EarnestFold
 
         # @return [String] SVG
         def drawing =
-          once(:elevation, sheet.settled.version, colour) { Drawings::Elevation.new(measured, says: says).to_s }
+          once(:elevation) { Drawings::Elevation.new(measured, says: says).to_s }
 
         # @return [String, nil] SVG: the window's layers from above
         def plan
           near = sheet.layers(entry)
-          once(:window_plan, near.map { |layer| layer.reckoned.key }) do
+          once(:window_plan) do
             layers = near.filter_map { |layer| plan_layer(layer) }
             layers.empty? ? nil : Drawings::WindowPlan.new(layers, unit).to_s
           end

@@ -9,8 +9,6 @@ module EarnestFold
         R = Reckoning
         # What a difference means for one job.
         Meant = R::Value.define(:job, :effects, :needed)
-        MEANT = Store::Remembered.new(100)
-        private_constant :MEANT
 
         # @return [String, nil] the Cutting station that one came from
         attr_reader :back
@@ -22,7 +20,7 @@ module EarnestFold
         # @param cloths [Array<Store::Records::Cloth>]
         # @param cloth_record [Store::Records::Cloth, nil]
         # @param history [Array<Store::Records::Event>]
-        # @param sheets [Array<JobSheet>] the jobs that use the cloth
+        # @param sheets [Array<Work::Job>] the jobs that use the cloth
         # @param others [Array<Reckoning::Cutting::ShelfPiece>] the other pieces of its cloth
         # @param flaw [Forms::FlawForm, nil] one that could not be taken
         def initialize(
@@ -49,7 +47,7 @@ module EarnestFold
 
         def path(to = nil) = record ? ["/shelf", record.id, to].compact.join("/") : "/shelf"
 
-        def cloth = cloth_record && JobSheet.cloth(cloth_record, unit)
+        def cloth = cloth_record && Work::Reader.cloth(cloth_record, unit)
 
         # @return [Field]
         def field(name)
@@ -93,7 +91,7 @@ module EarnestFold
         # @return [Array<Meant>] what the differences change for the jobs that use the cloth
         def meant
           @meant ||= @sheets.filter_map do |sheet|
-            MEANT.fetch([sheet.key, cloth_record.source, *record.spec.values_at("width", "repeat")]) do
+            sheet.once(:meant, cloth_record, record.spec) do
               differs_in_kind? ? meant_for(sheet) : needed_by(sheet)
             end
           end

@@ -31,9 +31,7 @@ module EarnestFold
           sheet.works.map do |entry|
             [
               [entry.window.room, entry.window.name].reject(&:empty?).join(", "),
-              entry
-                .reckoned
-                .once(:read_back) { entry.alteration? ? altered(entry.record.spec) : lines(entry.record.spec) }
+              entry.once(:read_back) { entry.alteration? ? altered(entry.record.spec) : lines(entry.record.spec) }
             ]
           end
         end

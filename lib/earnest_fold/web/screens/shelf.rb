@@ -28,7 +28,7 @@ module EarnestFold
         def groups
           @groups ||= @cloths.filter_map do |record|
             pieces = @records.select { |piece| piece.cloth_id == record.id }
-            cloth = JobSheet.cloth(record, unit)
+            cloth = Work::Reader.cloth(record, unit)
             Group.new(record: record, cloth: cloth, pieces: pieces) if pieces.any? && cloth
           end
         end

@@ -15,7 +15,7 @@ module EarnestFold
 
         attr_reader :cutting, :typed, :problems
 
-        # @param cutting [ClothCutting]
+        # @param cutting [Work::ClothCutting]
         # @param asked [String, nil] the id of the cut that is looked at
         # @param notice [Symbol, nil]
         # @param typed [Hash] what was typed in a form that could not be taken
@@ -68,7 +68,7 @@ module EarnestFold
         # @return [Boolean] whether that is another figure
         def running? = running != mark
 
-        # @return [ClothCutting::Shown]
+        # @return [Work::ClothCutting::Shown]
         def shown = cutting.shown.find { |one| one.record.id == current.piece_id }
 
         # @return [String] SVG
@@ -92,7 +92,7 @@ module EarnestFold
           ).to_s
         end
 
-        # @return [Entry, nil]
+        # @return [Work::Treatment, nil]
         def entry(cut = current) = sheet.entries.find { |one| one.id.to_s == cut.cut.treatment }
 
         def title(cut = current) = entry(cut)&.title || Words.say("cuts.gone")

@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
 module EarnestFold
-  module Documents
+  module Reckoning
     # Reads one treatment as the job format writes it, and refuses what can't be reckoned.
     class TreatmentReader
       # @param cloths [#[]] cloths by id, nil for one that isn't there
-      # @param unit [Reckoning::Unit] of lengths that name none
+      # @param unit [Unit] of lengths that name none
       # @param faulty [Array<String>] ids of cloths that are there but could not be read: their own problems say what
       #   to mend
       def initialize(cloths, unit, faulty: [])
@@ -15,10 +15,10 @@ module EarnestFold
       end
 
       # @param raw [Object] plain values
-      # @param place [Reckoning::Problems] collects what is wrong
-      # @return [Reckoning::Treatment, nil]
+      # @param place [Problems] collects what is wrong
+      # @return [Treatment, nil]
       def read(raw, place)
-        values = Reckoning::Treatment.read(raw, @unit, place)
+        values = Treatment.read(raw, @unit, place)
         strangers(raw, place) if raw.is_a?(Hash)
         return if values.nil? || place.any?
 
@@ -32,8 +32,8 @@ module EarnestFold
       def checked(made, asked, place)
         return if place.any? || made.values_at(:face, *asked).include?(nil)
 
-        treatment = Reckoning::Treatment.new(**made)
-        Reckoning::Refusals.check(treatment, place)
+        treatment = Treatment.new(**made)
+        Refusals.check(treatment, place)
         treatment unless place.any?
       end
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module EarnestFold
-  module Web
+  module Work
     # What was said of a treatment's steps, step by step: whether each is done, what was measured there, how long it
     # took.
     class BenchLog

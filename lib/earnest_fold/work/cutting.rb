@@ -1,14 +1,14 @@
 # frozen_string_literal: true
 
 module EarnestFold
-  module Web
+  module Work
     # The cloths of a job as they are to be cut: what is wanted of each, the pieces there are, what lies at the table
     # and what is made. Everything that it needs of the store is asked for at once.
-    class CuttingSheet
-      # @return [JobSheet]
+    class Cutting
+      # @return [Job]
       attr_reader :sheet
 
-      # @param sheet [JobSheet]
+      # @param sheet [Job]
       # @param workroom [Store::Workroom]
       def self.of(sheet, workroom)
         ids = sheet.cloths_needed.map { |made| Integer(made.cloth.id, 10) }

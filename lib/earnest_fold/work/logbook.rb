@@ -1,15 +1,15 @@
 # frozen_string_literal: true
 
 module EarnestFold
-  module Web
+  module Work
     # The logbook made from what was said at the bench: each piece of work with its steps, planned and in truth, its
     # drops as made, its batches and what was learnt.
-    class LogSheet
+    class Logbook
       M = Reckoning::MakingUp
       # A step with its minutes: planned, and in truth (nil where nobody timed it).
       Time = Reckoning::Value.define(:step, :planned, :real, :corrected, :forgotten)
       # A piece of work.
-      Work = Reckoning::Value.define(:sheet, :entry, :times, :drops, :batches, :notes) do
+      Piece = Reckoning::Value.define(:sheet, :entry, :times, :drops, :batches, :notes) do
         # @return [Array<Time>] those that were timed
         def timed = times.select(&:real)
 
@@ -18,14 +18,14 @@ module EarnestFold
         def real = timed.sum(0r, &:real)
 
         # @return [String, nil]
-        def cloth = entry.alteration? ? nil : entry.reckoning.treatment.face.name
+        def cloth = entry.cloth_name
       end
       # All steps of a kind together.
       Kind = Reckoning::Value.define(:code, :planned, :real, :works)
       # Where a drop as made is measured.
       DROPS = %w[mark_drop check_length].freeze
 
-      # @param sheets [Array<JobSheet>]
+      # @param sheets [Array<Job>]
       # @param said [Hash{Integer => Array<Store::Bench::Entry>}]
       # @param notes [Hash{Integer => Array<Store::Logbook::Note>}]
       # @param batches [Hash{Integer => Array<String>}]
@@ -34,24 +34,23 @@ module EarnestFold
         @sheets, @said, @notes, @batches, @house = sheets, said, notes, batches, house
       end
 
-      MADE = Store::Remembered.new(3)
-      private_constant :MADE
-
       # @param workroom [Store::Workroom]
       # @param settled [Store::House::Record]
-      # @return [LogSheet] of everything, the same one as long as nothing has changed
+      # @return [Logbook] of everything, the same one as long as nothing has changed
       def self.whole(workroom, settled) =
-        MADE.fetch([workroom.id, workroom.logbook.state, settled.rules]) { of(workroom, settled) }
+        Memory.fetch(Memory.state([workroom.id, workroom.logbook.state, settled.state]), [:logbook]) do
+          of(workroom, settled)
+        end
 
       # @param workroom [Store::Workroom]
       # @param settled [Store::House::Record]
       # @param jobs [Array<Store::Records::Job>]
-      # @return [LogSheet]
+      # @return [Logbook]
       # @param only [Integer, nil] the one treatment that is looked at
       def self.of(workroom, settled, jobs = workroom.logbook.jobs, only: nil)
         cloths, ids = workroom.cloths.all, only ? [only] : jobs.flat_map { |job| job.treatments.map(&:id) }
         new(
-          jobs.map { |job| JobSheet.new(job, cloths, settled).sound },
+          jobs.map { |job| Job.new(job, cloths, settled).sound },
           workroom.logbook.entries(ids),
           workroom.logbook.notes(ids),
           workroom.logbook.batches(ids),
@@ -59,7 +58,7 @@ module EarnestFold
         )
       end
 
-      # @return [Array<Work>] of which anything was said or noted
+      # @return [Array<Piece>] of which anything was said or noted
       def works
         @works ||= @sheets.flat_map do |sheet|
           sheet
@@ -69,7 +68,7 @@ module EarnestFold
         end
       end
 
-      # @return [Work, nil] one piece of work, though nothing was said of it yet
+      # @return [Piece, nil] one piece of work, though nothing was said of it yet
       def of(treatment_id)
         @sheets.each do |sheet|
           (entry = sheet.works.find { |one| one.id == treatment_id && one.reckoning }) && (return work(sheet, entry))
@@ -134,7 +133,7 @@ module EarnestFold
                 .map(&:last)
                 .map { |reading| [step.curtain, reading.place, reading.typed] }
             end
-        Work.new(
+        Piece.new(
           sheet: sheet,
           entry: entry,
           times: times,

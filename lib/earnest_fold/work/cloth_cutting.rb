@@ -1,16 +1,13 @@
 # frozen_string_literal: true
 
 module EarnestFold
-  module Web
+  module Work
     # One cloth of a job as it is to be cut.
     class ClothCutting
+      include Remembers
+
       R = Reckoning
       C = R::Cutting
-      PLANS = Store::Remembered.new(200)
-      CUTS = Store::Remembered.new(200)
-      LEFTOVERS = Store::Remembered.new(200)
-      KEYS = Store::Remembered.new(400)
-      private_constant :PLANS, :CUTS, :LEFTOVERS, :KEYS
 
       # A piece with its cuts as it is shown: distances from where this job begins on it (`origin`, from the piece's
       # first end). `made` are the cuts that are cut, `kept` the stored cut behind each placed one where there is a
@@ -21,7 +18,7 @@ module EarnestFold
 
       attr_reader :sheet, :reckoned, :records, :taken, :kept_cuts, :wanted
 
-      # @param sheet [JobSheet]
+      # @param sheet [Job]
       # @param reckoned [Reckoning::ClothReckoning] what the job needs of it
       # @param records [Array<Store::Records::Piece>] of this cloth, used up ones too
       # @param plan [Store::Records::Plan, nil] that lies at the table
@@ -36,26 +33,17 @@ module EarnestFold
       def id = Integer(cloth.id, 10)
 
       # @return [Array<Reckoning::TreatmentReckoning>] every treatment of the job that is reckoned
-      def reckonings = @reckonings ||= sheet.entries.filter_map(&:reckoning)
+      def reckonings = sheet.figures.reckonings
 
-      # @return [Array] everything that what is wanted depends on
-      def wanted_key = @wanted_key ||= [sheet.key, cloth.id, sheet.unit]
-
-      # @return [Object] one for everything that the plan and how it is shown depend on
-      def key =
-        @key ||=
-          KEYS.fetch(
-            [
-              wanted_key,
-              records.map { |one| [one.id, one.version, one.used_up, one.reserved] },
-              taken&.id,
-              kept_cuts.map { |cut| [cut.id, cut.state] },
-              wanted
-            ]
-          ) { Object.new }
+      # @return [Array] all that it was given, as far as it is this cloth's
+      def made_of = [
+        sheet.figures.state, sheet.job.id, cloth.id, sheet.small_parts,
+        records.map { |one| [one.id, one.cloth_id, one.version, one.used_up, one.spec, one.piece, one.reserved] },
+        taken, kept_cuts, wanted
+      ]
 
       # @return [Array<Cutting::Cut>] every cut that the job wants of the cloth
-      def cuts = @cuts ||= CUTS.fetch(wanted_key) { C::Demand.of(reckonings, cloth) }
+      def cuts = sheet.figures.cuts(cloth)
 
       # @return [Array<Store::Records::PlanCut>]
       def made = kept_cuts.select { |cut| cut.state == "cut" }
@@ -141,7 +129,7 @@ module EarnestFold
       # @return [Array<Cutting::Leftover>] what the plan leaves over
       def leftovers =
         @leftovers ||=
-          plan ? LEFTOVERS.fetch(key) { C::Leftovers.of(stock, plan, slit: C::Demand.slit(reckonings, cloth)) } : []
+          plan ? once(:leftovers) { C::Leftovers.of(stock, plan, slit: C::Demand.slit(reckonings, cloth)) } : []
 
       # @return [Array<Reckoning::SmallPartOfJob>] to be cut from it
       def small_parts = C::PartsWanted.by_cloth(sheet.small_parts, reckonings).fetch(cloth.id, [])
@@ -159,7 +147,7 @@ module EarnestFold
       def same?(one, other) = [one.treatment, one.curtain, one.number] == [other.treatment, other.curtain, other.number]
 
       def planned(wishes)
-        PLANS.fetch([key, wishes.none?]) { C::Planner.new(stock, left, wishes).plan }
+        once(:plan, wishes.none?) { C::Planner.new(stock, left, wishes).plan }
       end
 
       # A treatment that was begun in one batch goes on in it.

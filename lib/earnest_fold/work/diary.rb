@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
 module EarnestFold
-  module Web
+  module Work
     # The diary made from the jobs that are in it: the steps that are left of each piece of work, in stretches on one
     # bench, and the hanging at the end; laid from this moment on.
-    class DiarySheet
+    class Diary
       D = Reckoning::Diary
       HANGING = "hanging"
       QUARTER = 900
@@ -16,7 +16,7 @@ module EarnestFold
 
       attr_reader :sheets, :rules, :now
 
-      # @param sheets [Array<JobSheet>] of the jobs that are in it
+      # @param sheets [Array<Job>] of the jobs that are in it
       # @param done [Array<Store::Diary::Done>]
       # @param moves [Array<Store::Diary::Move>]
       # @param house [Reckoning::HouseRules]
@@ -30,18 +30,16 @@ module EarnestFold
         @jobs = sheets.map { |sheet| job(sheet) }.reject { |job| job.tasks.empty? }
       end
 
-      MADE = Store::Remembered.new(3)
-      private_constant :MADE
-
       # @param workroom [Store::Workroom]
       # @param house [Store::House::Record]
       # @param now [Time]
-      # @return [DiarySheet] the same one as long as nothing has changed, and a quarter of an hour isn't over
+      # @return [Diary] the same one as long as nothing has changed, and a quarter of an hour isn't over
       def self.of(workroom, house, now)
-        MADE.fetch([workroom.id, workroom.diary.state, house.rules, house.on_hand, now.to_i / QUARTER]) do
+        as_it_is = Memory.state([workroom.id, workroom.diary.state, house.state, now.to_i / QUARTER])
+        Memory.fetch(as_it_is, [:diary]) do
           jobs, cloths = workroom.diary.jobs, workroom.cloths.all
           new(
-            jobs.map { |job| JobSheet.new(job, cloths, house).sound },
+            jobs.map { |job| Job.new(job, cloths, house).sound },
             workroom.diary.done(jobs.flat_map { |job| job.treatments.map(&:id) }),
             workroom.diary.moves,
             house.rules,
@@ -70,7 +68,7 @@ module EarnestFold
 
       # @param job [Store::Records::Job]
       # @return [Boolean] whether its hanging is held: a part is wanting, and nobody has said when it comes
-      def held?(job) = short(job.id).any? && DiarySheet.date(job, "parts").nil?
+      def held?(job) = short(job.id).any? && Diary.date(job, "parts").nil?
 
       # @return [Store::Diary::Move, nil]
       def move(key) = @moves[place(key)]
@@ -125,7 +123,7 @@ module EarnestFold
         tasks = works.flat_map { |entry| tasks_of(sheet, entry) }
         D::JobOfDiary.new(
           id: sheet.job.id,
-          promised: DiarySheet.date(sheet.job, "promised"),
+          promised: Diary.date(sheet.job, "promised"),
           tasks: tasks + hanging(sheet, works, tasks)
         )
       end
@@ -137,7 +135,7 @@ module EarnestFold
           next if left.empty?
 
           key = "#{entry.id}~#{steps.first.code}:#{steps.first.curtain}"
-          cloth = (before.nil? && !entry.alteration?) ? cloth_there(sheet, entry) : nil
+          cloth = before.nil? ? cloth_there(sheet, entry) : nil
           @about[key] = About.new(sheet: sheet, entry: entry, steps: left, awaited: cloth)
           task(
             key,
@@ -153,20 +151,11 @@ module EarnestFold
         end
       end
 
-      # When cloth that is awaited has come, and relaxed where it is heavy or loose.
+      # When cloth that is awaited has come, and relaxed where it is heavy or loose; what came with its cloth waits for
+      # none.
       def cloth_there(sheet, entry)
-        come = DiarySheet.date(sheet.job, "cloth") or return
-        relaxes = Reckoning::Judgement::ClothRelaxes.call(
-          Reckoning::JudgementCase.new(
-            treatment: entry.reckoning.treatment,
-            reckoning: entry.reckoning,
-            behind: nil,
-            house: @house,
-            counted: [],
-            cutting: nil
-          )
-        )
-        relaxes ? come + rules.relax_days : come
+        come = Diary.date(sheet.job, "cloth") if entry.cloth_name
+        (come && entry.cloth_relaxes?) ? come + rules.relax_days : come
       end
 
       # Hanging waits for all work, for folds that set, and for the smallest part: as long as nobody knows when that
@@ -180,7 +169,7 @@ module EarnestFold
         @short[sheet.job.id] = sheet.hardware_short
         return [] if held?(sheet.job)
 
-        parts = DiarySheet.date(sheet.job, "parts")
+        parts = Diary.date(sheet.job, "parts")
         @about[key] = About.new(sheet: sheet, entry: first, steps: [], awaited: parts)
         windows = to_hang.map { |entry| entry.window.id }.uniq.size
         [

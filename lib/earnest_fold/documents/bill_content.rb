@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Documents
+    # What a quote or an invoice is written from: plain values, as a paper keeps them. What it was is not reckoned again.
+    module BillContent
+      A = Reckoning::Account
+
+      module_function
+
+      # @param account [Work::Account]
+      # @param customer [String]
+      # @return [Hash]
+      def of(account, customer)
+        statement, rules = account.statement, account.rules
+        {
+          "title" => account.sheet.job.title,
+          "house" => account.sheet.settled.name,
+          "customer" => customer,
+          "currency" => rules.currency,
+          "school" => statement.school,
+          "tax_percent" => Words.number(rules.tax_percent),
+          "prices" => rules.prices,
+          "lines" => statement.lines.map { |line| told(line, account.sheet.unit) },
+          "net" => statement.net.to_s,
+          "tax" => statement.tax.to_s,
+          "gross" => statement.gross.to_s
+        }
+      end
+
+      # @param content [Hash] as a paper keeps it
+      # @return [Array<Reckoning::Account::Line>]
+      def lines(content) =
+        content["lines"].map do |line|
+          A::Line.new(
+            sort: line["sort"].to_sym,
+            name: line["name"],
+            data: {},
+            amount: Reckoning::Money.read(line["amount"])
+          )
+        end
+
+      # @api private
+      def told(line, unit) =
+        {
+          "sort" => line.sort.to_s,
+          "name" => line.name,
+          "words" => Words.account_line(line, unit),
+          "amount" => line.amount.to_s
+        }
+    end
+  end
+end

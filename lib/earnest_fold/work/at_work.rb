@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Work
+    # What everything that a workroom has in hand answers, whether it is made ({Treatment}) or altered ({Alteration}):
+    # what stands in the store, what is reckoned of it, its stations, its order of work and how far it is. Who includes
+    # it says besides: `stations`, `checks_at`, `wanting?`, `hands`, `judged`, `asked_for`, `order_kinds`, `billed`.
+    module AtWork
+      include Remembers
+
+      # What was said of a work so far: the names of the cuts made (cloth, curtain, width), the names of the steps done
+      # (code, curtain), whether it hangs, and whether the job's invoice is written.
+      Progress = Reckoning::Value.define(:made, :done, :hung, :invoiced)
+
+      # @return [Store::Records::Treatment]
+      attr_reader :record
+      # @return [Store::Records::Window]
+      attr_reader :window
+      # @return [Reckoned]
+      attr_reader :reckoned
+      # @return [Reckoning::HouseRules]
+      attr_reader :house
+      # @return [Progress]
+      attr_reader :progress
+
+      # @param record [Store::Records::Treatment]
+      # @param window [Store::Records::Window] where it hangs
+      # @param reckoned [Reckoned]
+      # @param house [Reckoning::HouseRules]
+      # @param progress [Progress]
+      def initialize(record:, window:, reckoned:, house:, progress:)
+        @record, @window, @reckoned, @house, @progress = record, window, reckoned, house, progress
+      end
+
+      # @return [Array] all that it was given
+      def made_of =
+        [record.id, record.version, record.source, reckoned.made_of, window.room, window.name, layered?, house, progress]
+
+      # @return [AtWork] the same, of which nothing is reckoned
+      def faulty =
+        self.class.new(record: record, window: window, reckoned: Reckoned.faulty, house: house, progress: progress)
+
+      def id = record.id
+
+      def made = progress.made
+
+      def done = progress.done
+
+      def hung = progress.hung
+
+      def invoiced = progress.invoiced
+
+      # @return [Array<Reckoning::MakingUp::Step>] its order of work, by the house's schools
+      def steps = once(:steps) { Reckoning::MakingUp::Order.new(reckoning, house).steps }
+
+      # @return [Hash{String => Rational}] how long it takes, by the step's code
+      def minutes_by_step =
+        once(:minutes_by_step) do
+          steps.group_by(&:code).transform_values { |steps| steps.sum(0r, &:minutes) }
+        end
+
+      # @return [Boolean] whether a step is called so here: by any order of work, not only by today's
+      def step_known?(code, curtain) =
+        !reckoning.nil? && order_kinds.map { |kind| kind::CODE }.include?(code) && ["", *hands].include?(curtain)
+
+      # @return [Boolean] whether every step is done, each by its name
+      def finished? = !reckoning.nil? && done.any? && steps.any? && (steps.map(&:name) - done).empty?
+
+      # @return [Reckoning::TreatmentReckoning, Reckoning::AlterationOfJob, nil] nil while something is wanting
+      def reckoning = reckoned.reckoning
+
+      # @return [Array<Reckoning::Problem>] what stands in the way of it
+      def problems = reckoned.problems
+
+      # @return [String] its own name where it has one, as layers do, behind the window's
+      def title
+        place = window.name.empty? ? window.room : window.name
+        own = record.spec["name"].to_s
+        own.empty? ? place : "#{place}, #{own}"
+      end
+
+      # @return [Boolean] whether several works hang at its window
+      def layered? = window.treatments.count { |other| !other.put_away } > 1
+
+      # @return [AtWork] the same, known to be sound, or shown as faulty: all that lists, books, diary and papers ask
+      #   of it can be made. One that fails harms nobody else, and the log has what was wrong.
+      def sound = if once(:sound) { sound? ? :sound : :faulty } == :sound
+                    self
+                  else
+                    faulty
+                  end
+
+      # @param station [String]
+      # @return [Symbol] :done, :open, :warned or :stopped
+      def station_state(station) = once(:state, station) { Stations.reckon_state(self, station) }
+
+      # @return [Integer] how many stations are behind, one after the other
+      def behind = stations.take_while { |station| %i[done warned].include?(station_state(station)) }.size
+
+      # @return [String] where work goes on
+      def following = stations[behind] || stations.last
+
+      private
+
+      def sound?
+        [checks, steps, judged, asked_for] if reckoning
+        true
+      rescue => error
+        Faults.tell("work #{id} can't be shown", error)
+        false
+      end
+    end
+  end
+end

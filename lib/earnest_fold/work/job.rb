@@ -1,0 +1,178 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Work
+    # A stored job as it is in hand: its works with what can be reckoned of them, what is missing from the others, and
+    # what the job needs of each cloth. Made once a request.
+    class Job
+      include Remembers
+
+      # @return [Store::Records::Job]
+      attr_reader :job
+      # @return [Reckoning::Unit]
+      attr_reader :unit
+      # @return [Array<Store::Records::Cloth>]
+      attr_reader :cloth_records
+      # @return [Store::House::Record] what the house has decided
+      attr_reader :settled
+      # @return [Reader]
+      attr_reader :reader
+
+      # @param job [Store::Records::Job]
+      # @param cloth_records [Array<Store::Records::Cloth>]
+      # @param settled [Store::House::Record]
+      # @param made [Hash{String => Array}] the names of the cuts made, by treatment
+      # @param progress [Store::Bench::Progress]
+      def initialize(job, cloth_records, settled, made = {}, progress = Store::Bench::NOTHING)
+        @job, @settled, @made, @progress = job, settled, made, progress
+        @unit = house.unit(job.unit)
+        @cloth_records = cloth_records
+        @reader = Reader.new(cloth_records, unit)
+      end
+
+      # @return [Array] all that it was given, as far as it is the job's
+      def made_of = [
+        job.id, job.title, unit, job.version, job.notes, job.account, job.dates, job.extras, job.archived, job.invoiced,
+        works.map(&:state), job.treatments.map { |record| [record.id, record.put_away] }, settled.state, cloths_seen
+      ]
+
+      # @param record [Store::Records::Treatment] as it is by now
+      # @param read [Object] what {#read} gave for it
+      # @return [Job] the same job with it, asked for nothing again
+      def with(record, read)
+        windows = job.windows.map do |window|
+          window.with(treatments: window.treatments.map { |one| (one.id == record.id) ? record : one }.freeze)
+        end
+        other = Job.new(job.with(windows: windows.freeze), cloth_records, settled, @made, @progress)
+        other.reader.reckoned(record, read)
+        other
+      end
+
+      # @return [Array<Reckoning::SmallPartOfJob>] that are to be cut beside the curtains
+      def small_parts =
+        @small_parts ||= job.extras.fetch("small_parts", []).filter_map { |kept| reader.small_part(kept) }
+
+      # @return [Reckoning::HouseRules]
+      def house = settled.rules
+
+      # @return [Array<Treatment>] in order of the windows, without what is put away
+      def entries = @entries ||= at_work(Treatment) { |record| !record.alteration? }
+
+      # @return [Array<Alteration>] somebody's own curtains, without what is put away
+      def alterations = @alterations ||= at_work(Alteration, &:alteration?)
+
+      # For whoever looks at all of them, or makes them: one that can't be shown harms none of the others.
+      # @return [Job] the same, each of its works known to be sound, or shown as faulty
+      def sound
+        @entries, @alterations = [entries, alterations].map { |works| works.map(&:sound) }
+        self
+      end
+
+      # @param entry [AtWork]
+      # @return [BenchLog] with the cautions alone that were seen to
+      def cautions(entry) = BenchLog.new(@progress.cautions.fetch(entry.id, []))
+
+      # @return [Array<AtWork>]
+      def works = entries + alterations
+
+      # @return [Array<Treatment>] what is put away, unreckoned
+      def put_away =
+        job.windows.flat_map do |window|
+          window.treatments.select(&:put_away).map { |record| work(Treatment, window, record, Reckoned.new([], [])) }
+        end
+
+      # @return [Array<Treatment>] the layers of an entry's window, from the glass to the room
+      def layers(entry) = entries.select { |other| other.window.id == entry.window.id }
+
+      # @return [Reckoning::Treatment, nil] the next layer towards the glass
+      def behind(entry)
+        near = layers(entry).then { |row| (place = row.index(entry)) && place.positive? && row[place - 1] } or return
+        near.reckoning ? near.reckoning.treatment : before_cloth(near)
+      end
+
+      # @return [Store::RuleSet, nil] the set that a treatment takes
+      def rule_set(entry) = settled.set(entry.record.spec["rules"])
+
+      # @return [AtWork]
+      # @raise [Store::Missing]
+      def fetch(treatment_id) =
+        works.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
+
+      # @return [Treatment] what is made here: somebody's own curtain isn't
+      # @raise [Store::Missing]
+      def fetch_made(treatment_id) =
+        entries.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
+
+      # @return [Reckoning::Treatment, Reckoning::AlterationOfJob, Array<Reckoning::Problem>] what a spec is, or why it
+      #   can't be reckoned
+      def read(id, spec) = reader.read(id, spec)
+
+      # @return [Reckoning::Treatment, nil] one without its cloths, where nothing but a cloth is wanting
+      def before_cloth(entry)
+        return unless entry.problems.all? { |problem| problem.at.match?(%r{\A/(face|lining)}) }
+
+        reader.without_cloths(entry.id, entry.record.spec)
+      end
+
+      # @return [Figures] what is reckoned of all that is made here
+      def figures = @figures ||= Figures.new(entries.map(&:reckoned), unit)
+
+      # @return [Array<Reckoning::ClothReckoning>] the cloths that this job uses
+      def cloths_needed = figures.cloths_needed
+
+      # @return [Hash{Symbol => Integer, Reckoning::Length}] small parts that are there
+      def on_hand =
+        settled.on_hand.to_h do |name, stored|
+          [name.to_sym, stored.is_a?(Integer) ? stored : Reckoning::LengthReader.read(stored, unit)]
+        end
+
+      # @return [Array<Reckoning::Hardware>] what a treatment takes, held against what is on hand
+      def hardware(entry) =
+        entry.reckoning ? Reckoning::HardwareCount.of(entry.reckoning, figures.reckonings, on_hand) : []
+
+      # @return [Array<Reckoning::Hardware>] what the whole job is short of
+      def hardware_short = Reckoning::HardwareCount.of_job(figures.reckonings, on_hand).select(&:short)
+
+      # @param cloth [Reckoning::Cloth, nil]
+      # @return [String] its own colour
+      def colour(cloth) = reader.cloth_record(cloth&.id)&.colour || "#efe8d8"
+
+      # @return [Array<Integer>] the cloths that any of its treatments or small parts uses
+      def cloths_used
+        of_treatments = job.treatments.flat_map { |made| reader.cloths_of(made.spec) }
+        (of_treatments + job.extras.fetch("small_parts", []).map { |part| part["cloth"] })
+          .compact
+          .uniq
+          .map { |id| Integer(id, 10) }
+      end
+
+      private
+
+      # Names, prices and colours stand with the cloths: all of them can be chosen from.
+      def cloths_seen = cloth_records.map { |record| [record.id, record.version, record.source, record.colour] }
+
+      def at_work(kind)
+        job.windows.flat_map do |window|
+          window
+            .treatments
+            .select { |record| !record.put_away && yield(record) }
+            .map { |record| work(kind, window, record, reader.reckoned(record)) }
+        end
+      end
+
+      def work(kind, window, record, reckoned) =
+        kind.new(
+          record: record,
+          window: window,
+          reckoned: reckoned,
+          house: house,
+          progress: AtWork::Progress.new(
+            made: @made.fetch(record.id.to_s, []),
+            done: @progress.done.fetch(record.id, []),
+            hung: @progress.hung.include?(record.id),
+            invoiced: job.invoiced
+          )
+        )
+    end
+  end
+end

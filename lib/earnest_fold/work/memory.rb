@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Work
+    # What was made lately, all in one place: each thing under the state of everything that it was made from. What
+    # changed has another state, so nothing old is ever taken from here; losing it loses only time. Each process has
+    # its own. Nobody puts a key together: see {Remembers}.
+    module Memory
+      # A treatment reckoned takes some tens of kilobytes, a drawing or a part of a page a few.
+      MOST = 4000
+      MOST_STATES = 4000
+      MADE = Store::Remembered.new(MOST)
+      STATES = Store::Remembered.new(MOST_STATES)
+      private_constant :MADE, :STATES
+
+      module_function
+
+      # @param made_of [Array] everything that something is made of, by its content
+      # @return [Object] one small object for all that is the same: long lists are compared once
+      def state(made_of) = STATES.fetch(made_of) { Object.new.freeze }
+
+      # @param state [Object] of what it is made from
+      # @param name [Array] what it is
+      # @yieldreturn [Object] the thing, where it isn't there yet; false and nil are made again each time
+      def fetch(state, name) = MADE.fetch([state, name]) { yield }
+
+      # Forgets everything: whatever is asked for next is made anew.
+      def clear = [MADE, STATES].each(&:clear)
+    end
+  end
+end

@@ -9,6 +9,7 @@ ROOT = File.expand_path("..", __dir__)
 PARTS = {
   "core" => %w[test/reckoning test/laws test/golden],
   "store" => %w[test/store],
+  "work" => %w[test/work],
   "web" => %w[test/web test/drawings test/words],
   "cli" => %w[test/command_line test/documents],
   "system" => %w[test/system],
@@ -26,7 +27,7 @@ def files_of(argument)
 end
 
 # What a file takes beside others: the browser's are the longest.
-WEIGHTS = {"system" => 12, "sweep" => 20, "laws" => 4, "golden" => 4}.freeze
+WEIGHTS = {"system" => 12, "sweep" => 20, "work" => 40, "laws" => 4, "golden" => 4}.freeze
 
 def weight(file) = File.size(file) * WEIGHTS.fetch(file.delete_prefix(File.join(ROOT, "test", "")).split("/").first, 1)
 

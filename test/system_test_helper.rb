@@ -22,7 +22,7 @@ class SystemTest < EarnestFoldTest
   S = EarnestFold::Store
 
   def setup
-    [:jobs, :cloths].each { |table| workroom.rows(table).delete }
+    [:papers, :jobs, :cloths].each { |table| workroom.rows(table).delete }
     S::DemoHouse.new(workroom).load
     Browser.size(page, 1280, 800)
   end

@@ -5,7 +5,7 @@ require "store_test_helper"
 # The demo house: whole, reckonable, and never over somebody's work.
 class DemoHouseTest < StoreTest
   def setup
-    [:jobs, :cloths].each { |table| workroom.rows(table).delete }
+    [:papers, :jobs, :cloths].each { |table| workroom.rows(table).delete }
   end
 
   def test_every_window_of_it_can_be_reckoned

@@ -44,6 +44,25 @@ class MigrationTest < EarnestFoldTest
     assert_equal({"small_parts" => kept["small_parts"]}, @db[:jobs].where(id: job).get(:extras).to_h)
   end
 
+  # What an earlier fault left behind doesn't stand in the way: what comes after is guarded.
+  def test_what_was_left_behind_stays_and_what_comes_is_guarded
+    Sequel::Migrator.run(@db, S::MIGRATIONS, target: 12)
+    room = @db[:workrooms].insert(name: "Before")
+    cloth = @db[:cloths].insert(workroom_id: room, spec: Sequel.pg_jsonb(CLOTH))
+    piece = @db[:pieces].insert(workroom_id: room, cloth_id: cloth, label: "P1", spec: Sequel.pg_jsonb({}))
+    taking = {workroom_id: room, piece_id: piece, kind: "cut", from: "0", to: "1000/3", plan_cut_id: 999}
+    2.times { @db[:takings].insert(taking) }
+    job = @db[:jobs].insert(workroom_id: room, title: "Office", unit: "cm")
+    window = @db[:windows].insert(workroom_id: room, job_id: job, position: 1)
+    lost = Sequel.pg_jsonb(TREATMENT.merge("face" => "999999"))
+    @db[:treatments].insert(workroom_id: room, window_id: window, position: 1, spec: lost)
+    Sequel::Migrator.run(@db, S::MIGRATIONS)
+    assert_equal [2, "made"], [@db[:takings].count, @db[:treatments].get(:sort)]
+    late = taking.merge(plan_cut_id: nil, from: "500", to: "600")
+    @db[:takings].insert(late)
+    assert_raises(Sequel::DatabaseError) { @db[:takings].insert(late) }
+  end
+
   # Ticks, cuts and papers as version 11 left them: each is there after, under its name, and the job is as far as it
   # was.
   def test_progress_as_version_11_left_it_is_told_by_name

@@ -13,7 +13,10 @@ class PapersTest < EarnestFoldTest
     @job = @workroom.jobs.create(title: "Papers", unit: "cm")
   end
 
-  def teardown = @workroom.rows(:jobs).where(id: @job).delete
+  def teardown
+    @workroom.rows(:papers).where(job_id: @job).delete
+    @workroom.rows(:jobs).where(id: @job).delete
+  end
 
   def test_eight_at_once_get_eight_numbers
     numbers =

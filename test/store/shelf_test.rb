@@ -10,7 +10,7 @@ class ShelfTest < StoreTest
   LEAST = R::Length.cm(30)
 
   def setup
-    [:jobs, :cloths].each { |table| workroom.rows(table).delete }
+    [:papers, :jobs, :cloths].each { |table| workroom.rows(table).delete }
     @cloth = workroom.cloths.create({"name" => "Tide stripe", "use" => "face", "width" => "140 cm"}, colour: "#ffffff")
     @job = workroom.jobs.create(title: "Bar", unit: "cm")
     @piece = receive("A1", "20 m", "batch" => "7", "flaws" => [{"from" => "9 m", "to" => "9.1 m", "what" => "slub"}])

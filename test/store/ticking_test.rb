@@ -53,7 +53,26 @@ class TickingTest < EarnestFoldTest
         .sort_by { |done| done ? 1 : 0 }
   end
 
+  # However cuts are made, put back and gone wrong, no stretch of the cloth is ever taken twice: the database says so too.
+  def test_ticks_and_putting_back_in_any_order_leave_the_cloth_whole
+    random = Random.new(7)
+    place = [@job, @cloth]
+    60.times do
+      done, planned = cuts.reject { |cut| cut.state == "wrong" }.partition(&:done?)
+      case random.rand(5)
+      when 0, 1, 2 then planned.any? && @workroom.plans.tick(place, planned.sample(random: random).id, least: LEAST)
+      when 3 then done.any? && @workroom.plans.put_back(place, done.sample(random: random).id, least: LEAST)
+      else planned.size > 8 && spoil(planned.sample(random: random))
+      end
+      pieces = @workroom.shelf.all(cloths: [@cloth], used_up: true)
+      pieces.each { |record| assert_predicate record.piece.life, :whole? }
+    end
+  end
+
   private
+
+  def spoil(cut) =
+    @workroom.plans.wrong([@job, @cloth], cut.id, cut.begins, cut.ends, least: LEAST, why: "slipped")
 
   def cuts = @workroom.plans.of(@job).of(@cloth)
 

@@ -8,7 +8,7 @@ require "pdf-reader"
 class NewcomerTest < SystemTest
   def setup
     super
-    [:jobs, :cloths].each { |table| workroom.rows(table).delete }
+    [:papers, :jobs, :cloths].each { |table| workroom.rows(table).delete }
     [:papers, :paper_numbers].each { |table| workroom.rows(table).delete }
   end
 

@@ -13,7 +13,7 @@ class PagesTest < WebTest
   end
 
   def test_an_empty_workroom_teaches_the_first_step
-    [:jobs, :cloths].each { |table| workroom.rows(table).delete }
+    [:papers, :jobs, :cloths].each { |table| workroom.rows(table).delete }
     get "/jobs"
     assert_match(/There is no job yet/, text)
     get "/cloths"

@@ -204,7 +204,7 @@ class ShelfPagesTest < WebTest
       R::JobReckoning.new(EarnestFold::Documents::JobFormat.read_strictly(last_response.body))
     ).to_h
     assert_empty plan["cloths"][reed["id"]]["uncut"]
-    [:jobs, :cloths].each { |table| workroom.rows(table).delete }
+    [:papers, :jobs, :cloths].each { |table| workroom.rows(table).delete }
     post_file("/jobs/import", JSON.generate(document), "job.fold.json", "application/json")
     assert_equal %w[R1 R2 R3], workroom.shelf.all.select { |record| record.label.start_with?("R") }.map(&:label)
     get "/jobs/#{workroom.jobs.list.first.id}/job.fold.json"

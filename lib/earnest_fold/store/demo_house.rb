@@ -185,7 +185,7 @@ module EarnestFold
       def load(reset: false, today: Date.today)
         @today = today
         @workroom.transaction do
-          [:jobs, :cloths, :people, :rule_sets].each { |table| @workroom.rows(table).delete } if reset
+          [:papers, :jobs, :cloths, :people, :rule_sets].each { |table| @workroom.rows(table).delete } if reset
           @workroom.rows(:paper_numbers).delete if reset
           next false unless [:jobs, :cloths].all? { |table| @workroom.rows(table).empty? }
 

@@ -21,6 +21,7 @@ module EarnestFold
         :room,
         :name,
         Sequel[:treatments][:id],
+        Sequel[:treatments][:sort],
         Records.text(:spec, :spec),
         Sequel[:treatments][:version],
         :undoable,

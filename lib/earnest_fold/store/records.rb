@@ -24,9 +24,9 @@ module EarnestFold
           def treatments = windows.flat_map(&:treatments)
         end
       Window = Reckoning::Value.define(:id, :room, :name, :treatments)
-      Treatment = Reckoning::Value.define(:id, :spec, :source, :version, :undoable, :put_away) do
+      Treatment = Reckoning::Value.define(:id, :sort, :spec, :source, :version, :undoable, :put_away) do
         # @return [Boolean] whether somebody's own curtain is altered, rather than one made
-        def alteration? = spec.key?("kind")
+        def alteration? = sort == "altered"
       end
       Change = Reckoning::Value.define(:before, :after, :taken_back, :at, :by)
       Cloth = Reckoning::Value.define(:id, :spec, :source, :colour, :version)

@@ -10,6 +10,7 @@ module EarnestFold
       def self.record(row)
         Records::Treatment.new(
           id: row[:id],
+          sort: row[:sort],
           spec: Records.parsed(row[:spec]),
           source: row[:spec],
           version: row[:version],
@@ -30,7 +31,7 @@ module EarnestFold
           SET spec = :spec::jsonb, version = one.version + 1, undoable = one.undoable + 1,
             updated_at = CURRENT_TIMESTAMP
           FROM was WHERE one.workroom_id = :w AND one.id = was.id
-          RETURNING one.id, one.spec::text AS spec, one.version, one.undoable, one.put_away),
+          RETURNING one.id, one.sort, one.spec::text AS spec, one.version, one.undoable, one.put_away),
         job AS (UPDATE jobs SET updated_at = CURRENT_TIMESTAMP
           WHERE workroom_id = :w
             AND id = (SELECT job_id FROM windows, was WHERE windows.workroom_id = :w AND windows.id = was.window_id)),

@@ -27,18 +27,28 @@ module EarnestFold
       # @param window [Store::Records::Window] where it hangs
       # @param reckoned [Reckoned]
       # @param house [Reckoning::HouseRules]
+      # @param house_state [Object] what stands for all that the house has decided
       # @param progress [Progress]
-      def initialize(record:, window:, reckoned:, house:, progress:)
+      def initialize(record:, window:, reckoned:, house:, house_state:, progress:)
         @record, @window, @reckoned, @house, @progress = record, window, reckoned, house, progress
+        @house_state = house_state
       end
 
       # @return [Array] all that it was given
       def made_of =
-        [record.id, record.version, record.source, reckoned.made_of, window.room, window.name, layered?, house, progress]
+        [record.id, record.version, record.source, reckoned.state, window.room, window.name, layered?, @house_state,
+          progress]
 
       # @return [AtWork] the same, of which nothing is reckoned
       def faulty =
-        self.class.new(record: record, window: window, reckoned: Reckoned.faulty, house: house, progress: progress)
+        self.class.new(
+          record: record,
+          window: window,
+          reckoned: Reckoned.faulty,
+          house: house,
+          house_state: @house_state,
+          progress: progress
+        )
 
       def id = record.id
 

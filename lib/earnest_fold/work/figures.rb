@@ -15,7 +15,7 @@ module EarnestFold
       end
 
       # @return [Array] all that it was given
-      def made_of = [@unit, *@reckoned.map(&:made_of)]
+      def made_of = [@unit, *@reckoned.map(&:state)]
 
       # @return [Array<Reckoning::TreatmentReckoning>]
       def reckonings = @reckonings ||= @reckoned.filter_map(&:reckoning)

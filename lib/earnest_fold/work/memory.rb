@@ -6,9 +6,10 @@ module EarnestFold
     # changed has another state, so nothing old is ever taken from here; losing it loses only time. Each process has
     # its own. Nobody puts a key together: see {Remembers}.
     module Memory
-      # A treatment reckoned takes some tens of kilobytes, a drawing or a part of a page a few.
-      MOST = 4000
-      MOST_STATES = 4000
+      # Of a work that is looked at a dozen things are kept: its figures take some tens of kilobytes, its order of work
+      # and its drawings a few, most else next to nothing. So many are kept of about two thousand works.
+      MOST = 25_000
+      MOST_STATES = 10_000
       MADE = Store::Remembered.new(MOST)
       STATES = Store::Remembered.new(MOST_STATES)
       private_constant :MADE, :STATES

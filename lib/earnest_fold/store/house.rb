@@ -5,11 +5,8 @@ module EarnestFold
     # The house: what the workroom has decided, its sets of rules, and what small parts it has on hand.
     class House
       # As it is read: `rules` are the core's, `sets` the {RuleSet}s in their order, `on_hand` counts and lengths by
-      # part.
-      Record = Reckoning::Value.define(:name, :unit, :rules, :stored, :on_hand, :version, :sets) do
-        # @return [Array] what it stands at: all of it, as it is kept
-        def state = [name, unit, stored, on_hand, version, sets.map { |set| [set.id, set.name, set.version, set.spec] }]
-
+      # part. `state` stands for all of it: whatever changes, it is another one.
+      Record = Reckoning::Value.define(:name, :unit, :rules, :stored, :on_hand, :version, :sets, :state) do
         # @param id [String, nil]
         # @return [RuleSet, nil]
         def set(id) = sets.find { |one| one.id.to_s == id.to_s }
@@ -138,7 +135,8 @@ module EarnestFold
           stored: stored,
           on_hand: Records.parsed(first[:on_hand]),
           version: first[:version],
-          sets: sets.freeze
+          sets: sets.freeze,
+          state: Object.new.freeze
         )
       end
     end

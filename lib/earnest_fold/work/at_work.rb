@@ -37,7 +37,7 @@ module EarnestFold
       # @return [Array] all that it was given
       def made_of =
         [record.id, record.version, record.source, reckoned.state, window.room, window.name, layered?, @house_state,
-          progress]
+          made, done, hung, invoiced]
 
       # @return [AtWork] the same, of which nothing is reckoned
       def faulty =

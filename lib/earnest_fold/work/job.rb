@@ -33,7 +33,7 @@ module EarnestFold
       # @return [Array] all that it was given, as far as it is the job's
       def made_of = [
         job.id, job.title, unit, job.version, job.notes, job.account, job.dates, job.extras, job.archived, job.invoiced,
-        works.map(&:state), job.treatments.map { |record| [record.id, record.put_away] }, house_state, cloths_seen
+        works.map(&:state), job.treatments.map { |record| [record.id, record.put_away] }, settled.state, cloths_seen
       ]
 
       # @param record [Store::Records::Treatment] as it is by now
@@ -148,9 +148,6 @@ module EarnestFold
 
       private
 
-      # One small object for all that the house has decided: it is compared once.
-      def house_state = @house_state ||= Memory.state(settled.state)
-
       # Names, prices and colours stand with the cloths: all of them can be chosen from.
       def cloths_seen = cloth_records.map { |record| [record.id, record.version, record.source, record.colour] }
 
@@ -169,7 +166,7 @@ module EarnestFold
           window: window,
           reckoned: reckoned,
           house: house,
-          house_state: house_state,
+          house_state: settled.state,
           progress: AtWork::Progress.new(
             made: @made.fetch(record.id.to_s, []),
             done: @progress.done.fetch(record.id, []),

@@ -10,6 +10,7 @@ module EarnestFold
       # @param unit [Reckoning::Unit] of lengths that name none
       def initialize(cloth_records, unit)
         @records, @unit = cloth_records.to_h { |record| [record.id.to_s, record] }, unit
+        @unit_state = Memory.state([unit])
         # Only the cloths that treatments use are read: a workroom has many more.
         @cloths = Hash.new { |cloths, id| cloths[id] = @records[id] && Reader.cloth(@records[id], @unit) }
       end
@@ -33,7 +34,7 @@ module EarnestFold
       # @param read [Object, nil] what {#read} gave for it already
       # @return [Reckoned]
       def reckoned(record, read = nil)
-        made_of = [record.id, record.source, @unit, cloths_of(record.spec).map { |id| @records[id]&.source }]
+        made_of = [record.id, record.source, @unit_state, cloths_of(record.spec).map { |id| @records[id]&.source }]
         Memory.fetch(Memory.state(made_of), [:reckoned]) do
           Reckoned.new(read || read(record.id, record.spec), made_of)
         end

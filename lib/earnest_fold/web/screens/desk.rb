@@ -53,7 +53,7 @@ module EarnestFold
         def treatment = @treatment ||= reckoning ? reckoning.treatment : sheet.before_cloth(entry)
 
         # @return [Array<Reckoning::Hardware>]
-        def hardware = @hardware ||= sheet.hardware(entry)
+        def hardware = @hardware ||= once(:hardware) { sheet.hardware(entry) }
 
         # @return [Reckoning::HouseRules]
         def house = sheet.house
@@ -160,7 +160,7 @@ module EarnestFold
         def checks = entry.checks_at(station)
 
         # @return [Array<Reckoning::Remark>] what an experienced maker would say here
-        def remarks = @remarks ||= said_here
+        def remarks = @remarks ||= once(:remarks) { said_here }
 
         # @return [Array<Array(String, String)>] the questions answered here: code and answer
         def answers

@@ -160,7 +160,7 @@ module EarnestFold
         def checks = entry.checks_at(station)
 
         # @return [Array<Reckoning::Remark>] what an experienced maker would say here
-        def remarks = @remarks ||= once(:remarks) { said_here }
+        def remarks = @remarks ||= said_here
 
         # @return [Array<Array(String, String)>] the questions answered here: code and answer
         def answers
@@ -184,9 +184,10 @@ module EarnestFold
 
         private
 
-        def said_here
-          return [] unless treatment
+        # Stations that look at more than the job say their own.
+        def said_here = treatment ? once(:said) { judged } : []
 
+        def judged =
           R::Judgement.of(
             treatment,
             reckoning,
@@ -196,7 +197,6 @@ module EarnestFold
             house: house,
             counted: hardware
           )
-        end
 
         # A length typed in another unit than the one shown says how it was typed.
         def hint(stored, kind)

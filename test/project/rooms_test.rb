@@ -67,6 +67,14 @@ class RoomsTest < EarnestFoldTest
     assert_empty wrong
   end
 
+  # What a kind of heading or alteration is, it says itself: nobody asks for its class.
+  def test_kinds_are_named_in_their_own_folder_alone
+    kinds = [EarnestFold::Reckoning::Headings, EarnestFold::Reckoning::Alterations].flat_map(&:to_a)
+    names = kinds.map { |kind| kind.name.split("::").last }
+    outside = files.reject { |file| file.match?(%r{\Areckoning/(headings|alterations)/}) }
+    assert_empty outside.flat_map { |file| (constants(file) & names).map { |name| "#{file} names #{name}" } }
+  end
+
   def test_outside_things_stay_in_their_rooms
     wrong = files.flat_map do |file|
       (constants(file) & STRANGERS.keys)

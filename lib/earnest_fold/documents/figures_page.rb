@@ -129,7 +129,7 @@ module EarnestFold
         case chapter.drawing
         when :flat then Drawings::FlatCurtain.new(made, curtain, unit(chapter), colour: "#c9d2bd").to_s
         else
-          drawn = made.treatment.heading.is_a?(R::PencilPleat) ? Drawings::Gathers : Drawings::HeadingMarks
+          drawn = Drawings.of_heading(made.treatment.heading)
           drawn.new(made.treatment.heading, curtain, unit(chapter), colour: "#c9d2bd").to_s
         end
       end

@@ -72,10 +72,10 @@ module EarnestFold
         end
       end
 
-      def style = @heading.is_a?(Reckoning::HandPleat) ? @heading.style : nil
+      def style = @heading.fold_style
 
       # A hook's pleat has a finger for each skip between its prongs; any other kind one for each of its layers.
-      def fingers = @heading.is_a?(Reckoning::PleaterHook) ? @heading.skips.size : FINGERS.fetch(style, 1)
+      def fingers = @heading.fingers || FINGERS.fetch(style, 1)
 
       def finger(aside) = ["l", aside, depth, "l", -aside, -depth]
 

@@ -25,8 +25,14 @@ module EarnestFold
 
         def example = self::EXAMPLE
 
+        # @return [Array<String>] what of the support it is reckoned with, as fields of the treatment
+        def asks_of_support = %w[support.carriers]
+
         def build(values, _problems) = new(**values)
       end
+
+      # No curtain has more pleats.
+      MOST_PLEATS = 2000
 
       def kind = self.class.kind
 
@@ -93,6 +99,65 @@ module EarnestFold
       # @param figures [Hash]
       # @return [Array<Line>] how the figures came about
       def working(_task, _figures) = []
+
+      # @return [Symbol] by which drawing it is shown: :heading_marks, or :gathers where it is drawn up
+      def drawn_as = :heading_marks
+
+      # @return [Symbol, nil] its own field by which a count is asked for; nil where its fullness gives the count
+      def count_field = nil
+
+      # @return [Rational, nil] the fullness below which a curtain of it looks like a sheet; nil where nobody says
+      def thin_below = nil
+
+      # @return [Boolean] whether an even count turns both edges the same way
+      def even_counted? = false
+
+      # @return [Length, nil] the pitch by which hooks stand at both very ends; nil where they needn't
+      def pitch_to_the_ends = nil
+
+      # @return [Boolean] whether it is stiffened by something that takes the iron's heat
+      def fused? = false
+
+      # @return [Boolean] whether it hangs from open hooks, which let go
+      def hangs_from_open_hooks? = false
+
+      # @return [Boolean] whether a tape, cord or hooks dictate the flat width that its folds come from
+      def folds_dictated? = dictates?
+
+      # @param projection [Length] how far the support stands off the wall
+      # @return [Boolean] whether its folds reach further back
+      def deeper_than?(_projection) = false
+
+      # @param diameter [Length] of a pole that it goes over
+      # @return [Hash, nil] what it passes over with and the least that would do, where it hardly does
+      def too_tight_for(_diameter) = nil
+
+      # @param task [HeadingTask]
+      # @return [Boolean] whether there is cloth for its folds, and room between the ends
+      def pleatable?(_task) = true
+
+      # @param figures [Hash]
+      # @return [Hash, nil] what of its pleats lies outside its range
+      def out_of_range(_figures) = nil
+
+      # @param task [HeadingTask]
+      # @param figures [Hash]
+      # @return [Array<Mark>] each seam that it says something of, `kind` naming the part it lies in
+      def seam_marks(_task, _figures) = []
+
+      # @param figures [Hash]
+      # @return [Length, nil] how wide it is drawn up by what was counted; nil where it is as wide as was asked
+      def drawn_up(_figures) = nil
+
+      # @param figures [Array<Hash>] of each curtain
+      # @return [Hash, nil] drop, width and count of the tabs that are cut beside it; nil where it has none
+      def tabs(_figures) = nil
+
+      # @return [String, nil] the style of its folds, where it has several
+      def fold_style = nil
+
+      # @return [Integer, nil] how many fingers each fold has; nil where its style says so
+      def fingers = nil
 
       # @return [Boolean] whether it is drawn into pleats, flat between them, rather than into waves
       def pleated? = false

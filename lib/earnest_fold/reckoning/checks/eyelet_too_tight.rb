@@ -11,10 +11,8 @@ module EarnestFold
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
         def self.call(reckoning)
-          eyelet =
-            reckoning.treatment.heading.respond_to?(:eyelet_diameter) && reckoning.treatment.heading.eyelet_diameter
           pole = reckoning.treatment.support.diameter
-          {eyelet: eyelet, least: pole + Eyelet::CLEARANCE} if eyelet && pole && eyelet < pole + Eyelet::CLEARANCE
+          pole && reckoning.treatment.heading.too_tight_for(pole)
         end
       end
 

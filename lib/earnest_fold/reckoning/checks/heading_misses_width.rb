@@ -11,12 +11,12 @@ module EarnestFold
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
         def self.call(reckoning)
-          return unless reckoning.treatment.heading.is_a?(PleaterHook)
-
+          heading = reckoning.treatment.heading
           off = reckoning.curtains.find do |curtain|
-            (curtain.heading[:heading_width] - curtain.finished_width).abs > curtain.finished_width / 20
+            made = heading.drawn_up(curtain.heading)
+            made && (made - curtain.finished_width).abs > curtain.finished_width / 20
           end
-          {made: off.heading[:heading_width], wanted: off.finished_width} if off
+          {made: heading.drawn_up(off.heading), wanted: off.finished_width} if off
         end
       end
 

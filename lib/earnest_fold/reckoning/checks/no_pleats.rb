@@ -12,7 +12,7 @@ module EarnestFold
         # @return [Hash, nil]
         def self.call(reckoning)
           heading = reckoning.treatment.heading
-          flat = heading.is_a?(HandPleat) && reckoning.curtains.find { |curtain| !heading.pleatable?(curtain.task) }
+          flat = reckoning.curtains.find { |curtain| !heading.pleatable?(curtain.task) }
           {flat: flat.flat_width, finished: flat.finished_width} if flat
         end
       end

@@ -12,13 +12,7 @@ module EarnestFold
         # @return [Hash, nil]
         def self.call(reckoning)
           heading = reckoning.treatment.heading
-          return unless heading.is_a?(HandPleat)
-
-          made = reckoning.curtains.map(&:heading).reject { |figures| figures[:pleats].zero? }
-          outside = made.find do |figures|
-            !heading.space.include?(figures[:space]) || !heading.take_up.include?(figures[:take_up])
-          end
-          {pleats: outside[:pleats], space: outside[:space], take_up: outside[:take_up]} if outside
+          reckoning.curtains.filter_map { |curtain| heading.out_of_range(curtain.heading) }.first
         end
       end
 

@@ -12,11 +12,7 @@ module EarnestFold
         # @return [Hash, nil]
         def self.call(reckoning)
           heading = reckoning.treatment.heading
-          return unless heading.is_a?(HandPleat)
-
-          pleated = reckoning.curtains.select do |curtain|
-            curtain.heading[:pleats].positive? && curtain.task.seams.any?
-          end
+          pleated = reckoning.curtains.select { |curtain| curtain.heading.fetch(:pleats, 0).positive? }
           showing = pleated.flat_map do |curtain|
             heading.seam_marks(curtain.task, curtain.heading).select { |mark| mark.kind == :space }
           end

@@ -13,7 +13,7 @@ module EarnestFold
         def self.call(reckoning)
           projection = reckoning.treatment.support.projection
           heading = reckoning.treatment.heading
-          {projection: projection} if projection && heading.is_a?(Wave) && heading.deeper_than?(projection)
+          {projection: projection} if projection && heading.deeper_than?(projection)
         end
       end
 

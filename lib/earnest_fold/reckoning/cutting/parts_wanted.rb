@@ -15,19 +15,12 @@ module EarnestFold
           (asked + reckonings.filter_map { |made| tabs(made) }).group_by { |one| one.cloth || first }
         end
 
-        # The tabs of a tab heading, as many as its layout counts; nil where the pole isn't known.
+        # The tabs of a heading that has them, as many as its layout counts; nil where the pole isn't known.
         # @return [SmallPartOfJob, nil]
         def tabs(made)
-          heading, diameter = made.treatment.heading, made.treatment.support.diameter
-          return unless heading.is_a?(TabTop) && diameter
-
-          part = Tab.new(
-            diameter: diameter,
-            drop: heading.tab_drop,
-            tab_width: heading.tab_width,
-            seam: made.treatment.making.seam,
-            count: made.curtains.sum { |curtain| curtain.heading.fetch(:tabs) }
-          )
+          diameter = made.treatment.support.diameter or return
+          tabs = made.treatment.heading.tabs(made.curtains.map(&:heading)) or return
+          part = Tab.new(diameter: diameter, seam: made.treatment.making.seam, **tabs)
           SmallPartOfJob.new(id: "tabs-#{made.id}", part: part, cloth: made.treatment.face.id)
         end
       end

@@ -14,6 +14,10 @@ module EarnestFold
       )
       EXAMPLE = {"kind" => KIND, "fullness" => "1.5", "top_turn" => "5 cm", "clip_spacing" => "14 cm"}.freeze
 
+      def thin_below = 5/4r
+
+      def even_counted? = true
+
       def figures(task, _support) = {rings: [Counting.nearest_even(task.flat / clip_spacing + 1), 2].max}
 
       def carriers(figures) = figures[:rings]

@@ -25,6 +25,17 @@ module EarnestFold
         "eyelet_diameter" => "4 cm"
       }.freeze
 
+      def self.asks_of_support = %w[support.diameter]
+
+      def thin_below = 8/5r
+
+      def even_counted? = true
+
+      def too_tight_for(diameter)
+        least = diameter + CLEARANCE
+        {eyelet: eyelet_diameter, least: least} if eyelet_diameter && eyelet_diameter < least
+      end
+
       def dictates? = !tape_pitch.nil?
 
       def needed(span) = dictates? ? tape_pitch * count(super / tape_pitch) : super

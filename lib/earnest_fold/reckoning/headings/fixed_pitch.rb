@@ -15,6 +15,8 @@ module EarnestFold
       )
       EXAMPLE = {"kind" => KIND, "fullness" => 3, "pitch" => "10 cm", "top_turn" => "7 cm"}.freeze
 
+      def pitch_to_the_ends = pitch
+
       def dictates? = true
 
       def needed(span) = pitch * pitches(span)

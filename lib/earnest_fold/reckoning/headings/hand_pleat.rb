@@ -24,7 +24,6 @@ module EarnestFold
       STYLES = %w[double triple goblet cartridge box].freeze
       # How many layers of its take-up a pleat's depth is made of; a box lies flat, a goblet and a cartridge are round.
       LAYERS = {"double" => 4, "triple" => 6, "goblet" => 3, "cartridge" => 3, "box" => 12}.freeze
-      MOST_PLEATS = 2000
       RANGE = Declare.record(Range3::FIELDS) { |values, _| Range3.new(**values) }
       FIELDS = Fields.new(
         style: Declare.choice(STYLES),
@@ -80,7 +79,6 @@ module EarnestFold
         end
       end
 
-      # @return [Array<Mark>] each seam, `kind` naming the part it lies in
       def seam_marks(task, figures)
         return [] if task.seams.empty?
 
@@ -111,6 +109,21 @@ module EarnestFold
 
       def with_count(count, _span) = with(pleats: count)
 
+      def count_field = :pleats
+
+      def thin_below = 2r
+
+      def fused? = true
+
+      def fold_style = style
+
+      def out_of_range(figures)
+        return if figures[:pleats].zero?
+        return if space.include?(figures[:space]) && take_up.include?(figures[:take_up])
+
+        figures.slice(:pleats, :space, :take_up)
+      end
+
       def pleated? = true
 
       def folds(_task, figures) = [figures[:pleats], 1].max
@@ -128,8 +141,6 @@ module EarnestFold
           take_up: take_up
         )
 
-      # @param task [HeadingTask]
-      # @return [Boolean] whether there is cloth for pleats and room between the ends
       def pleatable?(task) = task.flat > task.span.finished_width && between(task.span).positive?
 
       def working(task, figures)

@@ -21,6 +21,10 @@ module EarnestFold
         "hook_spacing" => "8 cm"
       }.freeze
 
+      def drawn_as = :gathers
+
+      def thin_below = 2r
+
       def corded? = true
 
       def taped? = true

@@ -39,6 +39,12 @@ module EarnestFold
 
       def carriers(figures) = figures[:hooks]
 
+      def folds_dictated? = true
+
+      def fingers = skips.size
+
+      def drawn_up(figures) = figures[:heading_width]
+
       def pleated? = true
 
       def folds(_task, figures) = figures[:hooks]

@@ -23,6 +23,10 @@ module EarnestFold
         "turn_under" => "1.5 cm"
       }.freeze
 
+      def self.asks_of_support = %w[support.diameter]
+
+      def thin_below = 9/5r
+
       def top_allowance(support) = frill + depth(support) + turn_under
 
       def bears_on = :pole

@@ -23,6 +23,14 @@ module EarnestFold
         "tab_spacing" => "16 cm"
       }.freeze
 
+      def self.asks_of_support = %w[support.diameter]
+
+      def thin_below = 5/4r
+
+      # As many tabs as the layout counts.
+      def tabs(figures) =
+        {drop: tab_drop, tab_width: tab_width, count: figures.sum { |counted| counted.fetch(:tabs) }}
+
       def bears_on = :pole
 
       # The top edge hangs below the pole by the tabs' drop.

@@ -23,6 +23,10 @@ module EarnestFold
         "top_turn" => "90 mm"
       }.freeze
 
+      def self.asks_of_support = super + %w[support.projection]
+
+      def even_counted? = true
+
       def asked = hook_pitch / glider_spacing
 
       def dictates? = true
@@ -79,8 +83,6 @@ module EarnestFold
       def fold_depth(task, figures) = Folds.depth(task.flat, figures[:covers], folds(task, figures))
 
       # Compared by squares, so that no root is rounded: half depth = ½·√(pitch² − spacing²).
-      # @param projection [Length]
-      # @return [Boolean] whether the wave with its clearance reaches further back than the support stands off
       def deeper_than?(projection)
         room = (projection - CLEARANCE) * 2
         room.negative? || hook_pitch.mm**2 - glider_spacing.mm**2 > room.mm**2

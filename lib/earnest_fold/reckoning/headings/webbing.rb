@@ -17,6 +17,8 @@ module EarnestFold
         "eyelet_spacing" => "12 in"
       }.freeze
 
+      def hangs_from_open_hooks? = true
+
       def figures(task, _support) = {eyelets: (task.span.finished_width / eyelet_spacing).ceil + 1}
 
       def marks(task, figures)

@@ -12,7 +12,7 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {pitch: seen.heading.pitch} if seen.heading.is_a?(FixedPitch)
+          (pitch = seen.heading.pitch_to_the_ends) && {pitch: pitch}
         end
       end
 

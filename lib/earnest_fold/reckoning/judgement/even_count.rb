@@ -12,7 +12,7 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {} if [Eyelet, Wave, ClipRing].include?(seen.heading.class)
+          {} if seen.heading.even_counted?
         end
       end
 

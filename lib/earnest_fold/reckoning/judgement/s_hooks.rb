@@ -12,7 +12,7 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {} if seen.reckoning && seen.heading.is_a?(Webbing)
+          {} if seen.reckoning && seen.heading.hangs_from_open_hooks?
         end
       end
 

@@ -12,7 +12,7 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {} if seen.heading.is_a?(HandPleat)
+          {} if seen.heading.fused?
         end
       end
 

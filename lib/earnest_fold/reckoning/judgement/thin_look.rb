@@ -12,17 +12,7 @@ module EarnestFold
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          usual =
-            {
-              PencilPleat => 2r,
-              HandPleat => 2r,
-              Eyelet => 8 / 5r,
-              RodPocket => 9 / 5r,
-              TabTop => 5 / 4r,
-              ClipRing => 5 / 4r
-            }[
-              seen.heading.class
-            ]
+          usual = seen.heading.thin_below
           made = seen.curtains.map(&:fullness).min
           {made: made, usual: usual} if usual && made && made < usual
         end

@@ -29,7 +29,7 @@ module EarnestFold
         def heading_first? = house.making_order == "heading_first"
 
         # @return [Boolean] whether a tape, a cord or hooks dictate the flat width
-        def dictated? = heading.dictates? || heading.is_a?(PleaterHook)
+        def dictated? = heading.folds_dictated?
 
         # @return [Length] what the top takes
         def top = heading.top_allowance(treatment.support)

@@ -64,8 +64,8 @@ module EarnestFold
       end
 
       def too_many_pleats(curtains, problems)
-        if curtains.any? { |curtain| curtain.heading.fetch(:pleats, 0) > HandPleat::MOST_PLEATS }
-          problems.add(:too_many_pleats, most: HandPleat::MOST_PLEATS)
+        if curtains.any? { |curtain| curtain.heading.fetch(:pleats, 0) > Heading::MOST_PLEATS }
+          problems.add(:too_many_pleats, most: Heading::MOST_PLEATS)
         end
       end
 

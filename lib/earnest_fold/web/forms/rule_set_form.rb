@@ -55,6 +55,14 @@ module EarnestFold
         end
 
         # @param path [String] of a set
+        # @return [Array(Array<String>, String), nil] the words of a heading's own choice, and where they are said
+        def self.choice_of_heading(path)
+          return unless path.start_with?("headings.") && kind(path).is_a?(R::FieldKinds::ChoiceKind)
+
+          [kind(path).words, "#{path.split(".").last}s"]
+        end
+
+        # @param path [String] of a set
         # @return [#read]
         def self.kind(path)
           part, kind, rest = path.split(".", 3)

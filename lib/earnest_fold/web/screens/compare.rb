@@ -87,7 +87,8 @@ module EarnestFold
         # Pleats are asked for by their count; a tape's count by the fullness that gives it.
         def count_line(choice)
           words = "#{choice.name} #{Words.say("counts.#{reckoning.treatment.heading.kind}")}"
-          return ["heading.pleats", choice.name.to_s, words] if reckoning.treatment.heading.is_a?(R::HandPleat)
+          field = reckoning.treatment.heading.count_field
+          return ["heading.#{field}", choice.name.to_s, words] if field
 
           ["heading.fullness", Words.number(choice.reckoning.treatment.heading.asked, 4), words]
         end

@@ -39,7 +39,7 @@ module EarnestFold
         def drawing
           return unless curtain
 
-          drawn = treatment.heading.is_a?(R::PencilPleat) ? Drawings::Gathers : Drawings::HeadingMarks
+          drawn = Drawings.of_heading(treatment.heading)
           once(:heading, part) { drawn.new(treatment.heading, curtain, unit, colour: colour).to_s }
         end
 
@@ -62,7 +62,7 @@ module EarnestFold
         def near_counts = treatment.heading.near_counts(curtain.task, curtain.heading)
 
         # @return [String, nil] the field that takes a count, where one does
-        def count_path = treatment.heading.is_a?(R::HandPleat) ? "heading.pleats" : nil
+        def count_path = (field = treatment.heading.count_field) && "heading.#{field}"
 
         def pleats_given? = !spec.dig("heading", "pleats").nil?
 
@@ -79,18 +79,14 @@ module EarnestFold
 
         private
 
-        def support_paths
-          kind = R::Headings.fetch(spec.dig("heading", "kind"))
-          paths = %w[eyelet rod_pocket tab_top].include?(kind.kind) ? ["support.diameter"] : ["support.carriers"]
-          (kind == R::Wave) ? paths + ["support.projection"] : paths
-        end
+        def support_paths = R::Headings.fetch(spec.dig("heading", "kind")).asks_of_support
 
         def options(path)
-          case Forms::SpecFields.kind(path, spec)
+          case (kind = Forms::SpecFields.kind(path, spec))
           when R::FieldKinds::FlagKind
             {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}
           when R::FieldKinds::ChoiceKind
-            R::HandPleat::STYLES.to_h { |style| [style, Words.say("styles.#{style}")] }
+            kind.words.to_h { |word| [word, Words.say("#{path.split(".").last}s.#{word}")] }
           end
         end
       end

@@ -78,7 +78,7 @@ module EarnestFold
         # The inch column may leave a choice to the metric one.
         def options(tape, path)
           words, key = Cloth::CHOICES[path.sub("lining.hem", "making.hem")]
-          words, key = [Reckoning::HandPleat::STYLES, "styles"] if path.end_with?(".style")
+          words, key = Forms::RuleSetForm.choice_of_heading(path) unless words
           words &&
             {"" => Words.say((tape == "inches") ? "house.as_metric" : "house.not_ruled")}.merge(
               words.to_h { |word| [word, Words.say("#{key}.#{word}")] }

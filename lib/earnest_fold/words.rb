@@ -90,7 +90,7 @@ module EarnestFold
       "#{"−" if hundredths.negative?}#{R::LengthWriter.decimal(hundredths.abs, 2)}"
     end
 
-    # @param line [Reckoning::Account::Line]
+    # @param line [Reckoning::Account::Charge]
     # @return [String] a line of an account
     def account_line(line, unit)
       data = line.data.merge(name: line.name)

@@ -183,7 +183,7 @@ class ShelfTest < StoreTest
   def line(from, to, number: nil)
     @number = number || (@number || 0) + 1
     cut = C::Cut.new(treatment: "t", curtain: "left", number: @number, phase: nil, start: nil, length: cm(to - from))
-    S::Plans::Line.new(piece_id: @piece, datum: cm(0), from: cm(from), to: cm(to), cut: cut)
+    S::Plans::PlannedCut.new(piece_id: @piece, datum: cm(0), from: cm(from), to: cm(to), cut: cut)
   end
 
   def facts = {proved: true, used: cm(500), bound: cm(500)}

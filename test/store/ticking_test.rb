@@ -85,7 +85,7 @@ class TickingTest < EarnestFoldTest
       start: nil,
       length: R::Length.cm(250)
     )
-    S::Plans::Line.new(
+    S::Plans::PlannedCut.new(
       piece_id: @piece,
       datum: R::Length::ZERO,
       from: R::Length.cm(250 * index),

@@ -29,10 +29,10 @@ module EarnestFold
       end
 
       # @param content [Hash] as a paper keeps it
-      # @return [Array<Reckoning::Account::Line>]
+      # @return [Array<Reckoning::Account::Charge>]
       def lines(content) =
         content["lines"].map do |line|
-          A::Line.new(
+          A::Charge.new(
             sort: line["sort"].to_sym,
             name: line["name"],
             data: {},

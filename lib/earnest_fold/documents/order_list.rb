@@ -9,10 +9,10 @@ module EarnestFold
     class OrderList
       # One cloth: `needed` of it in all, `to_buy` beyond the shelf, `to_order` that up to the order step, `cost` of
       # it (nil where no price is known), and who it is for.
-      Line = Reckoning::Value.define(:cloth, :use, :needed, :to_buy, :to_order, :cost, :titles)
+      ToBuy = Reckoning::Value.define(:cloth, :use, :needed, :to_buy, :to_order, :cost, :titles)
 
       # @param title [String] the job's
-      # @param lines [Array<Line>]
+      # @param lines [Array<ToBuy>]
       # @param unit [Reckoning::Unit]
       def initialize(title, lines, unit)
         @title, @lines, @unit = title, lines, unit

@@ -6,13 +6,13 @@ module EarnestFold
     # is left over, and what there is no cloth for.
     class PlanPdf
       # One piece: its drawing, and for each cut what it is called and where it lies.
-      Piece = Reckoning::Value.define(:title, :drawing, :cuts)
+      Strip = Reckoning::Value.define(:title, :drawing, :cuts)
       # One cut, in words.
-      Line = Reckoning::Value.define(:number, :name, :from, :to, :length, :done)
+      Row = Reckoning::Value.define(:number, :name, :from, :to, :length, :done)
 
       # @param title [String]
       # @param unit [Reckoning::Unit]
-      # @param pieces [Array<Piece>]
+      # @param pieces [Array<Strip>]
       # @param notes [Array<String>]
       # @param leftovers [Array<Array<String>>] what, piece, size, and what it makes
       def initialize(title, unit, pieces, notes: [], leftovers: [])

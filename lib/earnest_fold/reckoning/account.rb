@@ -16,7 +16,7 @@ module EarnestFold
       Asked = Value.define(:school, :fitted, :travel, :extras)
       Extra = Value.define(:name, :amount)
       # One line: of which sort, of what, with the facts for its words, and its amount.
-      Line = Value.define(:sort, :name, :data, :amount)
+      Charge = Value.define(:sort, :name, :data, :amount)
       # Work by both schools.
       Priced = Value.define(:minutes, :by_time, :by_width)
 

@@ -8,7 +8,7 @@ module EarnestFold
     class Plans
       C = Reckoning::Cutting
       # One cut to be kept with a plan.
-      Line = Reckoning::Value.define(:piece_id, :datum, :from, :to, :cut)
+      PlannedCut = Reckoning::Value.define(:piece_id, :datum, :from, :to, :cut)
 
       def initialize(workroom)
         @workroom = workroom
@@ -48,7 +48,7 @@ module EarnestFold
 
       # Takes a plan to the table in place of the one that lies there.
       # @param facts [Hash] proved, used, bound
-      # @param lines [Array<Line>] in cutting order
+      # @param lines [Array<PlannedCut>] in cutting order
       # @param seen [Hash{Integer => Integer}] the versions of the pieces that it was planned with
       # @return [Integer] its id
       # @raise [Stale] where a piece was changed since, [Missing]

@@ -18,7 +18,7 @@ module EarnestFold
       # @return [String] PDF
       def pdf
         pieces = strips.map do |title, drawing, cuts|
-          D::PlanPdf::Piece.new(
+          D::PlanPdf::Strip.new(
             title: title,
             drawing: drawing,
             cuts: cuts.each_with_index.map { |(placed, made), index| line(placed, made, index) }
@@ -43,14 +43,14 @@ module EarnestFold
           sheet.sheet.unit
         )
 
-      # @return [Documents::OrderList::Line, nil] nil where the shelf has enough
+      # @return [Documents::OrderList::ToBuy, nil] nil where the shelf has enough
       def order_line
         missing = @cutting.plan ? uncut_cuts : @cutting.left
         to_buy = R::Cutting::Endless.new(cloth, missing).length_needed + small_parts
         return unless to_buy.positive?
 
         order = cloth.to_order(to_buy)
-        D::OrderList::Line.new(
+        D::OrderList::ToBuy.new(
           cloth: cloth.name,
           use: Words.say("uses.#{cloth.use}"),
           needed: @cutting.reckoned.length_needed,
@@ -113,7 +113,7 @@ module EarnestFold
       def colour = @cutting.sheet.colour(cloth)
 
       def line(placed, made, index) =
-        D::PlanPdf::Line.new(
+        D::PlanPdf::Row.new(
           number: index + 1,
           name: "#{window(placed.cut)}: #{Words.cut(placed.cut)}",
           from: placed.from,

@@ -107,12 +107,12 @@ module EarnestFold
       # @return [Array<Shown>] every piece of the plan at the table, or of the one that could be taken there
       def shown = @shown ||= records.filter_map { |record| taken ? at_table(record) : proposed(record) }
 
-      # @return [Array<Store::Plans::Line>] the plan, to be taken to the table
+      # @return [Array<Store::Plans::PlannedCut>] the plan, to be taken to the table
       def lines
         plan.pieces.flat_map do |piece|
           record = pieces.find { |one| one.label == piece.id }
           piece.placed.map do |placed|
-            Store::Plans::Line.new(
+            Store::Plans::PlannedCut.new(
               piece_id: record.id,
               datum: record.begins(sheet.job.id),
               from: placed.from,

@@ -9,7 +9,7 @@ module EarnestFold
       # A step with its minutes: planned, and in truth (nil where nobody timed it).
       Time = Reckoning::Value.define(:step, :planned, :real, :corrected, :forgotten)
       # A piece of work.
-      Piece = Reckoning::Value.define(:sheet, :entry, :times, :drops, :batches, :notes) do
+      Logged = Reckoning::Value.define(:sheet, :entry, :times, :drops, :batches, :notes) do
         # @return [Array<Time>] those that were timed
         def timed = times.select(&:real)
 
@@ -21,7 +21,7 @@ module EarnestFold
         def cloth = entry.cloth_name
       end
       # All steps of a kind together.
-      Kind = Reckoning::Value.define(:code, :planned, :real, :works)
+      KindOfStep = Reckoning::Value.define(:code, :planned, :real, :works)
       # Where a drop as made is measured.
       DROPS = %w[mark_drop check_length].freeze
 
@@ -58,7 +58,7 @@ module EarnestFold
         )
       end
 
-      # @return [Array<Piece>] of which anything was said or noted
+      # @return [Array<Logged>] of which anything was said or noted
       def works
         @works ||= @sheets.flat_map do |sheet|
           sheet
@@ -68,7 +68,7 @@ module EarnestFold
         end
       end
 
-      # @return [Piece, nil] one piece of work, though nothing was said of it yet
+      # @return [Logged, nil] one piece of work, though nothing was said of it yet
       def of(treatment_id)
         @sheets.each do |sheet|
           (entry = sheet.works.find { |one| one.id == treatment_id && one.reckoning }) && (return work(sheet, entry))
@@ -83,13 +83,13 @@ module EarnestFold
         @once.fetch(key) { yield }
       end
 
-      # @return [Array<Kind>] in the order of how much time they took
+      # @return [Array<KindOfStep>] in the order of how much time they took
       def kinds
         works
           .flat_map { |one| one.timed.map { |time| [time.step.code, one, time] } }
           .group_by(&:first)
           .map do |code, rows|
-            Kind.new(
+            KindOfStep.new(
               code: code,
               planned: rows.sum(0r) { |row| row[2].planned },
               real: rows.sum(0r) { |row| row[2].real },
@@ -133,7 +133,7 @@ module EarnestFold
                 .map(&:last)
                 .map { |reading| [step.curtain, reading.place, reading.typed] }
             end
-        Piece.new(
+        Logged.new(
           sheet: sheet,
           entry: entry,
           times: times,

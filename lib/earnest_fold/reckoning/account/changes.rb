@@ -10,8 +10,8 @@ module EarnestFold
 
         module_function
 
-        # @param before [Array<Line>]
-        # @param after [Array<Line>]
+        # @param before [Array<Charge>]
+        # @param after [Array<Charge>]
         # @return [Array<Change>] those that differ, in the order of the lines now, then those that are gone
         def between(before, after)
           then_by, now_by =

@@ -5,7 +5,7 @@ module EarnestFold
     module Account
       # A job's account: its lines, their sum, the tax and what is to be paid.
       class Statement
-        # @return [Array<Line>]
+        # @return [Array<Charge>]
         attr_reader :lines
 
         # @param works [Array<Billed>]
@@ -61,7 +61,7 @@ module EarnestFold
 
         def work_lines
           @works.zip(@priced).map do |work, one|
-            Line.new(
+            Charge.new(
               sort: work.altered ? :altering : :making,
               name: work.title,
               data: {minutes: work.minutes.round, widths: work.widths, curtains: work.curtains, by: school.to_sym},
@@ -72,7 +72,7 @@ module EarnestFold
 
         def cloth_lines
           @bought.map do |cloth|
-            Line.new(
+            Charge.new(
               sort: :cloth,
               name: cloth.name,
               data: {length: cloth.length},
@@ -88,14 +88,14 @@ module EarnestFold
             [:fitting, {windows: @asked.fitted}, Money.of(@rules.fitting * @asked.fitted)],
             [:travel, {}, @asked.travel]
           ].reject { |_, _, amount| amount.zero? }
-            .map { |sort, data, amount| Line.new(sort: sort, name: "", data: data, amount: amount) } +
-            @asked.extras.map { |extra| Line.new(sort: :extra, name: extra.name, data: {}, amount: extra.amount) }
+            .map { |sort, data, amount| Charge.new(sort: sort, name: "", data: data, amount: amount) } +
+            @asked.extras.map { |extra| Charge.new(sort: :extra, name: extra.name, data: {}, amount: extra.amount) }
         end
 
         def rounding(exact)
           whole = Money.sum(exact.map(&:amount))
           apart = whole.in_steps(Money.of([@rules.round_to, 1/100r].max), @rules.rounding) - whole
-          apart.zero? ? [] : [Line.new(sort: :rounding, name: "", data: {}, amount: apart)]
+          apart.zero? ? [] : [Charge.new(sort: :rounding, name: "", data: {}, amount: apart)]
         end
       end
     end

@@ -6,7 +6,7 @@ module EarnestFold
       # What was changed of a treatment, the last first.
       class Changes
         # One change in words: when, by whom, and what it changed.
-        Line = Reckoning::Value.define(:at, :by, :taken_back, :fields)
+        Changed = Reckoning::Value.define(:at, :by, :taken_back, :fields)
 
         attr_reader :sheet, :entry
 
@@ -23,11 +23,11 @@ module EarnestFold
 
         def back = "/jobs/#{job.id}/treatments/#{entry.id}/measure"
 
-        # @return [Array<Line>]
+        # @return [Array<Changed>]
         def lines
           differences = Differences.new(sheet)
           @changes.map do |change|
-            Line.new(
+            Changed.new(
               at: change.at,
               by: change.by,
               taken_back: change.taken_back,

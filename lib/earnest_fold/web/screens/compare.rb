@@ -7,13 +7,13 @@ module EarnestFold
       # headings.
       class Compare < Cloth
         # One alternative and what a click sends for it.
-        Line = R::Value.define(:choice, :words, :path, :value)
+        Alternative = R::Value.define(:choice, :words, :path, :value)
 
         def view = :_compare
 
         def page_title = Words.say("compare.title", title: entry.title)
 
-        # @return [Array<Array(Symbol, Array<Line>)>] by kind, without kinds that offer nothing
+        # @return [Array<Array(Symbol, Array<Alternative>)>] by kind, without kinds that offer nothing
         def kinds
           return [] unless reckoning
 
@@ -70,7 +70,7 @@ module EarnestFold
 
         def line(choice)
           path, value, words = send(:"#{choice.kind}_line", choice)
-          Line.new(choice: choice, words: words, path: path, value: value)
+          Alternative.new(choice: choice, words: words, path: path, value: value)
         end
 
         def widths_line(choice) =

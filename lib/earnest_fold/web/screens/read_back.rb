@@ -7,7 +7,7 @@ module EarnestFold
       class ReadBack
         R = Reckoning
         # One length: what it is, as typed, and in both tapes.
-        Line = R::Value.define(:label, :typed, :metric, :inches)
+        BothWays = R::Value.define(:label, :typed, :metric, :inches)
         ALTERED = %w[
           existing_length cloth_length cloth_width panel_width finished_width width wanted_length stand_up
         ].freeze
@@ -25,7 +25,7 @@ module EarnestFold
 
         def page_title = Words.say("read_back.title", title: job.title)
 
-        # @return [Array<Array(String, Array<Line>)>] each window with its lengths, and somebody's own curtains with
+        # @return [Array<Array(String, Array<BothWays>)>] each window with its lengths, and somebody's own curtains with
         #   theirs
         def windows
           sheet.works.map do |entry|
@@ -74,7 +74,7 @@ module EarnestFold
 
         def line(label, typed)
           length = R::LengthReader.read(typed, unit)
-          Line.new(
+          BothWays.new(
             label: label,
             typed: typed,
             metric: Words.with_unit(length, R::Units::CM),

@@ -6,7 +6,7 @@ module EarnestFold
       # One set of rules, each figure for both tapes.
       class RuleSet
         # A line of the form: what it is called, and its field for each tape.
-        Line = Reckoning::Value.define(:label, :fields)
+        Row = Reckoning::Value.define(:label, :fields)
         SCHOOLS = {
           "making.hem.depth" => "hems",
           "making.squaring" => "spare",
@@ -37,7 +37,7 @@ module EarnestFold
           )
         end
 
-        # @return [Array<Array(String, Array<Line>)>] making, lining, then each heading
+        # @return [Array<Array(String, Array<Row>)>] making, lining, then each heading
         def parts
           [
             [Words.say("house.making"), lines(Forms::RuleSetForm::MAKING)],
@@ -58,7 +58,7 @@ module EarnestFold
 
         def lines(paths) =
           paths.map do |path|
-            Line.new(label: label(path), fields: Forms::RuleSetForm::UNITS.keys.map { |tape| field(tape, path) })
+            Row.new(label: label(path), fields: Forms::RuleSetForm::UNITS.keys.map { |tape| field(tape, path) })
           end
 
         def label(path) = Words.field_label(path.sub(/\Aheadings\.\w+\./, "heading."))

@@ -94,8 +94,8 @@ class AlteringInTheBrowserTest < SystemTest
     picture.close
     attach_file "JPEG or PNG, at most 12 MB", picture.path
     click_button "Keep the photograph"
-    assert_selector ".photographs img", count: 1
-    assert_equal 300, evaluate_script("document.querySelector('.photographs img').naturalWidth")
+    # It is there as soon as it has come, whole.
+    assert_selector(".photographs img", count: 1) { |image| image.evaluate_script("this.naturalWidth") == 300 }
     note = workroom.came_in.notes(altered.id).last
     assert_equal "right", note.curtain
     assert_in_delta 500, note.across, 20

@@ -74,7 +74,7 @@ class BenchInTheBrowserTest < SystemTest
     fill_in "at the leading edge", with: "212.7"
     click_on "Keep it"
     assert_text "Kept here, and sent as soon as it does: Keep it: 212.7"
-    assert_equal "212.7", find_field("at the leading edge").value
+    assert_field "at the leading edge", with: "212.7"
     line(down: false)
     assert_selector ".verdict.right", text: "212.7 cm"
     assert_settled
@@ -89,7 +89,7 @@ class BenchInTheBrowserTest < SystemTest
     assert_text "Kept here"
     line(down: false)
     assert_selector ".problem", text: "length"
-    assert_equal "about right", find_field("at the leading edge").value
+    assert_field "at the leading edge", with: "about right"
   end
 
   private

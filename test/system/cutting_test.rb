@@ -57,7 +57,7 @@ class CuttingInTheBrowserTest < SystemTest
     click_link "R2"
     ground = find(".flawing .ground", match: :first)
     page.driver.browser.action.move_to(ground.native, -100, 0).click.perform
-    assert_match(/\A\d+ mm\z/, find_field("Flaw from").value)
+    assert_field "Flaw from", with: /\A\d+ mm\z/
     fill_in "What it is", with: "knot"
     click_on "Keep the flaw"
     assert_selector ".flaw-list li", text: "knot", count: 1

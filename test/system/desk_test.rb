@@ -19,7 +19,7 @@ class DeskTest < SystemTest
     find_field("Drop, left").click
     find_field("Drop, left").send_keys(:end, "5")
     assert_selector ".results p", text: /finished width, left\s*101\.0/
-    assert_equal "2145", find_field("Drop, left").value
+    assert_field "Drop, left", with: "2145"
     assert page.evaluate_script("document.activeElement.id === 'drop-readings-left'")
   end
 
@@ -27,7 +27,7 @@ class DeskTest < SystemTest
     go "Ticket office", "Measure"
     type "Drop, middle", "two metres"
     assert_text "This can't be read as a length. Write 236, 93 1/2 or 2.36 m."
-    assert_equal "two metres", find_field("Drop, middle").value
+    assert_field "Drop, middle", with: "two metres"
     assert_accessible
     type "Drop, middle", "210"
     assert_no_text "can't be read"
@@ -56,13 +56,13 @@ class DeskTest < SystemTest
     workroom.treatments.update(treatment.id, treatment.spec.merge("overlap" => "20 cm"), version: treatment.version)
     type "Left return", "9"
     assert_selector ".results p", text: /finished width, left\s*109\.0/
-    assert_equal "20", find_field("Overlap, in all").value, "at different fields both win"
+    assert_field "Overlap, in all", with: "20"
     spec = workroom.jobs.find(job.id).treatments.first
     workroom.treatments.update(treatment.id, spec.spec.merge("overlap" => "22 cm"), version: spec.version)
     type "Overlap, in all", "16"
     assert_text "Someone else changed the same field"
     assert_selector ".versions tr", text: /Overlap, in all\s+16\s+22/
-    assert_equal "22", find_field("Overlap, in all").value
+    assert_field "Overlap, in all", with: "22"
     click_on "Take mine"
     assert_no_text "Someone else changed"
     assert_equal ["9 cm", "16 cm"], workroom.jobs.find(job.id).treatments.first.spec.values_at("return_left", "overlap")

@@ -39,7 +39,7 @@ class JournalTest < SystemTest
 
       assert_settled
       assert_kept
-      FIGURES.each { |label, (_, figure)| assert_equal figure, find_field(label).value }
+      FIGURES.each { |label, (_, figure)| assert_field label, with: figure }
     end
   end
 
@@ -55,7 +55,7 @@ class JournalTest < SystemTest
     assert_equal ["9 cm", "11 cm"], spec.values_at("return_left", "overlap")
     assert_selector ".results", text: "flat width asked"
     find(".tape a", text: "Measure").click
-    assert_equal "11", find_field("Overlap, in all").value
+    assert_field "Overlap, in all", with: "11"
   end
 
   def test_what_stands_half_typed_goes_along_too
@@ -124,7 +124,7 @@ class JournalTest < SystemTest
 
     assert_settled
     assert_selector "#journal", text: "Too much at once, not taken: Overlap, in all: 14"
-    assert_equal "14", find_field("Overlap, in all").value
+    assert_field "Overlap, in all", with: "14"
     assert_equal ["8 cm", "8 cm"], spec.values_at("return_left", "overlap")
     click_on "Let it go"
     assert_no_selector "#journal", text: "14"
@@ -167,7 +167,7 @@ class JournalTest < SystemTest
     assert_settled
     visit current_path
 
-    assert_equal "wide", find_field("Overlap, in all").value
+    assert_field "Overlap, in all", with: "wide"
     type "Overlap, in all", "12"
     assert_settled
     assert_no_selector ".problem"
@@ -225,7 +225,7 @@ class JournalTest < SystemTest
     page.execute_script(%(history.replaceState(null, "", location.pathname + "?elsewhere=1")))
 
     assert_settled
-    assert_equal "Boat shed", find_field("Room").value
+    assert_field "Room", with: "Boat shed"
     assert_equal "ladder", office.notes
   end
 

@@ -50,7 +50,7 @@ class NewcomerTest < SystemTest
     type "Drop 5", "208"
     assert_selector ".results", text: "208.0"
     visit current_path
-    assert_equal "208", find_field("Drop 5").value
+    assert_field "Drop 5", with: "208"
   end
 
   def test_a_customers_curtain_with_its_two_lengths

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "bigdecimal"
 require "test_helper"
 require_relative "random_jobs"
 
@@ -16,6 +17,25 @@ class DocumentLawsTest < EarnestFoldTest
         less.each { |id, length| assert_operator more[id], :>=, length, "seed #{seed}, #{id}" }
       end
     end
+  end
+
+  # A treatment read with what another one said is what it is when it is read alone: only what is the same is taken over.
+  def test_what_was_read_before_changes_nothing_of_what_is_read_now
+    taken = 0
+    SEEDS.times do |seed|
+      one, other = [seed, seed + SEEDS].map { |own| plain(RandomJobs.new(own).document)["windows"][0]["treatments"][0] }
+      mixed = other.merge(one.slice(*one.keys.sample(4, random: Random.new(seed))))
+      known = nil
+      R::Treatment.read(one, R::Units::CM, R::Problems.new) { |read| known = read }
+      [one, other, mixed].each do |raw|
+        alone, beside = R::Problems.new, R::Problems.new
+        expected = R::Treatment.read(raw, R::Units::CM, alone)
+        got = R::Treatment.read(raw, R::Units::CM, beside, known: known)
+        assert_equal [expected, alone.to_a], [got, beside.to_a], "seed #{seed}"
+        taken += 1 if known && expected
+      end
+    end
+    assert_operator taken, :>, SEEDS
   end
 
   def test_the_parts_of_a_heading_add_up_to_the_flat_width
@@ -135,6 +155,9 @@ class DocumentLawsTest < EarnestFoldTest
   def each_treatment
     each_job { |document, seed| reckoned(document).treatments.each { |made| yield made, seed } }
   end
+
+  # As a file is read: numbers with a point are decimals.
+  def plain(document) = JSON.parse(JSON.generate(document), decimal_class: BigDecimal)
 
   def read(document) = EarnestFold::Documents::JobFormat.read(JSON.generate(document))
 

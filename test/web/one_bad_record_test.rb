@@ -43,8 +43,8 @@ class OneBadRecordTest < WebTest
     read = EarnestFold::Reckoning::TreatmentReader.instance_method(:read)
     bad = @bad.id.to_s
     EarnestFold::Reckoning::TreatmentReader.class_eval do
-      define_method(:read) do |raw, place|
-        (raw["id"] == bad) ? raise(TypeError, "can't be") : read.bind_call(self, raw, place)
+      define_method(:read) do |raw, place, **known, &keep|
+        (raw["id"] == bad) ? raise(TypeError, "can't be") : read.bind_call(self, raw, place, **known, &keep)
       end
     end
     everything_else_goes_on

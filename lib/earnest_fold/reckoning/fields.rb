@@ -9,6 +9,14 @@ module EarnestFold
       def key = name.to_s
     end
 
+    # What the same fields read before, in the same unit and without a problem: what is said the same is the same.
+    KnownFields = Value.define(:raw, :values) do
+      # @param field [Field]
+      # @param raw [Hash]
+      # @return [Boolean] whether the field says what it said before
+      def same?(field, raw) = raw.key?(field.key) && raw[field.key] == self.raw.fetch(field.key, self)
+    end
+
     # The fields of a record, and how a plain hash is read by them: exactly, with every problem named by its place. Job
     # documents, forms and the schema are all made from the same declarations.
     class Fields
@@ -43,11 +51,15 @@ module EarnestFold
       # @param raw [Object] a Hash with String keys, if the document is well made
       # @param unit [Unit] of lengths that name none
       # @param problems [Problems]
+      # @param known [KnownFields, nil] what was read before: of that only what changed is read again
       # @return [Hash{Symbol => Object}, nil] nil where anything was wrong
-      def read(raw, unit, problems)
+      def read(raw, unit, problems, known: nil)
         return problems.add(:not_an_object) unless raw.is_a?(Hash)
 
-        values = @fields.to_h { |field| [field.name, read_field(field, raw, unit, problems.within(field.key))] }
+        values = @fields.to_h do |field|
+          same = known&.same?(field, raw)
+          [field.name, same ? known.values.fetch(field.name) : read_field(field, raw, unit, problems.within(field.key))]
+        end
         values unless problems.any?
       end
 

@@ -22,6 +22,15 @@ module EarnestFold
 
       def clear = @lock.synchronize { @kept.clear }
 
+      # @param key [Object] by its content
+      # @return [Object, nil] what is kept there
+      def [](key) = @lock.synchronize { @kept[key] }
+
+      # Keeps something in the place of whatever was there.
+      def []=(key, made)
+        @lock.synchronize { keep(key, made) }
+      end
+
       # @return [Integer]
       def size = @kept.size
 

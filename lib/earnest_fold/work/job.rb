@@ -122,8 +122,10 @@ module EarnestFold
 
       # @return [Hash{Symbol => Integer, Reckoning::Length}] small parts that are there
       def on_hand =
-        settled.on_hand.to_h do |name, stored|
-          [name.to_sym, stored.is_a?(Integer) ? stored : Reckoning::LengthReader.read(stored, unit)]
+        Memory.fetch(Memory.state([settled.state, unit]), [:on_hand]) do
+          settled.on_hand.to_h do |name, stored|
+            [name.to_sym, stored.is_a?(Integer) ? stored : Reckoning::LengthReader.read(stored, unit)]
+          end
         end
 
       # @return [Array<Reckoning::Hardware>] what a treatment takes, held against what is on hand

@@ -5,6 +5,9 @@ module EarnestFold
     # Reads what is kept of a job into the core: its cloths, and each work as far as it can be read.
     class Reader
       R = Reckoning
+      # What each treatment's fields read last: who changes one field, again and again, has the others read once.
+      LAST = Store::Remembered.new(1000)
+      private_constant :LAST
 
       # @param cloth_records [Array<Store::Records::Cloth>]
       # @param unit [Reckoning::Unit] of lengths that name none
@@ -48,7 +51,7 @@ module EarnestFold
         place = R::Problems.new
         return alteration(id, spec, place) if spec.key?("kind")
 
-        R::TreatmentReader.new(@cloths, @unit).read({"id" => id.to_s}.merge(spec), place) || place.to_a
+        treatment(id, spec, place) || place.to_a
       rescue => error
         Faults.tell("work #{id} can't be read", error)
         [Reckoned::FAULT]
@@ -76,6 +79,13 @@ module EarnestFold
       def cloths_of(spec) = [spec["face"], spec.dig("lining", "cloth"), spec.dig("interlining", "cloth")].compact
 
       private
+
+      def treatment(id, spec, place)
+        last = [id, @unit_state]
+        R::TreatmentReader
+          .new(@cloths, @unit)
+          .read({"id" => id.to_s}.merge(spec), place, known: LAST[last]) { |read| LAST[last] = read }
+      end
 
       def alteration(id, spec, place)
         kind = R::Alterations[spec["kind"]]

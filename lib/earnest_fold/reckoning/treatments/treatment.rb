@@ -51,13 +51,16 @@ module EarnestFold
       # @param raw [Object] plain values
       # @param unit [Unit] of lengths that name none
       # @param problems [Problems]
+      # @param known [KnownFields, nil] of the treatment as it was
+      # @yieldparam read [KnownFields] what was read, where nothing was wrong
       # @return [Hash{Symbol => Object}, nil] what {#initialize} takes, but for the cloths: with a support's length
       #   always
-      def self.read(raw, unit, problems)
+      def self.read(raw, unit, problems, known: nil)
         unmeasured(raw, problems)
-        values = FIELDS.read(raw, unit, problems)
+        values = FIELDS.read(raw, unit, problems, known: known)
         return if values.nil? || problems.any?
 
+        yield KnownFields.new(raw: raw, values: values) if block_given?
         values.merge(support: values[:support].under(values[:opening]))
       end
 

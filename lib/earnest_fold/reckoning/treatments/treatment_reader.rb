@@ -16,9 +16,11 @@ module EarnestFold
 
       # @param raw [Object] plain values
       # @param place [Problems] collects what is wrong
+      # @param known [KnownFields, nil] of the treatment as it was: of that only what changed is read again
+      # @yieldparam read [KnownFields] what was read, where nothing was wrong
       # @return [Treatment, nil]
-      def read(raw, place)
-        values = Treatment.read(raw, @unit, place)
+      def read(raw, place, known: nil, &keep)
+        values = Treatment.read(raw, @unit, place, known: known, &keep)
         strangers(raw, place) if raw.is_a?(Hash)
         return if values.nil? || place.any?
 

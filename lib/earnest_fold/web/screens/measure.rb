@@ -147,9 +147,9 @@ module EarnestFold
             readings: reading_lengths,
             stand_up: drop_of(:stand_up),
             offset: drop_of(:offset),
-            overlap: length("overlap") || R::Length::ZERO,
-            return_left: length("return_left") || R::Length::ZERO,
-            return_right: length("return_right") || R::Length::ZERO,
+            overlap: own("overlap"),
+            return_left: own("return_left"),
+            return_right: own("return_right"),
             shares: shares,
             colour: colour,
             kind: spec.dig("support", "kind"),
@@ -157,6 +157,8 @@ module EarnestFold
             stacks: stack_back ? stack_back.places : []
           )
         end
+
+        def own(name) = treatment ? treatment.public_send(name) : length(name) || R::Length::ZERO
 
         # As it follows from the points that were named too, once there is enough to say.
         def drop_of(name) = treatment ? treatment.drop.public_send(name) : length("drop.#{name}") || R::Length::ZERO
@@ -184,12 +186,19 @@ module EarnestFold
           [[0, share], [1 - share, 1]]
         end
 
-        def length(path) = (stored = Forms::SpecFields.stored(path, spec)) && R::LengthReader.read(stored, unit)
+        def length(path)
+          (@lengths ||= {}).fetch(path) do
+            stored = Forms::SpecFields.stored(path, spec)
+            @lengths[path] = stored && R::LengthReader.read(stored, unit)
+          end
+        end
 
         # How far apart a dress pair's outer ends are follows from what it covers, where nobody has said.
         def whole_length = length("support.length") || ((treatment && dress?) ? treatment.support.length : nil)
 
-        def reading_lengths = Forms::Readings.all(spec).transform_values { |stored| R::LengthReader.read(stored, unit) }
+        def reading_lengths =
+          @reading_lengths ||=
+            Forms::Readings.all(spec).transform_values { |stored| R::LengthReader.read(stored, unit) }
 
         def says
           readings = reading_lengths.map do |place, length|

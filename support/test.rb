@@ -26,6 +26,9 @@ def files_of(argument)
   File.directory?(path) ? Dir[File.join(path, "**/*_test.rb")] : [path]
 end
 
+# So many shares each runner takes, one after the other: nobody is left with the slowest.
+SHARES_EACH = 4
+
 # What a file takes beside others: the browser's are the longest.
 WEIGHTS = {"system" => 12, "sweep" => 20, "work" => 40, "laws" => 4, "golden" => 4}.freeze
 
@@ -62,18 +65,29 @@ begin
     "ARGV.each { |file| require file }; ARGV.replace(ENV.fetch('TESTOPTS', '').split)"
   ]
   number = server ? Etc.nprocessors + 1 : 1
-  # Of the whole sweep each takes some documents; else each takes some files.
-  shares = (environment["SWEEP"] == "whole") ? Array.new(number) { files } : shared(files, number).reject(&:empty?)
-  runners = shares.each_with_index.map do |own, share|
-    place = environment.merge("SWEEP_SHARE" => (environment["SWEEP"] == "whole") ? "#{share}/#{number}" : "0/1")
+  # Of the whole sweep each takes some documents; else whoever is free takes the next share of files, the heaviest first.
+  whole = environment["SWEEP"] == "whole"
+  shares = whole ? Array.new(number) { files } : shared(files, number * SHARES_EACH).reject(&:empty?)
+  waiting = Queue.new
+  shares.each_with_index { |own, share| waiting << [own, whole ? "#{share}/#{number}" : "0/1"] }
+  waiting.close
+  trap("INT") { waiting.clear }
+  runners = Array.new([number, shares.size].min) do |runner|
+    own_database = {}
     if needs_database
-      place["DATABASE_URL"] = ENV["DATABASE_URL"] ||
-        server.url("earnest_fold_test#{"_#{share}" if share.positive?}")
+      own_database["DATABASE_URL"] = ENV["DATABASE_URL"] ||
+        server.url("earnest_fold_test#{"_#{runner}" if runner.positive?}")
     end
-    spawn(place, *command, *own, chdir: ROOT)
+    Thread.new do
+      worst = 0
+      while (own, share = waiting.pop)
+        runs = spawn(environment.merge(own_database, "SWEEP_SHARE" => share), *command, *own, chdir: ROOT)
+        worst = [worst, Process.wait2(runs).last.exitstatus || 1].max
+      end
+      worst
+    end
   end
-  trap("INT") { nil }
-  status = runners.map { |runner| Process.wait2(runner).last.exitstatus || 1 }.max
+  status = runners.map(&:value).max
 rescue LocalPostgres::Trouble => trouble
   warn trouble.message
   status = 1

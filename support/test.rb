@@ -65,7 +65,8 @@ begin
     "ARGV.each { |file| require file }; ARGV.replace(ENV.fetch('TESTOPTS', '').split)"
   ]
   number = server ? Etc.nprocessors + 1 : 1
-  # Of the whole sweep each takes some documents; else whoever is free takes the next share of files, the heaviest first.
+  # Of the whole sweep each takes some documents; else whoever is free takes the next share of files, the heaviest
+  # first.
   whole = environment["SWEEP"] == "whole"
   shares = whole ? Array.new(number) { files } : shared(files, number * SHARES_EACH).reject(&:empty?)
   waiting = Queue.new

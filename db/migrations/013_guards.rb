@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# The database guards itself, whatever asks it: what is named is there, what an invoice stands on can't go, no stretch of
+# The database guards itself, whatever asks it: what is named is there, what an invoice stands on can't go, no
+# stretch of
 # a piece is taken twice, what is only ever added to can't be changed, and every key begins with the workroom. Whether a
 # treatment is made or altered stands in a column of its own.
 Sequel.migration do
@@ -47,7 +48,8 @@ Sequel.migration do
           AND one.stretch && other.stretch
     SQL
     run "ALTER TABLE takings ADD CONSTRAINT takings_apart " \
-          "EXCLUDE USING gist (workroom_id WITH =, piece_id WITH =, stretch WITH &&) #{"WHERE (id > #{twice})" if twice}"
+          "EXCLUDE USING gist (workroom_id WITH =, piece_id WITH =, stretch WITH &&) " \
+          "#{"WHERE (id > #{twice})" if twice}"
     run "ALTER TABLE plan_cuts ADD CONSTRAINT forwards CHECK (thousandths(\"to\") >= thousandths(\"from\")) NOT VALID"
 
     run "ALTER TABLE treatments ADD COLUMN sort text NOT NULL " \

@@ -19,7 +19,8 @@ class DocumentLawsTest < EarnestFoldTest
     end
   end
 
-  # A treatment read with what another one said is what it is when it is read alone: only what is the same is taken over.
+  # A treatment read with what another one said is what it is when it is read alone: only what is the same is taken
+  # over.
   def test_what_was_read_before_changes_nothing_of_what_is_read_now
     taken = 0
     SEEDS.times do |seed|

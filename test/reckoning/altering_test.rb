@@ -160,10 +160,16 @@ class AlteringTest < EarnestFoldTest
   end
 
   def test_a_pair_is_compared_before_it_is_cut_and_before_either_hem_is_sewn
-    codes = W::Order.new(altered({"id" => "a"}.merge(R::ShortenAtHem::EXAMPLE, PAIR)), R::HouseRules::USUAL).steps.map(&:code)
+    codes = W::Order
+      .new(altered({"id" => "a"}.merge(R::ShortenAtHem::EXAMPLE, PAIR)), R::HouseRules::USUAL)
+      .steps
+      .map(&:code)
     assert_operator codes.index("compare_lines"), :<, codes.index("cut_off")
     assert_operator codes.index("compare_edges"), :<, codes.index("sew_new_hem")
-    single = W::Order.new(altered({"id" => "a"}.merge(R::ShortenAtHem::EXAMPLE)), R::HouseRules::USUAL).steps.map(&:code)
+    single = W::Order
+      .new(altered({"id" => "a"}.merge(R::ShortenAtHem::EXAMPLE)), R::HouseRules::USUAL)
+      .steps
+      .map(&:code)
     assert_empty single & %w[compare_lines compare_edges]
   end
 
@@ -172,11 +178,18 @@ class AlteringTest < EarnestFoldTest
     steps = W::Order.new(altered(across), R::HouseRules::USUAL).steps
     assert_operator steps.map(&:code).index("join_cloths"), :<, steps.map(&:code).index("mark_lines")
     assert_equal [2, R::Length.cm(400)], steps.find { |step| step.code == "join_cloths" }.figures.values
-    refute_includes W::Order.new(altered(across.merge("way" => "across_length")), R::HouseRules::USUAL).steps.map(&:code), "join_cloths"
+    refute_includes W::Order
+      .new(altered(across.merge("way" => "across_length")), R::HouseRules::USUAL)
+      .steps
+      .map(&:code),
+      "join_cloths"
   end
 
   def test_the_steps_figures_are_the_alterations
-    steps = W::Order.new(altered({"id" => "a"}.merge(R::ShortenKeepHem::EXAMPLE, PAIR)), R::HouseRules::USUAL).steps.group_by(&:code)
+    steps = W::Order
+      .new(altered({"id" => "a"}.merge(R::ShortenKeepHem::EXAMPLE, PAIR)), R::HouseRules::USUAL)
+      .steps
+      .group_by(&:code)
     assert_equal R::Length.cm(187), steps["mark_lines"].first.main
     assert_equal [R::Length.cm(38), R::Length.cm(19), R::Length.cm(190)],
       steps["sew_tuck"].first.figures.values_at(:remove, :tuck_fold, :length_now)
@@ -209,21 +222,26 @@ class AlteringTest < EarnestFoldTest
     made = altered({"id" => "a"}.merge(R::ShortenAtHem::EXAMPLE))
     assert_includes R::Judgement.of_alteration(made, house: R::HouseRules::USUAL).map(&:code), "label_kept"
     refute_includes R::Judgement.of_alteration(made, noted: true, house: R::HouseRules::USUAL).map(&:code), "label_kept"
-    assert_includes R::Judgement.of_alteration(made, station: "hanging", house: R::HouseRules::USUAL).map(&:code), "tag_it"
+    assert_includes R::Judgement.of_alteration(made, station: "hanging", house: R::HouseRules::USUAL).map(&:code),
+      "tag_it"
   end
 
   def test_an_alteration_is_priced_both_ways
     made = altered({"id" => "a"}.merge(R::ShortenAtHem::EXAMPLE))
     priced = R::Account::Priced.new(minutes: 90r, by_time: R::Money.of(54), by_width: R::Money.of(46))
     remark =
-      R::Judgement.of_alteration(made, station: "account", priced: priced, house: R::HouseRules::USUAL).find { |one| one.code == "price_by_time" }
+      R::Judgement
+        .of_alteration(made, station: "account", priced: priced, house: R::HouseRules::USUAL)
+        .find { |one| one.code == "price_by_time" }
     assert_equal({minutes: 90, by_time: "54.00", by_width: "46.00"}, remark.data)
-    refute_includes R::Judgement.of_alteration(made, station: "account", house: R::HouseRules::USUAL).map(&:code), "price_by_time"
+    refute_includes R::Judgement.of_alteration(made, station: "account", house: R::HouseRules::USUAL).map(&:code),
+      "price_by_time"
   end
 
   def test_a_question_about_an_alteration_is_asked_once
     made = altered({"id" => "a"}.merge(R::ShortenAtHem::EXAMPLE))
-    refute_includes R::Judgement.of_alteration(made, ["keep_made_hem"], house: R::HouseRules::USUAL).map(&:code), "keep_made_hem"
+    refute_includes R::Judgement.of_alteration(made, ["keep_made_hem"], house: R::HouseRules::USUAL).map(&:code),
+      "keep_made_hem"
   end
 
   def test_a_rule_speaks_at_a_step_that_there_is

@@ -115,7 +115,9 @@ class JudgementTest < EarnestFoldTest
       assert remark, "#{code} is not raised"
       refute_match(/%\{/, EarnestFold::Words.remark(remark, R::Units::CM))
       refute_includes remarks(*silent).map(&:code), code if silent
-      refute_includes R::Judgement.of(treatment.treatment, nil, house: R::HouseRules::USUAL).map(&:code), code unless silent
+      unless silent
+        refute_includes R::Judgement.of(treatment.treatment, nil, house: R::HouseRules::USUAL).map(&:code), code
+      end
     end
   end
 
@@ -202,12 +204,14 @@ class JudgementTest < EarnestFoldTest
   def test_a_question_is_asked_once
     made = treatment
     assert_includes R::Judgement.of(made.treatment, made, house: R::HouseRules::USUAL).map(&:code), "support_fitted"
-    refute_includes R::Judgement.of(made.treatment, made, ["support_fitted"], house: R::HouseRules::USUAL).map(&:code), "support_fitted"
+    refute_includes R::Judgement.of(made.treatment, made, ["support_fitted"], house: R::HouseRules::USUAL).map(&:code),
+      "support_fitted"
   end
 
   def test_a_caution_is_never_switched_off
     made = treatment(treatment: {"site" => {"public_room" => true}})
-    assert_includes R::Judgement.of(made.treatment, made, ["flame_public"], house: R::HouseRules::USUAL).map(&:code), "flame_public"
+    assert_includes R::Judgement.of(made.treatment, made, ["flame_public"], house: R::HouseRules::USUAL).map(&:code),
+      "flame_public"
   end
 
   def test_a_coated_lining_lies_inside

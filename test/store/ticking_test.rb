@@ -53,7 +53,8 @@ class TickingTest < EarnestFoldTest
         .sort_by { |done| done ? 1 : 0 }
   end
 
-  # However cuts are made, put back and gone wrong, no stretch of the cloth is ever taken twice: the database says so too.
+  # However cuts are made, put back and gone wrong, no stretch of the cloth is ever taken twice: the database says
+  # so too.
   def test_ticks_and_putting_back_in_any_order_leave_the_cloth_whole
     random = Random.new(7)
     place = [@job, @cloth]

@@ -7,7 +7,10 @@ require "web_test_helper"
 class RememberingTest < WebTest
   # What a page carries that is new each time it is asked for.
   PASSING = [
-    /name="authenticity_token" value="[^"]*"/, /"X-CSRF-Token":"[^"]*"/, /name="once" value="[^"]*"/, /data-once="[^"]*"/
+    /name="authenticity_token" value="[^"]*"/,
+    /"X-CSRF-Token":"[^"]*"/,
+    /name="once" value="[^"]*"/,
+    /data-once="[^"]*"/
   ].freeze
   CHANGES = {
     "a piece more" => -> { workroom.shelf.receive(twill.id, "R77", {"delivered" => "31 m"}) },
@@ -46,9 +49,13 @@ class RememberingTest < WebTest
     "a time put right" => -> { workroom.bench.say(quay.id, "lay_out_cuts", "", "corrected", value: "33") },
     "something measured" => -> { workroom.bench.say(quay.id, "mark_drop", "left", "measured", value: "236 cm") },
     "that it hangs" => -> { workroom.bench.say(quay.id, EarnestFold::Store::Bench::HUNG, "", "done") },
-    "a caution seen to" => -> { workroom.bench.say(quay.id, "#{EarnestFold::Store::Bench::CAUTION}drill_behind", "", "done") },
+    "a caution seen to" => -> do
+      workroom.bench.say(quay.id, "#{EarnestFold::Store::Bench::CAUTION}drill_behind", "", "done")
+    end,
     "what was learnt" => -> { workroom.logbook.note(quay.id, went_wrong: "The hem crept", next_time: "Baste it") },
-    "how it came in" => -> { workroom.came_in.note(pair.id, sort: "mark", curtain: "left", across: 500, down: 500, words: "At the fold") },
+    "how it came in" => -> do
+      workroom.came_in.note(pair.id, sort: "mark", curtain: "left", across: 500, down: 500, words: "At the fold")
+    end,
     "a piece measured" => -> { piece("measured" => "24.5 m") },
     "a flaw" => -> { piece("flaws" => [{"from" => "1 m", "to" => "1.2 m", "what" => "slub"}]) },
     "a piece used up" => -> { workroom.shelf.use_up(roll.id, true) },
@@ -148,7 +155,8 @@ class RememberingTest < WebTest
 
   def tick = workroom.plans.tick([office.id, twill.id], cut(false).id, least: EarnestFold::Reckoning::Length.cm(30))
 
-  def put_back = workroom.plans.put_back([office.id, twill.id], cut(true).id, least: EarnestFold::Reckoning::Length.cm(30))
+  def put_back =
+    workroom.plans.put_back([office.id, twill.id], cut(true).id, least: EarnestFold::Reckoning::Length.cm(30))
 
   def cut(done) = workroom.plans.of(office.id).of(twill.id).find { |one| one.done? == done }
 end

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Documents
-    # What a quote or an invoice is written from: plain values, as a paper keeps them. What it was is not reckoned again.
+    # What a quote or an invoice is written from: plain values, as a paper keeps them. What it was is not reckoned
+    # again.
     module BillContent
       A = Reckoning::Account
 

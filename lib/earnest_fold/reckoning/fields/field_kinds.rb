@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     # The kinds of field that a record can declare, one file each beside this one. A kind reads a plain value
-    # (`read(raw, unit, problems)` gives the value, or nil and a problem) and describes itself as JSON Schema (`schema`).
+    # (`read(raw, unit, problems)` gives the value, or nil and a problem) and describes itself as JSON Schema
+    # (`schema`).
     module FieldKinds
       # @return [Hash] a JSON Schema object; unknown fields are let be, for later versions
       def self.record_schema(fields)

@@ -51,7 +51,12 @@ module EarnestFold
             return account(id, status: 422, problem: form.problem) unless form.valid?
 
             made = Work::Account.new(sheet(id))
-            workroom.papers.write(number(id), form.kind, Documents::BillContent.of(made, form.customer), number: form.number)
+            workroom.papers.write(
+              number(id),
+              form.kind,
+              Documents::BillContent.of(made, form.customer),
+              number: form.number
+            )
             redirect to("/jobs/#{number(id)}/account"), 303
           rescue Store::Taken
             account(id, status: 422, problem: :number_used)

@@ -51,20 +51,7 @@ module EarnestFold
 
         private
 
-        def said_here
-          return [] unless reckoning
-
-          R::Judgement.of(
-            treatment,
-            reckoning,
-            spec.fetch("answers", {}).keys,
-            station: station,
-            behind: sheet.behind(entry),
-            house: house,
-            counted: hardware,
-            cutting: cloths.first.first_cut
-          )
-        end
+        def said_here = reckoning ? judged(cutting: cloths.first.first_cut) : []
       end
     end
   end

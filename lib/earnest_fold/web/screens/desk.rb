@@ -187,7 +187,8 @@ module EarnestFold
         # Stations that look at more than the job say their own.
         def said_here = treatment ? once(:said) { judged } : []
 
-        def judged =
+        # @param more [Hash] what else is looked at here
+        def judged(**more) =
           R::Judgement.of(
             treatment,
             reckoning,
@@ -195,7 +196,8 @@ module EarnestFold
             station: station,
             behind: sheet.behind(entry),
             house: house,
-            counted: hardware
+            counted: hardware,
+            **more
           )
 
         # A length typed in another unit than the one shown says how it was typed.

@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # Cautions that can be ticked, and stand there all the same. Who includes it has a `@log` ({Work::BenchLog}, or nil),
+      # Cautions that can be ticked, and stand there all the same. Who includes it has a `@log` ({Work::BenchLog},
+      # or nil),
       # says of which treatment it speaks (`path`), by which `house`, and where it stands itself (`here`).
       module SeeingTo
         # @param remark [Reckoning::Remark]

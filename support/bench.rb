@@ -411,7 +411,7 @@ module Bench
   # Copies of the demo house's treatments, in turn, until there are as many as wanted.
   def furnish(workroom)
     specs = workroom.jobs.list.flat_map do |line|
-      workroom.jobs.find(line.id).treatments.reject(&:alteration?).map(&:spec)
+      workroom.jobs.find(line.id).treatments.reject { |record| record.sort == "altered" }.map(&:spec)
     end
     books(workroom, specs)
     JOBS.times do |index|
@@ -485,7 +485,7 @@ module Bench
     )
   end
 
-  def altered(job) = "/jobs/#{job.id}/treatments/#{job.treatments.find(&:alteration?).id}"
+  def altered(job) = "/jobs/#{job.id}/treatments/#{job.treatments.find { |record| record.sort == "altered" }.id}"
 
   def treatment(job) = "/jobs/#{job.id}/treatments/#{job.treatments.first.id}"
 

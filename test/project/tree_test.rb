@@ -62,7 +62,7 @@ class TreeTest < EarnestFoldTest
 
   def test_every_heading_has_its_words_everywhere
     EarnestFold::Reckoning::Headings.each do |kind|
-      paths = EarnestFold::Web::Forms::SpecFields.heading_paths("heading" => {"kind" => kind.kind})
+      paths = EarnestFold::Work::SpecFields.heading_paths("heading" => {"kind" => kind.kind})
       assert_empty paths.map { |path| "fields.#{path.tr(".", "_")}" }.reject { |key| EarnestFold::Words.say?(key) }
     end
   end

@@ -343,7 +343,7 @@ class JournalTest < SystemTest
 
   def assert_kept
     there = FIGURES.values.to_h do |path, _|
-      [path, EarnestFold::Web::Forms::Readings.shown(path, spec, EarnestFold::Reckoning::Units::CM)]
+      [path, EarnestFold::Work::SpecFields.shown(path, spec, EarnestFold::Reckoning::Units::CM)]
     end
     assert_equal FIGURES.values.to_h, there
   end

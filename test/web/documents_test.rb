@@ -83,14 +83,14 @@ class DocumentsTest < WebTest
   def every_station_changes_nothing(id)
     before = workroom.jobs.find(Integer(id, 10))
     before.treatments.each do |treatment|
-      (treatment.alteration? ? %w[measure alter] : %w[measure heading cloth]).each do |name|
+      ((treatment.sort == "altered") ? %w[measure alter] : %w[measure heading cloth]).each do |name|
         path = "/jobs/#{id}/treatments/#{treatment.id}/#{name}"
         get path
         assert_equal 200, last_response.status, path
         send_form(path, "version" => treatment.version.to_s, "unit" => before.unit, **fields_shown)
         assert_equal 303, last_response.status, path
       end
-      get "/jobs/#{id}/treatments/#{treatment.id}/#{treatment.alteration? ? "making" : "cutting"}"
+      get "/jobs/#{id}/treatments/#{treatment.id}/#{(treatment.sort == "altered") ? "making" : "cutting"}"
       assert_equal 200, last_response.status
     end
     assert_equal before.treatments, workroom.jobs.find(before.id).treatments

@@ -130,7 +130,7 @@ class StationsTest < WebTest
       save(office, "heading", "heading.fullness" => CGI.unescapeHTML(offered))
 
       assert_equal offer,
-        EarnestFold::Web::Forms::SpecFields.shown(
+        EarnestFold::Work::SpecFields.shown(
           "heading.fullness",
           office.treatments.first.spec,
           EarnestFold::Reckoning::Units::CM
@@ -154,9 +154,10 @@ class StationsTest < WebTest
     assert_equal 422, last_response.status
   end
 
-  def test_a_field_of_another_station_is_not_read
-    save(office, "heading", "support.length" => "999", "making.seam" => "50", "id" => "7")
-    assert_equal "180 cm", office.treatments.first.spec["support"]["length"]
+  def test_what_nobody_is_asked_for_is_not_read
+    before = office.treatments.first.spec
+    save(office, "heading", "id" => "7", "kind" => "lengthen", "way" => "across_width", "heading" => "x", "no" => "1")
+    assert_equal before, office.treatments.first.spec
   end
 
   def test_a_change_made_meanwhile_is_told_and_kept

@@ -18,10 +18,13 @@ module EarnestFold
 
         def fields = self::FIELDS
 
-        # @return [Fields] with those of the curtain itself
-        def all_fields = @all_fields ||= fields + OwnCurtain::FIELDS
+        # @return [Fields] with its name, and those of the curtain itself
+        def all_fields = @all_fields ||= OwnCurtain::FIELDS + fields + ALTERATION_NAME
 
         def example = self::EXAMPLE
+
+        # @return [Boolean] whether it makes something shorter, and stands beside the other ways to do so
+        def shortens? = false
 
         # @param values [Hash] as FIELDS read them
         # @param problems [Problems]
@@ -36,6 +39,9 @@ module EarnestFold
       end
 
       def kind = self.class.kind
+
+      # @return [Boolean] whether it makes something shorter
+      def shortens? = self.class.shortens?
 
       # @return [Length] the wanted length as measured from the top edge
       def from_the_top = wanted_length + stand_up
@@ -78,9 +84,6 @@ module EarnestFold
       def motif_after(place, _curtain) = (place if place < from_the_top)
 
       # What the steps, the drawing and the judgement ask of a kind; nothing of it where a kind says nothing else.
-
-      # @return [Boolean] whether it makes something shorter
-      def shortens? = false
 
       # @return [Length, nil] what a tuck takes out
       def tuck = nil
@@ -151,6 +154,9 @@ module EarnestFold
     # The kinds of alteration.
     Alterations = Registry.new(:kind, :fields, :example, :build)
 
+    # The field by which an alteration says of which kind it is.
+    ALTERATION_NAME = Fields.new(kind: Declare.name_of(Alterations, said: "alterations"))
+
     # An alteration of a job, under its id, with the curtain that is altered.
     AlterationOfJob = Value.define(:id, :alteration, :curtain) do
       # @return [Array<AlterLine>]
@@ -166,11 +172,20 @@ module EarnestFold
       def left_over = alteration.left_over(curtain)
     end
 
-    # The lengths that nearly every alteration starts from.
-    ALTERED_LENGTHS = {
-      existing_length: Declare.length(least: :over_zero),
-      wanted_length: Declare.length(least: :over_zero),
-      stand_up: Declare.length(Length::ZERO, least: :any)
-    }.freeze
+    # What several alterations ask.
+    module AskedOfCurtain
+      # No curtain is longer.
+      SANE = Length.mm(20_000)
+      HEM = Declare.starting({"kind" => "double", "depth" => "8 cm"}.freeze, Declare.allowance)
+      SEAM = Declare.starting("1.5 cm", Declare.length(Length::ZERO))
+      TOP = Declare.starting("9 cm", Declare.length)
+      LET_DOWN = Declare.flag(false)
+      WANTED = {
+        wanted_length: Declare.length(least: :over_zero, sane: SANE),
+        stand_up: Declare.length(Length::ZERO, least: :any, sane: Length.mm(2_000))
+      }.freeze
+      # The lengths that nearly every one starts from.
+      LENGTHS = Declare.at("measure", existing_length: Declare.length(least: :over_zero, sane: SANE), **WANTED).freeze
+    end
   end
 end

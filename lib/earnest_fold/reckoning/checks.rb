@@ -7,9 +7,11 @@ module EarnestFold
       def stop? = level == :stop
     end
 
-    # The checks: "Checks" in the rules. A check is one file in checks/: a module with `CODE`, `LEVEL` and
-    # `call(reckoning)`, which gives the facts (a Hash) where it is raised and nil where it stays silent.
+    # The checks: "Checks" in the rules. A check is one file in checks/: a module with `CODE`, `LEVEL`, the
+    # `STATION` at which it speaks (the cloth's where it names none) and `call(reckoning)`, which gives the facts (a
+    # Hash) where it is raised and nil where it stays silent.
     module Checks
+      USUAL_STATION = "cloth"
       LEVELS = %i[stop warn note].freeze
       Kinds = Registry.new(:call)
 
@@ -23,6 +25,13 @@ module EarnestFold
           data && Check.new(code: kind::CODE, level: kind::LEVEL, data: data)
         end
         raised.sort_by.with_index { |check, index| [LEVELS.index(check.level), index] }
+      end
+
+      # @param check [Check]
+      # @return [String] the station at which it speaks
+      def station_of(check)
+        kind = Kinds[check.code]
+        kind&.const_defined?(:STATION) ? kind::STATION : USUAL_STATION
       end
     end
   end

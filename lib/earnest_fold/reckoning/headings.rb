@@ -23,6 +23,9 @@ module EarnestFold
 
         def fields = self::FIELDS
 
+        # @return [Fields] with its name
+        def all_fields = @all_fields ||= fields + HEADING_NAME
+
         def example = self::EXAMPLE
 
         # @return [Array<String>] what of the support it is reckoned with, as fields of the treatment
@@ -192,5 +195,8 @@ module EarnestFold
 
     # The kinds of heading.
     Headings = Registry.new(:kind, :fields, :example, :build)
+
+    # The field by which a heading says of which kind it is.
+    HEADING_NAME = Fields.new(kind: Declare.name_of(Headings, said: "headings"))
   end
 end

@@ -13,6 +13,9 @@ module EarnestFold
 
         def fields = self::FIELDS
 
+        # @return [Fields] that a part is kept by
+        def all_fields = fields
+
         def example = self::EXAMPLE
 
         def build(values, _problems) = new(**values)

@@ -24,13 +24,13 @@ module EarnestFold
           windows = @workroom
             .rows(:treatments)
             .where(id: said)
-            .order(Sequel.desc(:updated_at))
+            .order(Sequel.desc(:updated_at), Sequel.desc(:id))
             .limit(MOST_WORK)
             .select(:window_id)
           ids = @workroom
             .rows(:jobs)
             .where(id: @workroom.rows(:windows).where(id: windows).select(:job_id))
-            .order(Sequel.desc(:updated_at))
+            .order(Sequel.desc(:updated_at), Sequel.desc(:id))
             .select_map(:id)
           @workroom.jobs.all(ids)
         end

@@ -24,10 +24,8 @@ module EarnestFold
           def treatments = windows.flat_map(&:treatments)
         end
       Window = Reckoning::Value.define(:id, :room, :name, :treatments)
-      Treatment = Reckoning::Value.define(:id, :sort, :spec, :source, :version, :undoable, :put_away) do
-        # @return [Boolean] whether somebody's own curtain is altered, rather than one made
-        def alteration? = sort == "altered"
-      end
+      # `sort` is "made", or "altered" for somebody's own curtain.
+      Treatment = Reckoning::Value.define(:id, :sort, :spec, :source, :version, :undoable, :put_away)
       Change = Reckoning::Value.define(:before, :after, :taken_back, :at, :by)
       Cloth = Reckoning::Value.define(:id, :spec, :source, :colour, :version)
       # The colour of a cloth of which nobody has said any.

@@ -68,21 +68,26 @@ module EarnestFold
         halt failure(403) unless request.safe? || TOKENS.accepts?(env)
       end
 
-      register Routes::Pages
-      register Routes::House
-      register Routes::Jobs
-      register Routes::Windows
-      register Routes::Papers
-      register Routes::Treatments
-      register Routes::Cutting
-      register Routes::Table
-      register Routes::Bench
-      register Routes::CameIn
-      register Routes::Account
-      register Routes::Diary
-      register Routes::Logbook
-      register Routes::Shelf
-      register Routes::Cloths
+      HANDLERS = [
+        Routes::Pages,
+        Routes::House,
+        Routes::Jobs,
+        Routes::Windows,
+        Routes::Papers,
+        Routes::Cutting,
+        Routes::Table,
+        Routes::Bench,
+        Routes::CameIn,
+        Routes::Account,
+        Routes::Diary,
+        Routes::Logbook,
+        Routes::Shelf,
+        Routes::Cloths,
+        # Last: any other page of a work is one of its stations.
+        Routes::Stations
+      ].freeze
+      HANDLERS.each { |handler| handler.mount(self) }
+
       register Failures
     end
   end

@@ -22,7 +22,12 @@ module EarnestFold
             was[path] == is[path] || figure(path, was[path], before) == figure(path, is[path], after)
           end
         changed.map do |path|
-          Difference.new(path: path, label: label(path), before: said(path, was[path]), after: said(path, is[path]))
+          Difference.new(
+            path: path,
+            label: label(path),
+            before: said(path, was[path], before),
+            after: said(path, is[path], after)
+          )
         end
       end
 
@@ -30,16 +35,14 @@ module EarnestFold
 
       # What it comes to; what nobody declares is as it is written.
       def figure(path, value, spec)
-        return value if Forms::Readings.path?(path) || path.start_with?("answers")
-
-        field = Forms::SpecFields.field(path, spec)
+        field = Work::SpecFields.field(path, spec)
         value.nil? ? field.default : field.kind.read(value, @sheet.unit, Reckoning::Problems.new)
       rescue KeyError
         value
       end
 
       # Readings by the place at which each was taken, everything else by its path.
-      def flat(spec) = Forms::Readings.all(spec).transform_keys { |place| "drop.readings.#{place}" }.merge(leaves(spec))
+      def flat(spec) = Work::Readings.all(spec).transform_keys { |place| "drop.readings.#{place}" }.merge(leaves(spec))
 
       def leaves(spec, above = "")
         spec.except("readings", "taken_at").each_with_object({}) do |(key, value), found|
@@ -52,17 +55,17 @@ module EarnestFold
         (Words.say?(key) || path.start_with?("wall.", "drop.readings.")) ? Words.field_label(path) : path.tr("._", " ")
       end
 
-      def said(path, value)
+      def said(path, value, spec)
         return Words.say("changes.nothing") if value.nil?
         return @sheet.settled.set(value)&.name || value.to_s if path == "rules"
 
-        path.match?(/face|cloth\z/) ? cloth_name(value) : in_words(path, value)
+        path.match?(/face|cloth\z/) ? cloth_name(value) : in_words(path, value, spec)
       end
 
       # A choice in the words that its station has for it.
-      def in_words(path, value)
-        _, key = Screens::Cloth::CHOICES[path]
-        key ? Words.say("#{key}.#{value}") : value.to_s
+      def in_words(path, value, spec)
+        kind = Work::SpecFields.field?(path, spec) ? Work::SpecFields.kind(path, spec) : nil
+        kind&.words&.include?(value) ? Words.say("#{kind.said}.#{value}") : value.to_s
       end
 
       def cloth_name(id) = @sheet.cloth_records.find { |record| record.id.to_s == id }&.spec&.fetch("name", nil) || id

@@ -100,6 +100,8 @@ module EarnestFold
           %(<input type="hidden" name="#{Once::KEY}" value="#{SecureRandom.uuid}" autocomplete="off">)
       end
 
+      def paths = Paths
+
       def asset(path) = "/#{path}?#{ASSETS.fetch(path)}"
 
       def say(key, **data) = Words.say(key, **data)

@@ -11,7 +11,7 @@ module EarnestFold
       # @param entries [Array<Work::Treatment, Work::Alteration>] those that are reckoned
       def initialize(sheet, entries)
         @sheet, @works = sheet, entries.select(&:reckoning)
-        @entries = @works.reject(&:alteration?)
+        @entries = @works.reject(&:altered_as)
       end
 
       # @return [String] PDF
@@ -56,7 +56,7 @@ module EarnestFold
           title: entry.title,
           about: screen.in_all,
           rows: alike.map { |steps| row(screen, steps) },
-          drawing: entry.alteration? ? Drawings::AlteredCurtain.new(entry.reckoning, unit).to_s : nil
+          drawing: entry.altered_as ? Drawings::AlteredCurtain.new(entry.reckoning, unit).to_s : nil
         )
       end
 

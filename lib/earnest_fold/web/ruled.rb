@@ -46,7 +46,7 @@ module EarnestFold
       def line_mark(line) = (path = LINES[line.name]) && mark(path)
 
       # @return [String, nil] what the set says of a field, as it would be typed
-      def text(path) = (ruled = value(path)).nil? ? nil : Forms::SpecFields.text(ruled, kind(path), @unit)
+      def text(path) = (ruled = value(path)).nil? ? nil : kind(path).show(ruled, @unit)
 
       private
 
@@ -55,7 +55,7 @@ module EarnestFold
         unless ruled.nil?
           Mark.new(
             name: name,
-            says: Forms::SpecFields.text(ruled, kind(path), @unit),
+            says: kind(path).show(ruled, @unit),
             departs: !same?(path, ruled),
             path: path
           )
@@ -64,14 +64,14 @@ module EarnestFold
 
       def value(path) = @set&.value(path, @spec.dig("heading", "kind"), @unit)
 
-      def kind(path) = Forms::SpecFields.kind(path, @spec)
+      def kind(path) = Work::SpecFields.kind(path, @spec)
 
       # Alike as figures, however they were written.
       def same?(path, ruled) = figure(path, own(path)) == figure(path, ruled)
 
       def own(path)
-        stored = Forms::SpecFields.stored(path, @spec)
-        stored.nil? ? Forms::SpecFields.field(path, @spec).default : stored
+        stored = Work::SpecFields.stored(path, @spec)
+        stored.nil? ? Work::SpecFields.field(path, @spec).default : stored
       end
 
       def figure(path, value)

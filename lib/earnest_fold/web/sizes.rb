@@ -14,7 +14,7 @@ module EarnestFold
       # @return [Integer] a job document may be larger than what a form sends
       def most(path)
         case path
-        when "/jobs/import" then Documents::JobFormat::LARGEST
+        when Paths.import then Documents::JobFormat::LARGEST
         when %r{/came-in/photographs\z} then PHOTOGRAPH
         else FORM
         end

@@ -6,17 +6,14 @@ module EarnestFold
     class Alteration
       include AtWork
 
-      STATIONS = %w[measure alter making hanging account].freeze
-      # What must be readable for Measure to be done.
-      MEASURED = Regexp.new(
-        "\\A/(existing_length|wanted_length|stand_up|curtains|width|widths|motif|band|" \
-        "cloth_width|cloth_length|panel_width|finished_width)"
-      )
+      # @return [String]
+      def sort = Station::ALTERED
 
-      # @return [Array<String>] in the order of the work
-      def stations = STATIONS
+      # @return [String] the kind of alteration
+      def altered_as = record.spec["kind"]
 
-      def alteration? = true
+      # @return [Boolean] whether layers hang behind and before it
+      def layers? = false
 
       # @return [Enumerable] the steps that there can be
       def order_kinds = Reckoning::MakingUp::AlteringKinds
@@ -30,8 +27,12 @@ module EarnestFold
       # @return [Array<Reckoning::Check>] those that speak at a station
       def checks_at(station) = (station == "alter") ? checks : []
 
-      # @return [Boolean] whether anything is wanting at a station where fields are filled in, or before it
-      def wanting?(station) = problems.any? { |problem| (station == "alter") || MEASURED.match?(problem.at) }
+      # @param path [String] of a field
+      # @return [Boolean] whether it can't be left empty: any figure of somebody's own curtain may be wanting still
+      def needs?(path) = SpecFields.kind(path, record.spec).decides?
+
+      # @return [nil] it came with its cloth
+      def face = nil
 
       # @param answers [Array<String>] the codes of the questions that have been answered
       # @return [Array<Reckoning::Remark>] what an experienced maker would say of it

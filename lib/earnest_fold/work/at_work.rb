@@ -4,7 +4,8 @@ module EarnestFold
   module Work
     # What everything that a workroom has in hand answers, whether it is made ({Treatment}) or altered ({Alteration}):
     # what stands in the store, what is reckoned of it, its stations, its order of work and how far it is. Who includes
-    # it says besides: `stations`, `checks_at`, `wanting?`, `hands`, `judged`, `asked_for`, `order_kinds`, `billed`.
+    # it says besides: `sort`, `checks_at`, `needs?`, `hands`, `judged`, `asked_for`, `order_kinds`, `billed`, and what
+    # lists and pictures show of it.
     module AtWork
       include Remembers
 
@@ -99,6 +100,27 @@ module EarnestFold
                   else
                     faulty
                   end
+
+      # @return [Reckoning::Fields] what is asked of it
+      def fields = SpecFields.declared(record.spec)
+
+      # @return [Array<String>] the stations that it has, in the order of the work
+      def stations = @stations ||= Stations.of(self)
+
+      # @return [Array<String>] those of them at which fields are filled in
+      def filled_in = stations & fields.stations
+
+      # @param station [String] where fields are filled in
+      # @return [Boolean] whether anything is wanting there, or at one before it
+      def wanting?(station)
+        so_far = filled_in[0..filled_in.index(station)]
+        problems.any? { |problem| so_far.include?(station_of(problem)) }
+      end
+
+      # @param problem [Reckoning::Problem]
+      # @return [String] the station at which it can be mended; the last at which anything is filled in where nobody
+      #   knows
+      def station_of(problem) = fields.station_of(problem.at) || filled_in.last
 
       # @param station [String]
       # @return [Symbol] :done, :open, :warned or :stopped

@@ -26,12 +26,16 @@ module EarnestFold
 
       # A window at which something is altered only is none of the document's windows.
       def windows
-        made_here = job.windows.reject { |window| window.treatments.any? && window.treatments.all?(&:alteration?) }
+        made_here = job.windows.reject do |window|
+          window.treatments.any? && window.treatments.all? { |record| altered?(record) }
+        end
         made_here.map do |window|
-          kept = window.treatments.reject { |made| made.put_away || made.alteration? }
+          kept = window.treatments.reject { |made| made.put_away || altered?(made) }
           [window.id.to_s, window.room, window.name, kept.to_h { |made| [made.id.to_s, named_rules(made.spec)] }]
         end
       end
+
+      def altered?(record) = record.sort == Station::ALTERED
 
       # A copy goes by its own name: no two have the same.
       def with_alterations

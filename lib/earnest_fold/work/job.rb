@@ -56,10 +56,10 @@ module EarnestFold
       def house = settled.rules
 
       # @return [Array<Treatment>] in order of the windows, without what is put away
-      def entries = @entries ||= at_work(Treatment) { |record| !record.alteration? }
+      def entries = @entries ||= at_work(Treatment, Station::MADE)
 
       # @return [Array<Alteration>] somebody's own curtains, without what is put away
-      def alterations = @alterations ||= at_work(Alteration, &:alteration?)
+      def alterations = @alterations ||= at_work(Alteration, Station::ALTERED)
 
       # For whoever looks at all of them, or makes them: one that can't be shown harms none of the others.
       # @return [Job] the same, each of its works known to be sound, or shown as faulty
@@ -109,7 +109,7 @@ module EarnestFold
 
       # @return [Reckoning::Treatment, nil] one without its cloths, where nothing but a cloth is wanting
       def before_cloth(entry)
-        return unless entry.problems.all? { |problem| problem.at.match?(%r{\A/(face|lining)}) }
+        return if entry.reckoned.faulty? || entry.problems.any? { |problem| entry.station_of(problem) != "cloth" }
 
         reader.without_cloths(entry.id, entry.record.spec)
       end
@@ -153,11 +153,11 @@ module EarnestFold
       # Names, prices and colours stand with the cloths: all of them can be chosen from.
       def cloths_seen = cloth_records.map { |record| [record.id, record.version, record.source, record.colour] }
 
-      def at_work(kind)
+      def at_work(kind, sort)
         job.windows.flat_map do |window|
           window
             .treatments
-            .select { |record| !record.put_away && yield(record) }
+            .select { |record| !record.put_away && record.sort == sort }
             .map { |record| work(kind, window, record, reader.reckoned(record)) }
         end
       end

@@ -2,34 +2,41 @@
 
 module EarnestFold
   module Work
-    # How far a work has come at a station: what is alike for everything that a workroom has in hand.
+    # The stations, in the order of the work, and how far a work has come at each.
     module Stations
-      # Of all works, in the order of the work: some have no Alter, others no Heading, Cloth and Cutting.
-      NAMES = %w[measure heading cloth alter cutting making hanging account].freeze
-
       module_function
 
-      # @param work [AtWork]
-      # @param station [String]
-      # @return [Symbol] :done, :open, :warned or :stopped
-      def reckon_state(work, station)
-        return :open if open?(work, station)
+      # @return [Array<Station>] each of stations/
+      def all
+        @all ||= begin
+          LOADER.eager_load_namespace(self)
+          constants.map { |name| const_get(name) }.grep(Station).sort_by(&:place).freeze
+        end
+      end
 
-        levels = work.checks_at(station).map(&:level)
+      # @return [Array<String>]
+      def names = all.map(&:name)
+
+      # @return [Array<String>] those at which fields of anything are filled in
+      def filled
+        @filled ||=
+          names & [Reckoning::Treatment::FIELDS, *Reckoning::Alterations.map(&:all_fields)].flat_map(&:stations)
+      end
+
+      # @param work [AtWork]
+      # @return [Array<String>] those that it has
+      def of(work) = all.select { |station| station.of?(work) }.map(&:name)
+
+      # @param work [AtWork]
+      # @param name [String] of a station
+      # @return [Symbol] :done, :open, :warned or :stopped
+      def reckon_state(work, name)
+        return :open if all.find { |station| station.name == name }.open?(work)
+
+        levels = work.checks_at(name).map(&:level)
         return :stopped if levels.include?(:stop)
 
         levels.include?(:warn) ? :warned : :done
-      end
-
-      # @return [Boolean] whether anything is still to be done there
-      def open?(work, station)
-        case station
-        when "cutting" then !work.cut?
-        when "making" then !work.finished?
-        when "hanging" then !work.hung
-        when "account" then !work.invoiced
-        else work.wanting?(station)
-        end
       end
     end
   end

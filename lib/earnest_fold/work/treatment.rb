@@ -6,20 +6,14 @@ module EarnestFold
     class Treatment
       include AtWork
 
-      # Where a check speaks; what isn't named here speaks at the cloth.
-      CHECKS = {"readings_spread" => "measure", "carriers_short" => "heading", "fullness_thin" => "cloth"}.freeze
-      # Which parts of a document must be readable for a station to be done.
-      PLACES = {
-        "measure" => %r{\A/(support|opening|drop|return|overlap|ease|site|wall|notes|name)},
-        "heading" => %r{\A/heading},
-        "cloth" => %r{\A/(face|making|lining|pattern|run)}
-      }.freeze
-      STATIONS = %w[measure heading cloth cutting making hanging account].freeze
+      # @return [String]
+      def sort = Station::MADE
 
-      # @return [Array<String>] in the order of the work
-      def stations = STATIONS
+      # @return [nil] nothing is altered
+      def altered_as = nil
 
-      def alteration? = false
+      # @return [Boolean] whether layers hang behind and before it
+      def layers? = true
 
       # @return [Enumerable] the steps that there can be
       def order_kinds = Reckoning::MakingUp::Kinds
@@ -37,15 +31,18 @@ module EarnestFold
       def checks = reckoning ? reckoning.checks : []
 
       # @return [Array<Reckoning::Check>] those that speak at a station
-      def checks_at(station) = checks.select { |check| CHECKS.fetch(check.code, "cloth") == station }
+      def checks_at(station) = checks.select { |check| Reckoning::Checks.station_of(check) == station }
 
-      # @return [Boolean] whether anything is wanting at a station where fields are filled in, or before it
-      def wanting?(station)
-        place = STATIONS.index(station)
-        return true if place.positive? && Stations.open?(self, STATIONS[place - 1])
+      # @param path [String] of a field
+      # @return [Boolean] whether it can't be left empty; what leaving out a cloth means, its list says
+      def needs?(path)
+        return Reckoning::Support.length_needed?(record.spec.dig("opening", "kind")) if path == "support.length"
 
-        problems.any? { |problem| PLACES.fetch(station).match?(problem.at) }
+        !path.match?(/\A(face|lining|interlining)/) && SpecFields.field(path, record.spec).required?
       end
+
+      # @return [Reckoning::Cloth, nil]
+      def face = reckoning&.treatment&.face
 
       # @param answers [Array<String>] the codes of the questions that have been answered
       # @return [Array<Reckoning::Remark>] what an experienced maker would say of it

@@ -38,7 +38,7 @@ module EarnestFold
         PRICE = ->(amount) { [FieldKinds::PriceKind.new, Rational(amount)] }
         private_constant :PRICE
         FIELDS = Fields.new(
-          school: Declare.choice(SCHOOLS, "by_time"),
+          school: Declare.choice(SCHOOLS, "by_time", said: "account.by"),
           currency: Declare.text("€", least: 1, most: 8),
           hourly_rate: PRICE.call(36),
           bands: Declare.list(
@@ -52,9 +52,9 @@ module EarnestFold
           fitting: PRICE.call(25),
           travel: PRICE.call(0),
           tax_percent: Declare.number(20r, least: 0, most: 100),
-          prices: Declare.choice(PRICES, "net"),
+          prices: Declare.choice(PRICES, "net", said: "books.prices"),
           round_to: PRICE.call("0.50"),
-          rounding: Declare.choice(ROUNDINGS, "nearest")
+          rounding: Declare.choice(ROUNDINGS, "nearest", said: "books.roundings")
         )
 
         # @param drop [Length] finished

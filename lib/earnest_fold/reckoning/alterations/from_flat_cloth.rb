@@ -19,15 +19,18 @@ module EarnestFold
       Way = Value.define(:cloths, :cut_line, :remnant, :fullness, :fits)
 
       KIND = "from_flat_cloth"
-      FIELDS = Fields.new(
+      MEASURED = Declare.at(
+        "measure",
+        cloth_length: Declare.length(least: :over_zero, sane: AskedOfCurtain::SANE),
         cloth_width: Declare.length(least: :over_zero),
-        cloth_length: Declare.length(least: :over_zero),
         finished_width: Declare.length(least: :over_zero),
-        fullness: Declare.fullness,
-        wanted_length: Declare.length(least: :over_zero),
-        stand_up: Declare.length(Length::ZERO, least: :any),
-        top_allowance: Declare.length
+        **AskedOfCurtain::WANTED
       )
+      FIELDS = Fields.new(
+        **MEASURED,
+        **Declare.at("alter", top_allowance: AskedOfCurtain::TOP, fullness: Declare.starting("2", Declare.fullness))
+      )
+      private_constant :MEASURED
       EXAMPLE = {
         "kind" => KIND,
         "cloth_width" => "200 cm",
@@ -37,6 +40,10 @@ module EarnestFold
         "wanted_length" => "188 cm",
         "top_allowance" => "9 cm"
       }.freeze
+
+      # @return [Fields] with the direction of the cloth, which is its to choose
+      def self.all_fields =
+        @all_fields ||= Fields.new(**Declare.at("alter", way: OwnCurtain::FIELDS.declared.fetch(:way))) + super
 
       def figures = {ways: [way(cloth_width, cloth_length), way(cloth_length, cloth_width)]}
 

@@ -8,10 +8,13 @@ module EarnestFold
 
       KIND = "lengthen"
       FIELDS = Fields.new(
-        **ALTERED_LENGTHS,
-        existing_hem: Declare.allowance,
-        let_down: Declare.flag(false),
-        seam: Declare.length(Length::ZERO)
+        **AskedOfCurtain::LENGTHS,
+        **Declare.at(
+          "alter",
+          existing_hem: AskedOfCurtain::HEM,
+          let_down: AskedOfCurtain::LET_DOWN,
+          seam: AskedOfCurtain::SEAM
+        )
       )
       EXAMPLE = {
         "kind" => KIND,

@@ -16,11 +16,16 @@ module EarnestFold
       include Alteration
 
       KIND = "new_heading"
+      # With the house's own figures for its kind.
+      STARTS_WITH = {"kind" => "pencil_pleat", "fullness" => "2"}.freeze
       FIELDS = Fields.new(
-        **ALTERED_LENGTHS,
-        panel_width: Declare.length(least: :over_zero),
-        finished_width: Declare.length(least: :over_zero),
-        heading: [HeadingField.new, Fields::REQUIRED]
+        **AskedOfCurtain::LENGTHS,
+        **Declare.at(
+          "measure",
+          panel_width: Declare.length(least: :over_zero),
+          finished_width: Declare.length(least: :over_zero)
+        ),
+        **Declare.at("alter", heading: Declare.starting(STARTS_WITH, [HeadingField.new, Fields::REQUIRED]))
       )
       EXAMPLE = {
         "kind" => KIND,

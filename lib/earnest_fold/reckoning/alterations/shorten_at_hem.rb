@@ -8,10 +8,13 @@ module EarnestFold
 
       KIND = "shorten_at_hem"
       FIELDS = Fields.new(
-        **ALTERED_LENGTHS,
-        existing_hem: Declare.allowance,
-        let_down: Declare.flag(false),
-        hem: Declare.allowance
+        **AskedOfCurtain::LENGTHS,
+        **Declare.at(
+          "alter",
+          existing_hem: AskedOfCurtain::HEM,
+          let_down: AskedOfCurtain::LET_DOWN,
+          hem: AskedOfCurtain::HEM
+        )
       )
       EXAMPLE = {
         "kind" => KIND,
@@ -19,6 +22,8 @@ module EarnestFold
         "wanted_length" => "164 cm",
         "hem" => {"kind" => "double", "depth" => "8 cm"}
       }.freeze
+
+      def self.shortens? = true
 
       def figures = {cut_line: cut_line, remnant: available - cut_line}
 
@@ -49,8 +54,6 @@ module EarnestFold
       def edges = {top: :kept, sides: :kept, hem: :new}
 
       def left_over(_curtain) = [available - cut_line, Length::ZERO].max
-
-      def shortens? = true
 
       def new_hem = hem
 

@@ -8,9 +8,8 @@ module EarnestFold
 
       KIND = "shorten_at_top"
       FIELDS = Fields.new(
-        **ALTERED_LENGTHS,
-        remove: Declare.length(least: :over_zero),
-        seam: Declare.length(Length::ZERO)
+        **AskedOfCurtain::LENGTHS,
+        **Declare.at("alter", seam: AskedOfCurtain::SEAM, remove: Declare.length(least: :over_zero))
       )
       EXAMPLE = {
         "kind" => KIND,
@@ -19,6 +18,8 @@ module EarnestFold
         "remove" => "41 cm",
         "seam" => "2 cm"
       }.freeze
+
+      def self.shortens? = true
 
       def figures = {tuck_fold: remove / 2, pattern_rises: remove, strip: strip, left_at_hem: left_at_hem}
 
@@ -65,8 +66,6 @@ module EarnestFold
 
         (place > curtain.band + remove) ? place - remove : nil
       end
-
-      def shortens? = true
 
       def tuck = remove
 

@@ -7,7 +7,10 @@ module EarnestFold
       include Alteration
 
       KIND = "shorten_keep_hem"
-      FIELDS = Fields.new(**ALTERED_LENGTHS, existing_hem: Declare.allowance, seam: Declare.length(Length::ZERO))
+      FIELDS = Fields.new(
+        **AskedOfCurtain::LENGTHS,
+        **Declare.at("alter", existing_hem: AskedOfCurtain::HEM, seam: AskedOfCurtain::SEAM)
+      )
       EXAMPLE = {
         "kind" => KIND,
         "existing_length" => "228 cm",
@@ -15,6 +18,8 @@ module EarnestFold
         "existing_hem" => {"kind" => "single", "depth" => "3 cm"},
         "seam" => "1.5 cm"
       }.freeze
+
+      def self.shortens? = true
 
       def figures = {remove: remove, seam_line: from_the_top - existing_hem.depth, tuck_fold: remove / 2, strip: strip}
 
@@ -53,8 +58,6 @@ module EarnestFold
 
         (place > upper + remove) ? place - remove : nil
       end
-
-      def shortens? = true
 
       def tuck = remove
 

@@ -17,11 +17,14 @@ module EarnestFold
 
       KIND = "split_panel"
       FIELDS = Fields.new(
-        **ALTERED_LENGTHS,
-        existing_hem: Declare.allowance,
-        let_down: Declare.flag(false),
-        hem: Declare.allowance,
-        top_allowance: Declare.length
+        **AskedOfCurtain::LENGTHS,
+        **Declare.at(
+          "alter",
+          existing_hem: AskedOfCurtain::HEM,
+          let_down: AskedOfCurtain::LET_DOWN,
+          hem: AskedOfCurtain::HEM,
+          top_allowance: AskedOfCurtain::TOP
+        )
       )
       EXAMPLE = {
         "kind" => KIND,

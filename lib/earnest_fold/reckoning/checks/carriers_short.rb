@@ -7,6 +7,7 @@ module EarnestFold
       module CarriersShort
         CODE = "carriers_short"
         LEVEL = :stop
+        STATION = "heading"
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

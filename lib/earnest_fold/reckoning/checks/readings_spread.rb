@@ -7,6 +7,7 @@ module EarnestFold
       module ReadingsSpread
         CODE = "readings_spread"
         LEVEL = :warn
+        STATION = "measure"
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -30,7 +30,7 @@ module EarnestFold
         :zone
       )
         FIELDS = Fields.new(
-          day_begins: Declare.count(510, least: 0, most: 1380),
+          day_begins: [FieldKinds::ClockKind.new(latest: 1380), 510],
           day_minutes: Declare.count(450, least: 30, most: 1440),
           weekdays: [WeekdaysKind.new, [1, 2, 3, 4, 5].freeze],
           people: Declare.count(1, least: 1, most: 50),

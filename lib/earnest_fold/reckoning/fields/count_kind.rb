@@ -5,6 +5,8 @@ module EarnestFold
     module FieldKinds
       # A whole number between bounds.
       CountKind = Value.define(:least, :most) do
+        include Kind
+
         def read(raw, _unit, problems)
           number = Exact.read(raw)
           return problems.add(:not_a_count) unless number && number.denominator == 1
@@ -13,6 +15,10 @@ module EarnestFold
 
           number.numerator
         end
+
+        def take(typed, _unit) = typed.match?(/\A\d{1,9}\z/) ? Integer(typed, 10) : typed
+
+        def keep(raw, _unit) = raw.to_i
 
         def schema = {"type" => "integer", "minimum" => least, "maximum" => most}
       end

@@ -5,6 +5,8 @@ module EarnestFold
     module FieldKinds
       # A few whole numbers, each at least one.
       class CountListKind < Value.define
+        include Kind
+
         MOST = 100
         ONE = CountKind.new(least: 1, most: 1000)
 
@@ -15,6 +17,10 @@ module EarnestFold
 
           raw.each_with_index.map { |item, index| ONE.read(item, unit, problems.within(index)) }.freeze
         end
+
+        def show(kept, _unit) = Array(kept).join(", ")
+
+        def take(typed, unit) = typed.split(/[\s,;]+/).map { |part| ONE.take(part, unit) }
 
         def schema = {"type" => "array", "minItems" => 1, "maxItems" => MOST, "items" => ONE.schema}
       end

@@ -8,14 +8,28 @@ module EarnestFold
 
       module_function
 
-      def length(default = REQUIRED, least: :zero) = [FieldKinds::LengthKind.new(least: least), default]
+      # @param station [String] at which these are filled in
+      # @return [Hash{Symbol => Array}] the same, with their station
+      def at(station, **fields) = fields.transform_values { |kind, default, _, start| [kind, default, station, start] }
+
+      # @param start [Object] what a new record has in it, as it would be kept
+      # @return [Array] the same field, with that
+      def starting(start, field) = [*field.first(2), nil, start]
+
+      # @param sane [Length, nil] the most that anybody means by it
+      def length(default = REQUIRED, least: :zero, sane: nil) =
+        [FieldKinds::LengthKind.new(least: least, sane: sane), default]
 
       def number(default = REQUIRED, **bounds) = [FieldKinds::NumberKind.between(**bounds), default]
 
       def count(default = REQUIRED, least: 0, most: 1_000_000) =
         [FieldKinds::CountKind.new(least: least, most: most), default]
 
-      def choice(words, default = REQUIRED) = [FieldKinds::ChoiceKind.new(words: words), default]
+      # @param said [String, nil] where the words stand in the locale file
+      def choice(words, default = REQUIRED, said: nil) = [FieldKinds::ChoiceKind.new(words: words, said: said), default]
+
+      # @param registry [Registry] whose names there are to choose from
+      def name_of(registry, said:) = [FieldKinds::NameKind.new(registry: registry, said: said), REQUIRED]
 
       def flag(default) = [FieldKinds::FlagKind.new, default]
 
@@ -39,7 +53,7 @@ module EarnestFold
 
     # An allowance as a document writes it.
     Declare::ALLOWANCE = Fields.new(
-      kind: Declare.choice(Allowance::KINDS),
+      kind: Declare.choice(Allowance::KINDS, said: "turnings"),
       depth: Declare.length(Length::ZERO),
       turn_under: Declare.length(Length::ZERO)
     )

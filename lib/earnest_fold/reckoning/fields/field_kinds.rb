@@ -2,10 +2,64 @@
 
 module EarnestFold
   module Reckoning
-    # The kinds of field that a record can declare, one file each beside this one. A kind reads a plain value
-    # (`read(raw, unit, problems)` gives the value, or nil and a problem) and describes itself as JSON Schema
-    # (`schema`).
+    # The kinds of field that a record can declare, one file each beside this one. A field is translated nowhere else:
+    # its kind reads what a document or the store says, and speaks for it to people and to both.
     module FieldKinds
+      # The contract of a kind, with what most of them answer alike. Four forms of one field: as a document has it
+      # (`raw`, where a plain number is in the document's unit), as it is kept (with its unit, as it was typed), as a
+      # person types it, and its value. A kind answers besides: `read(raw, unit, problems)`, the value, or nil and a
+      # problem (what is kept is read too), and `schema`, a JSON Schema object.
+      module Kind
+        # Nobody types a longer figure.
+        LONGEST_TYPED = 60
+
+        # @param kept [Object, nil]
+        # @param unit [Unit] the one shown
+        # @return [String] as a person reads and types it, without the unit's name
+        def show(kept, _unit) = kept.to_s
+
+        # @param typed [String] by a person, not empty
+        # @param unit [Unit] the one shown
+        # @return [Object] to be kept: exactly what was typed, with its unit
+        def take(typed, _unit) = typed
+
+        # @param raw [Object] as a document has it
+        # @param unit [String] the document's
+        # @return [Object] to be kept
+        def keep(raw, _unit) = raw
+
+        # @param kept [Object]
+        # @return [Object] as a document has it; numbers exact (Rational)
+        def write(kept) = kept
+
+        # @param value [Object] as {#read} gave it
+        # @return [Object] to be kept
+        def kept_of(value) = value
+
+        # What reads well and can hardly be meant: it is asked before anything is taken.
+        # @param kept [Object]
+        # @param unit [Unit]
+        # @return [Array(Symbol, Hash), nil] the code of the doubt and its facts; `offer` is what may be meant, as it
+        #   would be kept
+        def doubt(_kept, _unit) = nil
+
+        # @return [Integer] characters
+        def longest = LONGEST_TYPED
+
+        # @return [Array<String>, nil] what there is to choose from, as it would be typed; nil where it is typed freely
+        def words = nil
+
+        # @return [String, nil] the place in the locale file where those are said
+        def said = nil
+
+        # @return [Boolean] whether it decides which other fields there are
+        def decides? = false
+
+        # @param kept [Object] of the record that it holds
+        # @return [Fields, nil] of that record
+        def inner(_kept) = nil
+      end
+
       # @return [Hash] a JSON Schema object; unknown fields are let be, for later versions
       def self.record_schema(fields)
         properties = fields.to_h { |field| [field.key, field_schema(field)] }
@@ -13,7 +67,6 @@ module EarnestFold
       end
 
       # @param kinds [Enumerable] of headings, alterations or small parts
-
       # @return [Hash] a record of the kind it names: said with "if", so that what is wrong is said of that kind alone
       def self.kinds_schema(kinds)
         {

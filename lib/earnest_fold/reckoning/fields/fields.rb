@@ -2,9 +2,16 @@
 
 module EarnestFold
   module Reckoning
-    # One field that a record declares: its name, its kind (see {FieldKinds}), and its default, or REQUIRED.
-    Field = Value.define(:name, :kind, :default) do
+    # One field that a record declares: its name, its kind (see {FieldKinds}), its default, or REQUIRED; the name of
+    # the station at which it is filled in, nil where it stands inside another field or is never asked for; and what a
+    # new record has in it (as it would be kept), nil for nothing.
+    class Field < Value.define(:name, :kind, :default, :station, :start)
+      def initialize(name:, kind:, default:, station: nil, start: nil) = super
+
       def required? = default.equal?(Fields::REQUIRED)
+
+      # @return [Boolean] whether a choice may be left open
+      def may_be_open? = default.nil? && !required?
 
       def key = name.to_s
     end
@@ -25,21 +32,28 @@ module EarnestFold
       # Stands for "has no default".
       REQUIRED = Object.new.freeze
 
-      # @param declared [Hash{Symbol => Array(kind, default)}]
+      # @param declared [Hash{Symbol => Array(kind, default, station, start)}]
       def initialize(declared)
-        @fields = declared.map { |name, (kind, default)| Field.new(name: name, kind: kind, default: default) }.freeze
+        @fields =
+          declared
+            .map { |name, (kind, default, station, start)|
+              Field.new(name: name, kind: kind, default: default, station: station, start: start)
+            }
+            .freeze
         @by_name = @fields.to_h { |field| [field.name, field] }.freeze
+        @stations = @fields.filter_map(&:station).uniq.freeze
         freeze
       end
 
       def each(&block) = @fields.each(&block)
 
       # @param other [Fields]
-      # @return [Fields] both, each name once: this one's own first
+      # @return [Fields] the other's, then this one's; a name that both have is this one's
       def +(other) = Fields.new(**other.declared, **declared)
 
-      # @return [Hash{Symbol => Array(kind, default)}]
-      def declared = @fields.to_h { |field| [field.name, [field.kind, field.default]] }
+      # @return [Hash{Symbol => Array(kind, default, station, start)}]
+      def declared =
+        @fields.to_h { |field| [field.name, [field.kind, field.default, field.station, field.start]] }
 
       # @return [Field]
       # @raise [KeyError]
@@ -47,6 +61,52 @@ module EarnestFold
 
       # @return [Array<Symbol>]
       def names = @by_name.keys
+
+      # @param path [String] of a field, also of one inside another: "support.length"
+      # @param kept [Hash] as it is kept: what kind of heading there is decides what lies below it
+      # @return [Field]
+      # @raise [KeyError] for one that nobody declares
+      #
+      #   Treatment::FIELDS.at("making.hem.depth", {}).kind # => a LengthKind
+      def at(path, kept)
+        step, rest = path.split(".", 2)
+        field = fetch(step.to_sym)
+        return field unless rest
+
+        inside = kept[step]
+        inner = field.kind.inner(inside) || raise(KeyError, "no fields in #{step}")
+        inner.at(rest, inside.is_a?(Hash) ? inside : {})
+      end
+
+      # @param kept [Hash, nil] as it is kept
+      # @return [Array<String>] the paths of all fields, in their order, those inside others instead of them
+      def paths(kept = {})
+        @fields.flat_map do |field|
+          inside = kept.is_a?(Hash) ? kept[field.key] : nil
+          inner = field.kind.inner(inside)
+          inner ? inner.paths(inside).map { |path| "#{field.key}.#{path}" } : [field.key]
+        end
+      end
+
+      # @return [Array<String>] those at which any is filled in
+      attr_reader :stations
+
+      # @param station [String]
+      # @return [Array<Field>] those filled in there, in their order
+      def of_station(station) = @fields.select { |field| field.station == station }
+
+      # @param at [String] the JSON Pointer of a problem
+      # @return [String, nil] the station at which it can be mended; nil for a place that nobody declares
+      def station_of(at) = @by_name[at.delete_prefix("/")[/\A\w+/]&.to_sym]&.station
+
+      # @param raw [Hash] as a document has it
+      # @param unit [String] the document's
+      # @return [Hash] to be kept; fields that nobody declares are let through: a later version may know them
+      def keep(raw, unit) = each_kind(raw) { |kind, value| kind.keep(value, unit) }
+
+      # @param kept [Hash]
+      # @return [Hash] as a document has it
+      def write(kept) = each_kind(kept) { |kind, value| kind.write(value) }
 
       # @param raw [Object] a Hash with String keys, if the document is well made
       # @param unit [Unit] of lengths that name none
@@ -64,6 +124,13 @@ module EarnestFold
       end
 
       private
+
+      def each_kind(record)
+        record.to_h do |key, value|
+          field = value.nil? ? nil : @by_name[key.to_sym]
+          [key, field ? yield(field.kind, value) : value]
+        end
+      end
 
       def read_field(field, raw, unit, problems)
         given = raw.fetch(field.key) { return field.required? ? problems.add(:missing) : field.default }

@@ -3,12 +3,16 @@
 module EarnestFold
   module Reckoning
     module FieldKinds
-      # Fullness in any of its three writings.
+      # Fullness in any of its three writings: "2.2" is a ratio, "220 %" in all, "+75 %" added.
       class FullnessKind < Value.define
+        include Kind
+
         RATIO = NumberKind.between(over: 0, most: 100)
         PERCENT = NumberKind.between(over: 0, most: 10_000)
         ADDED = NumberKind.between(over: -100, most: 10_000)
         WRITINGS = {"ratio" => RATIO, "percent_total" => PERCENT, "percent_added" => ADDED}.freeze
+        # Nobody makes a curtain fuller.
+        FULLEST = 10
 
         def read(raw, unit, problems)
           return ratio(raw, unit, problems) unless raw.is_a?(Hash)
@@ -20,7 +24,33 @@ module EarnestFold
           number && Fullness.public_send(writing.first, number)
         end
 
-        def ratio(raw, unit, problems) = (number = RATIO.read(raw, unit, problems)) && Fullness.ratio(number)
+        def show(kept, _unit)
+          return kept.to_s unless kept.is_a?(Hash)
+          return "+#{kept["percent_added"]} %" if kept.key?("percent_added")
+
+          "#{kept["percent_total"] || kept["ratio"]}#{" %" if kept.key?("percent_total")}"
+        end
+
+        def take(typed, _unit)
+          match = /\A(\+)?\s*([\d.,]+)\s*%\z/.match(typed) or return typed
+
+          {match[1] ? "percent_added" : "percent_total" => match[2]}
+        end
+
+        def keep(raw, unit) = each_writing(raw) { |number| RATIO.keep(number, unit) }
+
+        def write(kept) = each_writing(kept) { |number| RATIO.write(number) }
+
+        # A percentage in all that would leave the curtain narrower than it hangs, or a bare number that is a
+        # percentage without its sign. Makers mean either.
+        def doubt(kept, _unit)
+          number = Exact.read(kept.is_a?(Hash) ? kept["percent_total"] : kept)
+          return unless number&.positive?
+          return (of_percentage(number) if number < 100) if kept.is_a?(Hash)
+          return [:under_one, {ratio: number}] if number < 1
+
+          of_many(number) if number > FULLEST
+        end
 
         def schema
           written = WRITINGS.map do |key, kind|
@@ -28,6 +58,23 @@ module EarnestFold
           end
           {"anyOf" => [RATIO.schema, *written]}
         end
+
+        private
+
+        def ratio(raw, unit, problems) = (number = RATIO.read(raw, unit, problems)) && Fullness.ratio(number)
+
+        def each_writing(kept, &write) = kept.is_a?(Hash) ? kept.transform_values(&write) : write.call(kept)
+
+        def of_percentage(percent) =
+          [:added_or_in_all, {percent: percent, added: 1 + percent / 100, offer: added(percent)}]
+
+        def of_many(ratio)
+          return [:so_many_times, {ratio: ratio, added: 1 + ratio / 100, offer: added(ratio)}] if ratio < 100
+
+          [:in_all_or_times, {ratio: ratio, total: ratio / 100, offer: {"percent_total" => RATIO.kept_of(ratio)}}]
+        end
+
+        def added(percent) = {"percent_added" => RATIO.kept_of(percent)}
       end
     end
   end

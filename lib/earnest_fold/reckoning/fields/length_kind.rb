@@ -6,10 +6,15 @@ module EarnestFold
       # No curtain, cloth or hall is longer.
       LONGEST = Length.mm(100_000)
 
-      # A length. `least` is :over_zero, :zero or :any.
-      LengthKind = Value.define(:least) do
+      # A length. `least` is :over_zero, :zero or :any; `sane` the most that anybody means by it, nil where it can be
+      # anything: a slip of the unit is caught before cloth is reckoned for it.
+      class LengthKind < Value.define(:least, :sane)
+        include Kind
+
+        def initialize(least:, sane: nil) = super
+
         def read(raw, unit, problems)
-          length = raw.is_a?(String) ? LengthReader.read(raw, unit) : exact(raw, unit)
+          length = exactly(raw, unit)
           return problems.add(:not_a_length) unless length
           return problems.add(:not_over_zero) if least == :over_zero && !length.positive?
           return problems.add(:below_zero) if least == :zero && length.negative?
@@ -18,7 +23,33 @@ module EarnestFold
           length
         end
 
-        def exact(raw, unit) = (number = Exact.read(raw)) && Length.new(number * unit.size)
+        def exactly(raw, unit)
+          return LengthReader.read(raw, unit) if raw.is_a?(String)
+
+          (number = Exact.read(raw)) && Length.new(number * unit.size)
+        end
+
+        # It stays as it was typed while it is shown in the unit it was typed in.
+        def show(kept, unit)
+          return "" unless kept
+
+          typed, named = kept.match(/\A(.+?) (mm|cm|in)\z/)&.captures
+          return typed if named == unit.name && !LengthReader.unit_named?(typed)
+
+          LengthWriter.write(LengthReader.read(kept, unit), unit).tr("−", "-")
+        end
+
+        def take(typed, unit) = LengthReader.unit_named?(typed) ? typed : "#{typed} #{unit.name}"
+
+        def keep(raw, unit) =
+          (raw.is_a?(String) && LengthReader.unit_named?(raw)) ? raw : "#{Exact.written(raw)} #{unit}"
+
+        def kept_of(value) = "#{Exact.written(value.mm)} mm"
+
+        def doubt(kept, unit)
+          length = sane && exactly(kept, unit)
+          [:absurd, {given: length, most: sane}] if length && length.abs > sane && length.abs <= LONGEST
+        end
 
         def schema
           number = {

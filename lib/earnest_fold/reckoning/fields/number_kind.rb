@@ -5,6 +5,8 @@ module EarnestFold
     module FieldKinds
       # A number between bounds; a bound is given with whether it belongs.
       NumberKind = Value.define(:over, :least, :under, :most) do
+        include Kind
+
         def self.between(over: nil, least: nil, under: nil, most: nil) =
           new(over: over, least: least, under: under, most: most)
 
@@ -12,7 +14,7 @@ module EarnestFold
           number = Exact.read(raw)
           return problems.add(:not_a_number) unless number
           return problems.add(:not_over_zero) if over == 0 && number <= 0
-          return problems.add(:out_of_range, **to_h) unless inside?(number)
+          return problems.add(:out_of_range, over: over, least: least, under: under, most: most) unless inside?(number)
 
           number
         end
@@ -21,6 +23,13 @@ module EarnestFold
           (over.nil? || number > over) && (least.nil? || number >= least) && (under.nil? || number < under) &&
             (most.nil? || number <= most)
         end
+
+        def keep(raw, _unit) = Exact.written(raw)
+
+        def write(kept) = Exact.read(kept)
+
+        # To the hundredth, which is finer than anybody's habits.
+        def kept_of(value) = LengthWriter.decimal((value * 100).round(half: :up), 2).sub(/\.?0+\z/, "")
 
         def schema
           {

@@ -5,6 +5,8 @@ module EarnestFold
     module FieldKinds
       # Money by the metre, as a decimal written in a string.
       class PriceKind < Value.define
+        include Kind
+
         PATTERN = /\A\d{1,9}([.,]\d{1,4})?\z/
 
         def read(raw, _unit, problems)
@@ -12,6 +14,9 @@ module EarnestFold
 
           Rational(raw.strip.tr(",", "."))
         end
+
+        # To the hundredth, as prices are written.
+        def kept_of(value) = LengthWriter.decimal((value * 100).round(half: :up), 2)
 
         def schema = {"type" => "string", "pattern" => '^\s*\d{1,9}([.,]\d{1,4})?\s*$'}
       end

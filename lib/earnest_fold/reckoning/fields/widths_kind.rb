@@ -5,6 +5,8 @@ module EarnestFold
     module FieldKinds
       # Widths of cloth: whole or half.
       class WidthsKind < Value.define
+        include Kind
+
         MOST = 1000
 
         def read(raw, _unit, problems)
@@ -14,6 +16,10 @@ module EarnestFold
 
           number
         end
+
+        def keep(raw, _unit) = Exact.written(raw)
+
+        def write(kept) = Exact.read(kept)
 
         def schema = {"type" => "number", "exclusiveMinimum" => 0, "maximum" => MOST, "multipleOf" => 1/2r}
       end

@@ -26,7 +26,7 @@ module EarnestFold
       LAYERS = {"double" => 4, "triple" => 6, "goblet" => 3, "cartridge" => 3, "box" => 12}.freeze
       RANGE = Declare.record(Range3::FIELDS) { |values, _| Range3.new(**values) }
       FIELDS = Fields.new(
-        style: Declare.choice(STYLES),
+        style: Declare.choice(STYLES, said: "styles"),
         fullness: Declare.fullness,
         buckram: Declare.length,
         buckram_folds: Declare.count(2, least: 0, most: 4),

@@ -35,6 +35,9 @@ module EarnestFold
 
         def stops? = differences.any?(&:stops)
 
+        # @return [Boolean] whether jobs that use the cloth have to be looked at
+        def concerns_jobs? = differences.any? { |one| one.stops || %i[width length].include?(one.name) }
+
         # @return [Cloth] as it was measured
         def cloth_as_measured =
           @cloth.with(width: @width || @cloth.width, vertical_repeat: @repeat || @cloth.vertical_repeat)

@@ -8,14 +8,11 @@ module EarnestFold
         CODE = "hardware_first"
         STATION = %w[heading cloth].freeze
         MANNER = :say
-        PARTS = %i[hooks gliders rings eyelets].freeze
-        # What rides on the support, whose count may be given with it.
-        CARRIED = %i[hooks gliders rings].freeze
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          parts = seen.hardware.select { |part| PARTS.include?(part.name) && !carried?(seen, part) }
+          parts = seen.hardware.select { |part| sort(part).hangs && !carried?(seen, part) }
           short = parts.find(&:short)
           if short
             return {form: :short, part: short.name, needed: short.whole, on_hand: short.on_hand, short: short.short}
@@ -25,9 +22,11 @@ module EarnestFold
           {form: :unknown, part: unknown.name, needed: unknown.whole} if unknown
         end
 
+        def self.sort(part) = Sundries::BY_NAME.fetch(part.name)
+
         def self.carried?(seen, part)
           there, needed = seen.treatment.support.carriers, seen.reckoning.carriers_needed
-          CARRIED.include?(part.name) && there && needed && there >= needed
+          sort(part).carried && there && needed && there >= needed
         end
       end
 

@@ -13,8 +13,6 @@ module EarnestFold
 
     # What hanging waits for, and how much of it there is.
     module HardwareCount
-      PARTS = %i[hooks gliders rings eyelets weights tape_length buckram_length].freeze
-
       module_function
 
       # @param reckoning [TreatmentReckoning]
@@ -31,8 +29,9 @@ module EarnestFold
       def of_job(job, on_hand) = total(job).then { |whole| counted(whole, whole, on_hand) }
 
       def counted(here, whole, on_hand) =
-        PARTS
-          .select { |name| here[name] }
+        Sundries::ALL
+          .select { |sort| sort.held_against && here[sort.name] }
+          .map(&:name)
           .map { |name| Hardware.new(name: name, here: here[name], whole: whole[name], on_hand: on_hand[name]) }
 
       # @param job [Array<TreatmentReckoning>]

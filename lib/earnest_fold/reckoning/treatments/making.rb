@@ -12,10 +12,10 @@ module EarnestFold
         side: Declare.allowance,
         seam: Declare.length(Length::ZERO),
         squaring: Declare.length(Length::ZERO),
-        width_step: Declare.choice(STEPS.keys, "whole"),
+        width_step: Declare.choice(STEPS.keys, "whole", said: "steps"),
         accept_short_percent: Declare.number(0r, least: 0, under: 100),
         widths: [FieldKinds::WidthsKind.new, nil],
-        trim: Declare.choice(TRIMS, "full_widths")
+        trim: Declare.choice(TRIMS, "full_widths", said: "trims")
       )
 
       # @return [Rational] 1 or 1/2
@@ -27,9 +27,9 @@ module EarnestFold
     Pattern::PLACES = %w[free hem top].freeze
     Pattern::MEETS = %w[same across].freeze
     Pattern::FIELDS = Fields.new(
-      place: Declare.choice(Pattern::PLACES, "free"),
+      place: Declare.choice(Pattern::PLACES, "free", said: "places"),
       point: Declare.length(Length::ZERO, least: :any),
-      meet: Declare.choice(Pattern::MEETS, "same")
+      meet: Declare.choice(Pattern::MEETS, "same", said: "meets")
     )
     Pattern::FREE = Pattern.new(place: "free", point: Length::ZERO, meet: "same")
 
@@ -45,7 +45,7 @@ module EarnestFold
       hem: Declare.allowance,
       seam: Declare.length(nil),
       accept_short_percent: Declare.number(0r, least: 0, under: 100),
-      run: Declare.choice(RUNS, "up_the_drop")
+      run: Declare.choice(RUNS, "up_the_drop", said: "runs")
     )
 
     # The interlining as asked for.

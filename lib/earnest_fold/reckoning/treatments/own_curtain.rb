@@ -21,7 +21,8 @@ module EarnestFold
       :notes
     )
       WAYS = %w[across_width across_length].freeze
-      FIELDS = Fields.new(
+      MEASURED = Declare.at(
+        "measure",
         name: Declare.text,
         curtains: Declare.count(1, least: 1, most: 60),
         width: Declare.length(nil, least: :over_zero),
@@ -30,11 +31,15 @@ module EarnestFold
         motif: Declare.length(nil),
         printed: Declare.flag(false),
         lined: Declare.flag(false),
-        way: Declare.choice(WAYS, nil),
         length_from: Declare.text,
         length_to: Declare.text,
         notes: Declare.text("", most: 2000)
       )
+      FIELDS = Fields.new(
+        **MEASURED,
+        way: Declare.choice(WAYS, nil, said: "alter.ways")
+      )
+      private_constant :MEASURED
 
       # @return [Array<String>] which curtain each is
       def hands

@@ -25,28 +25,41 @@ module EarnestFold
       :wall,
       :notes
     )
-      # The heading is read apart, by the fields of its kind.
-      FIELDS = Fields.new(
-        id: Declare.id,
+      MEASURED = Declare.at(
+        "measure",
         name: Declare.text,
         support: Declare.record(Support::FIELDS) { |values, _| Support.new(**values) },
         opening: Declare.record(Opening::FIELDS) { |values, problems| Opening.build(values, problems) },
-        return_left: Declare.length(Length::ZERO),
-        return_right: Declare.length(Length::ZERO),
-        overlap: Declare.length(Length::ZERO),
-        ease: Declare.length(Length::ZERO),
-        drop: Declare.record(DropAsked::FIELDS) { |values, _| DropAsked.new(**values) },
-        heading: [HeadingField.new, Declare::REQUIRED],
+        return_left: Declare.length(Length::ZERO, sane: Length.mm(2_000)),
+        return_right: Declare.length(Length::ZERO, sane: Length.mm(2_000)),
+        overlap: Declare.length(Length::ZERO, sane: Length.mm(2_000)),
+        ease: Declare.length(Length::ZERO, sane: Length.mm(1_000)),
+        drop: Declare.record(DropAsked::FIELDS) { |values, _| DropAsked.new(**values) }
+      )
+      CUT = Declare.at(
+        "cloth",
         making: Declare.record(Making::FIELDS) { |values, _| Making.new(**values) },
         face: Declare.id,
-        run: Declare.choice(RUNS, "up_the_drop"),
+        run: Declare.choice(RUNS, "up_the_drop", said: "runs"),
         pattern: Declare.record(Pattern::FIELDS, Pattern::FREE) { |values, _| Pattern.new(**values) },
         lining: Declare.record(Lining::FIELDS, nil) { |values, _| Lining.new(**values) },
-        interlining: Declare.record(Interlining::FIELDS, nil) { |values, _| Interlining.new(**values) },
+        interlining: Declare.record(Interlining::FIELDS, nil) { |values, _| Interlining.new(**values) }
+      )
+      ROOM = Declare.at(
+        "measure",
         site: Declare.record(Site::FIELDS, Site::UNKNOWN) { |values, _| Site.new(**values) },
         wall: Declare.record(Wall::FIELDS, Wall::BARE) { |values, _| Wall.new(**values) },
         notes: Declare.text("", most: 2000)
       )
+      # By station, in the order of the job format.
+      FIELDS = Fields.new(
+        id: Declare.id,
+        **MEASURED,
+        **Declare.at("heading", heading: [HeadingField.new, Declare::REQUIRED]),
+        **CUT,
+        **ROOM
+      )
+      private_constant :MEASURED, :CUT, :ROOM
 
       # @param raw [Object] plain values
       # @param unit [Unit] of lengths that name none

@@ -14,6 +14,13 @@ module EarnestFold
       end
     end
 
+    # What a turning of each kind is given.
+    Allowance::ASKS = {"double" => %w[kind depth], "single" => %w[kind depth turn_under]}.freeze
+
+    # @param kind [String, nil]
+    # @return [Array<String>] the fields that mean anything of a turning of a kind
+    def Allowance.asks(kind) = Allowance::ASKS.fetch(kind, %w[kind])
+
     Allowance::KINDS = %w[double single none].freeze
     Allowance::NONE = Allowance.new(kind: "none", depth: Length::ZERO, turn_under: Length::ZERO)
   end

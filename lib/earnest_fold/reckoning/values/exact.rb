@@ -19,6 +19,16 @@ module EarnestFold
         end
       end
 
+      # @param number [Integer, Rational, String, BigDecimal]
+      # @return [String] the decimal as it was written, without an exponent
+      #
+      #   Exact.written(Rational(2)) # => "2"
+      def written(number)
+        return number.to_s("F").delete_suffix(".0") if number.respond_to?(:exponent)
+
+        (number.is_a?(Rational) && number.denominator == 1) ? number.numerator.to_s : number.to_s
+      end
+
       def from_text(text)
         plain = text.strip.tr(",", ".").tr("\u2212", "-")
         Rational(plain) if plain.size <= MOST_DIGITS && plain.match?(/\A-?(\d+(\.\d+)?|\.\d+)\z/)

@@ -5,10 +5,13 @@ module EarnestFold
     # A drop as it was given. `stand_up` and `offset` may have been left out: what they come to depends on the heading
     # and the support, so nobody reckons with this before it is {#hung}.
     class DropAsked < Value.define(:readings, :stand_up, :offset, :measured_from, :measured_to, :points)
+      READING = FieldKinds::LengthKind.new(least: :over_zero, sane: Length.mm(20_000))
       FIELDS = Fields.new(
-        readings: Declare.list(FieldKinds::LengthKind.new(least: :over_zero), Declare::REQUIRED, least: 1, most: 50),
-        stand_up: Declare.length(nil, least: :any), offset: Declare.length(nil, least: :any),
-        measured_from: Declare.choice(MeasuredPoints::FROM, nil), measured_to: Declare.choice(MeasuredPoints::TO, nil),
+        readings: Declare.list(READING, Declare::REQUIRED, least: 1, most: 50),
+        stand_up: Declare.length(nil, least: :any, sane: Length.mm(2_000)),
+        offset: Declare.length(nil, least: :any, sane: Length.mm(2_000)),
+        measured_from: Declare.choice(MeasuredPoints::FROM, nil, said: "points"),
+        measured_to: Declare.choice(MeasuredPoints::TO, nil, said: "points"),
         points: Declare.record(PointRules::FIELDS, PointRules::USUAL) { |values, _| PointRules.new(**values) }
       )
 

@@ -14,7 +14,7 @@ module EarnestFold
     class Opening < Value.define(:kind, :split, :cover, :panels)
       KINDS = %w[pair one_way_left one_way_right dress_pair panels].freeze
       FIELDS = Fields.new(
-        kind: Declare.choice(KINDS), split: Declare.number(1/2r, over: 0, under: 1),
+        kind: Declare.choice(KINDS, said: "openings"), split: Declare.number(1/2r, over: 0, under: 1),
         cover: Declare.length(nil, least: :over_zero), panels: Declare.count(nil, least: 2, most: 200)
       )
 

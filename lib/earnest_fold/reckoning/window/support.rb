@@ -22,13 +22,13 @@ module EarnestFold
     Support::LIKELY_COVERS = 3
     Support::KINDS = %w[track pole rod batten].freeze
     Support::FIELDS = Fields.new(
-      kind: Declare.choice(Support::KINDS),
-      length: Declare.length(nil, least: :over_zero),
+      kind: Declare.choice(Support::KINDS, said: "supports"),
+      length: Declare.length(nil, least: :over_zero, sane: Length.mm(60_000)),
       diameter: Declare.length(nil, least: :over_zero),
       projection: Declare.length(nil),
       carriers: Declare.count(nil),
       rating: Declare.number(nil, over: 0, most: 100_000),
-      height: Declare.length(nil, least: :over_zero)
+      height: Declare.length(nil, least: :over_zero, sane: Length.mm(30_000))
     )
   end
 end

@@ -6,12 +6,7 @@ module EarnestFold
   module Web
     module Forms
       # The house's standard times, what it asks for its work, and when it works.
-      class BooksForm
-        include Merging
-        include Refusing
-
-        R = Reckoning
-        K = R::FieldKinds
+      class BooksForm < FieldForm
         PARTS = {
           "times" => R::MakingUp::StandardTimes::FIELDS,
           "account" => R::Account::Rules::FIELDS,
@@ -33,75 +28,48 @@ module EarnestFold
         # @param record [Store::House::Record]
         # @param params [Hash, nil] what was typed; nil before anything was
         def initialize(record, params)
-          @record, @params = record, params
-          @unit = R::Units.fetch(record.unit)
-          @saw = Saw.new(params || {}) { |path| (params["version"] == record.version.to_s) ? shown(path) : nil }
+          super(params, R::Units.fetch(record.unit), seen: FieldForm.seen?(params, record.version))
+          @record = record
           @rules = params ? read : record.stored
         end
 
-        # @return [String] what stands in a field: as typed, else as it is
-        def text(path) = (@params && @params[path].is_a?(String)) ? @params[path] : shown(path)
-
-        # @return [#read] the kind of a field
-        def self.kind(path)
+        # @param path [String] "diary.zone", "account.bands.0.price"
+        def field(path)
           part, name, _, inner = path.split(".")
-          inner ? R::Account::Rules::BAND.fetch(inner.to_sym).kind : PARTS.fetch(part).fetch(name.to_sym).kind
-        end
-
-        def valid? = super && clashes.empty?
-
-        # @return [String] what is stored of a field, as a person reads it
-        def shown(path)
-          part, name, row, inner = path.split(".")
-          value = @record.rules.public_send(part).public_send(name)
-          value = value[Integer(row, 10)]&.public_send(inner) if inner
-          write(path, value)
+          inner ? R::Account::Rules::BAND.fetch(inner.to_sym) : PARTS.fetch(part).fetch(name.to_sym)
         end
 
         private
+
+        def kept(path)
+          part, name, row, inner = path.split(".")
+          value = @record.rules.public_send(part).public_send(name)
+          value = value[Integer(row, 10)]&.public_send(inner) if inner
+          value.nil? ? nil : kind(path).kept_of(value)
+        end
 
         def called(path)
           part, name, row, inner = path.split(".")
           inner ? Words.say("books.bands.#{inner}", number: row.to_i + 1) : Words.say("books.#{part}.#{name}")
         end
 
-        def write(path, value)
-          case BooksForm.kind(path)
-          when K::PriceKind then value ? Words.money(value) : ""
-          when K::LengthKind then value ? Words.length(value, @unit) : ""
-          when K::NumberKind then Words.number(value, 2)
-          when K::CountListKind then value.join(", ")
-          else (path == "diary.day_begins") ? Days.clock(value) : value.to_s
-          end
-        end
-
         def read
-          made = NAMES.reduce(@record.stored) { |rules, path| taken(rules, path) }
+          made = NAMES.reduce(@record.stored) { |rules, path| with(rules, path) }
           refuse("diary.day_minutes", :day_too_long) if problems.empty? && day_of(made) > DAY
-          (BAND_NAMES.any? { |path| typed_anew?(path) }) ? with_bands(made) : made
+          (BAND_NAMES.any? { |path| anew?(path) }) ? with_bands(made) : made
         end
 
-        def typed_anew?(path) = @params[path].is_a?(String) && mine?(path, @params[path].strip)
-
-        def taken(rules, path)
-          return rules unless typed_anew?(path)
-
+        def with(rules, path)
           part, name = path.split(".")
-          value = value_of(path, @params[path].strip)
-          value.nil? ? rules : rules.merge(part => rules.fetch(part, {}).merge(name => value))
+          rules.merge({part => taken(rules.fetch(part, {}), path, name)}.reject { |_, kept| kept.empty? })
         end
 
-        # @return [Object, nil] as it is kept; nil where it can't be taken
-        def value_of(path, typed)
-          return refuse(path, :missing) if typed.empty?
-          return Days.minute(typed) || refuse(path, :not_a_time) if path == "diary.day_begins"
-          return refuse(path, :not_a_zone) if path == "diary.zone" && !TZInfo::Timezone.all_identifiers.include?(typed)
+        # Every one of these figures is needed.
+        def emptied(record, path, _key) = refuse(path, :missing) || record
 
-          value = SpecFields.to_store(typed, BooksForm.kind(path), @unit)
-          place = R::Problems.new
-          BooksForm.kind(path).read(value, @unit, place)
-          place.any? ? refuse(path, place.to_a.first.code, **place.to_a.first.data) : value
-        end
+        def doubt(path, value) = (path == "diary.zone" && !zone?(value)) ? [:not_a_zone, {}] : super
+
+        def zone?(name) = TZInfo::Timezone.all_identifiers.include?(name)
 
         # @return [Integer] the minute of the day at which work ends
         def day_of(rules) =
@@ -111,21 +79,16 @@ module EarnestFold
 
         # Rows that are filled in; a row with one half wanting is refused there.
         def with_bands(rules)
-          rows =
-            Array.new(ROWS) do |row|
-              R::Account::Rules::BAND.names.to_h do |name|
-                "account.bands.#{row}.#{name}".then do |path|
-                  [path, (@params[path].is_a?(String) ? @params[path] : shown(path)).strip]
-                end
-              end
-            end
-          kept =
-            rows
-              .reject { |row| row.values.all?(&:empty?) }
-              .map { |row| row.to_h { |path, typed| [path.split(".").last, value_of(path, typed)] } }
+          rows = BAND_NAMES.map { |path| [path, text(path).strip] }.each_slice(R::Account::Rules::BAND.count)
+          kept = rows.reject { |row| row.all? { |_, typed| typed.empty? } }.map { |row| band(row) }
           refuse("account.bands.0.drop_to", :missing) if kept.empty?
           rules.merge("account" => rules.fetch("account", {}).merge(BANDS => kept))
         end
+
+        def band(row) =
+          row.to_h do |path, typed|
+            [path.split(".").last, typed.empty? ? refuse(path, :missing) : readable(path, typed)]
+          end
       end
     end
   end

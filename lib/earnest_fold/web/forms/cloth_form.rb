@@ -4,74 +4,42 @@ module EarnestFold
   module Web
     module Forms
       # What a person typed of a cloth.
-      class ClothForm
-        include Merging
-
-        R = Reckoning
+      class ClothForm < FieldForm
         NAMES = %w[name use width selvedge selvedge_in_seam vertical_repeat horizontal_repeat match one_way coated frays
           creeps curls loose shrink_percent mass price].freeze
         COLOUR = /\A#\h{6}\z/
 
-        attr_reader :problems, :spec, :colour
+        attr_reader :spec, :colour
 
         # @param stored [Hash] the spec as it is
         # @param params [Hash, nil] what was typed; nil before anything was
         # @param unit [Reckoning::Unit] the one the page was shown in
         # @param version [Integer, nil] of what is stored; nil for a new cloth
         def initialize(stored, colour, params, unit, version: nil)
-          @stored, @params, @unit, @problems = stored, params || {}, unit, {}
-          @colour_now = colour
-          @saw = Saw.new(@params) { |name| (@params["version"] == version.to_s || version.nil?) ? shown(name) : nil }
-          @colour =
-            (COLOUR.match?(@params["colour"].to_s) && mine?("colour", @params["colour"])) ? @params["colour"] : colour
+          super(params, unit, seen: FieldForm.seen?(params, version))
+          @stored, @colour_now = stored, colour
+          @colour = (COLOUR.match?(said("colour").to_s) && anew?("colour")) ? said("colour") : colour
           @spec = params ? read : stored
         end
 
-        def valid? = problems.empty? && clashes.empty?
+        def shown(name) = (name == "colour") ? @colour_now : super
 
-        # @return [String] what stands in the field: as typed, else as stored
-        def text(name)
-          @params[name].is_a?(String) ? @params[name] : shown(name)
-        end
-
-        # @return [String] what is stored of a field, as a person reads it
-        def shown(name)
-          return @colour_now if name == "colour"
-
-          value = @stored[name]
-          return (value == true) ? "yes" : "no" if kind(name).is_a?(R::FieldKinds::FlagKind)
-
-          SpecFields.text(value, kind(name), @unit)
-        end
+        def field(name) = R::Cloth::FIELDS.fetch(name.to_sym)
 
         private
 
+        def kept(name) = @stored[name]
+
         def called(name) = Words.say("cloth_fields.#{name}")
 
-        def kind(name) = R::Cloth::FIELDS.fetch(name.to_sym).kind
-
         def read
-          spec =
-            NAMES.reduce(@stored) do |made, name|
-              if @params[name].is_a?(String) && mine?(name, @params[name].strip)
-                taken(made, name, @params[name].strip)
-              else
-                made
-              end
-            end
-          problems["name"] ||= R::Problem.new(at: "name", code: :missing, data: {}) if spec["name"].to_s.empty?
-          problems.compact!
+          spec = NAMES.reduce(@stored) { |made, name| taken(made, name) }
+          refuse("name", :missing) if spec["name"].to_s.empty?
           check_whole(spec)
           spec
         end
 
-        def taken(spec, name, text)
-          return spec.except(name) if text.empty?
-
-          spec.merge(name => SpecFields.to_store(text, kind(name), @unit))
-        end
-
-        # The fields' own problems, then what their figures make together.
+        # What its figures make together.
         def check_whole(spec)
           place = R::Problems.new
           values = R::Cloth::FIELDS.read({"id" => "new"}.merge(spec), @unit, place)

@@ -74,7 +74,7 @@ module EarnestFold
         def places?(drop)
           places = drop["taken_at"]
           places.is_a?(Array) && places.size == drop["readings"].size && places.uniq.size == places.size &&
-            places.all? { |place| Readings::PLACES.include?(place) || place.to_s.match?(/\A\d{1,2}\z/) }
+            places.all? { |place| Work::Readings::PLACES.include?(place) || place.to_s.match?(/\A\d{1,2}\z/) }
         end
       end
     end

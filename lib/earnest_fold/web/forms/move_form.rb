@@ -5,6 +5,7 @@ module EarnestFold
     module Forms
       # A step of the diary moved by hand, or let fall where it falls.
       class MoveForm
+        R = Reckoning
         attr_reader :typed, :problem
 
         # @param diary [Work::Diary]
@@ -26,11 +27,11 @@ module EarnestFold
         def place = @diary.place(typed["key"])
 
         # @return [Date, nil]
-        def day = Days.date(typed["day"])
+        def day = R::FieldKinds::DateKind.date(typed["day"])
 
         # @return [Integer] minutes into the working day
         def at_minute =
-          Days
+          R::FieldKinds::ClockKind
             .minute(typed["time"])
             &.then { |minute| (minute - @diary.rules.day_begins).clamp(0, @diary.rules.day_minutes - 1) } || 0
 
@@ -41,7 +42,7 @@ module EarnestFold
 
         def found
           return :day_unreadable unless day
-          return :time_unreadable unless typed["time"].empty? || Days.minute(typed["time"])
+          return :time_unreadable unless typed["time"].empty? || R::FieldKinds::ClockKind.minute(typed["time"])
           return :day_too_far if day > @diary.now.to_date + 730
 
           minute, awaited = @diary.plan.calendar.minute(day) + at_minute, @diary.about(typed["key"]).awaited

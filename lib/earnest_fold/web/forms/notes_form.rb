@@ -4,29 +4,28 @@ module EarnestFold
   module Web
     module Forms
       # A job's notes.
-      class NotesForm
-        include Merging
-
-        LONGEST = 4000
-        # @return [String] as they are to be kept
-        attr_reader :notes
+      class NotesForm < FieldForm
+        FIELD = R::Field.new(name: :notes, kind: R::FieldKinds::TextKind.new(least: 0, most: 4000), default: "")
 
         # @param job [Store::Records::Job]
         # @param params [Hash]
         def initialize(job, params)
-          @job, @saw = job, Saw.new(params) { nil }
-          typed = params["notes"].is_a?(String) ? params["notes"].gsub("\r\n", "\n").strip[0, LONGEST] : job.notes
-          @notes = mine?("notes", typed) ? typed : job.notes
+          super(params, R::Units::CM)
+          @now = {"notes" => job.notes}
+          @kept = taken(@now, "notes")
         end
 
-        def valid? = clashes.empty?
+        # @return [String] as they are to be kept
+        def notes = @kept.fetch("notes", "")
+
+        def field(_name) = FIELD
 
         private
 
-        def shown(_name) = @job.notes
+        def kept(name) = @now[name]
 
         # A browser sends its lines another way than they are kept.
-        def alike?(_name, saw) = saw.to_s.gsub("\r\n", "\n").strip == @job.notes
+        def alike?(_name, saw) = saw.to_s.gsub("\r\n", "\n").strip == @now["notes"]
 
         def called(_name) = Words.say("job.notes")
       end

@@ -4,14 +4,13 @@ module EarnestFold
   module Web
     module Forms
       # What a person typed of a piece of cloth.
-      class PieceForm
-        include Merging
-        include Refusing
-
-        R = Reckoning
-        FIELDS = R::Cutting::ShelfPiece::FIELDS
+      class PieceForm < FieldForm
         NAMES = %w[delivered measured width repeat pattern_start batch place squared].freeze
-        LONGEST_LABEL = 40
+        LABEL = R::Field.new(
+          name: :label,
+          kind: R::FieldKinds::TextKind.new(least: 1, most: 40),
+          default: R::Fields::REQUIRED
+        )
 
         attr_reader :spec, :label
 
@@ -22,52 +21,36 @@ module EarnestFold
         # @param takings [Array<Reckoning::Cutting::Taking>] what was taken of it
         # @param version [Integer, nil] of what is stored; nil for a new piece
         def initialize(stored, label, params, unit, takings: [], version: nil)
-          @stored, @params, @unit, @takings, @label_now = stored, params || {}, unit, takings, label
-          @saw = Saw.new(@params) { |name| (@params["version"] == version.to_s || version.nil?) ? shown(name) : nil }
-          @label = anew?("label") ? @params["label"].strip : label
-          @spec = params ? read : stored
-        end
-
-        # @return [String] what stands in the field: as typed, else as stored
-        def text(name)
-          @params[name].is_a?(String) ? @params[name] : shown(name)
-        end
-
-        def valid? = super && clashes.empty?
-
-        # @return [String] what is stored of a field, as a person reads it
-        def shown(name)
-          return @label_now if name == "label"
-          return @stored[name] ? "yes" : "no" if name == "squared"
-
-          SpecFields.text(@stored[name], kind(name), @unit)
+          super(params, unit, seen: FieldForm.seen?(params, version))
+          @stored, @takings = stored.merge("label" => label), takings
+          @label = params ? labelled(label) : label
+          @spec = params ? read(stored) : stored
         end
 
         # The name is another piece's.
-        def taken = refuse("label", :label_taken)
+        def taken_by_another = refuse("label", :label_taken)
+
+        def field(name) = (name == "label") ? LABEL : R::Cutting::ShelfPiece::FIELDS.fetch(name.to_sym)
 
         private
 
+        def kept(name) = @stored[name]
+
         def called(name) = Words.say("piece_fields.#{name}")
 
-        def anew?(name) = @params[name].is_a?(String) && mine?(name, @params[name].strip)
+        def labelled(label)
+          typed = anew?("label") ? said("label") : label
+          refuse("label", :missing) if typed.empty?
+          refuse("label", :too_much_text, most: LABEL.kind.most) if typed.size > LABEL.kind.most
+          typed
+        end
 
-        def kind(name) = FIELDS.fetch(name.to_sym).kind
-
-        def read
-          spec = NAMES.reduce(@stored) { |made, name| anew?(name) ? given(made, name, @params[name].strip) : made }
-          refuse("label", :missing) if @label.empty?
-          refuse("label", :too_much_text, most: LONGEST_LABEL) if @label.size > LONGEST_LABEL
+        def read(stored)
+          spec = NAMES.reduce(stored) { |made, name| taken(made, name) }
           place = R::Problems.new
           R::Cutting::ShelfPiece.read(spec, @label, @takings, place, unit: @unit)
           place.to_a.each { |problem| problems[problem.at.delete_prefix("/").split("/").first] ||= problem }
           spec
-        end
-
-        def given(spec, name, text)
-          return spec.except(name) if text.empty?
-
-          spec.merge(name => SpecFields.to_store(text, kind(name), @unit))
         end
       end
     end

@@ -4,24 +4,25 @@ module EarnestFold
   module Web
     module Forms
       # One named set of rules, for both tapes: every allowance of making and lining, and each heading's own figures.
-      class RuleSetForm
-        include Merging
-        include Refusing
-
-        R = Reckoning
-        LONGEST = 60
+      class RuleSetForm < FieldForm
         UNITS = {"metric" => R::Units::CM, "inches" => R::Units::IN}.freeze
-        MAKING = %w[making.hem.kind making.hem.depth making.hem.turn_under making.side.kind making.side.depth
-          making.side.turn_under making.seam making.squaring making.width_step making.trim].freeze
-        LINING = %w[lining.lift lining.inset lining.side_turn lining.top lining.hem.kind lining.hem.depth
-          lining.hem.turn_under].freeze
+        NAME = R::Field.new(
+          name: :name,
+          kind: R::FieldKinds::TextKind.new(least: 1, most: 60),
+          default: R::Fields::REQUIRED
+        )
         # Decided for each treatment, not for the house.
-        NOT_RULED = /pleats\z|hide_seams|\Aheadings\.\w+\.pocket\z/
-        HEADINGS = R::Headings.names.flat_map { |kind|
-          SpecFields
-            .heading_paths({"heading" => {"kind" => kind}})
-            .map { |path| path.sub("heading.", "headings.#{kind}.") }
-        }.grep_v(NOT_RULED).freeze
+        NOT_RULED = /
+          \A(making|lining)\.(widths|accept_short_percent|cloth|run)\z|
+          \Alining\.seam\z|pleats\z|hide_seams|\Aheadings\.\w+\.pocket\z
+        /x
+        MAKING = R::Making::FIELDS.paths.map { |path| "making.#{path}" }.grep_v(NOT_RULED).freeze
+        LINING = R::Lining::FIELDS.paths.map { |path| "lining.#{path}" }.grep_v(NOT_RULED).freeze
+        HEADINGS =
+          R::Headings
+            .flat_map { |kind| kind.fields.paths.map { |path| "headings.#{kind.kind}.#{path}" } }
+            .grep_v(NOT_RULED)
+            .freeze
         PATHS = (MAKING + LINING + HEADINGS).freeze
 
         attr_reader :spec, :name
@@ -29,96 +30,63 @@ module EarnestFold
         # @param set [Store::RuleSet]
         # @param params [Hash, nil] what was typed; nil before anything was
         def initialize(set, params)
-          @set, @params = set, params
-          @saw = Saw.new(params || {}) { |name| (params["version"] == set.version.to_s) ? shown(name) : nil }
-          @name = (params && anew?("name")) ? params["name"].strip : set.name
-          @spec = set.spec
+          super(params, R::Units::CM, seen: FieldForm.seen?(params, set.version))
+          @set, @name, @spec = set, set.name, set.spec
           take if params
         end
 
-        # @param tape [String] "metric" or "inches"
-        # @return [String] what stands in a field: as typed, else as stored
-        def text(tape, path)
-          typed = @params && @params["#{tape}.#{path}"]
-          typed.is_a?(String) ? typed : shown("#{tape}.#{path}")
-        end
-
-        def valid? = super && clashes.empty?
-
         # @param name [String] "metric.making.seam", or "name"
-        # @return [String] what is stored of it, as a person reads it
-        def shown(name)
-          return @set.name if name == "name"
+        def field(name) = (name == "name") ? NAME : RuleSetForm.field(name.split(".", 2).last)
 
-          tape, path = name.split(".", 2)
-          SpecFields.text(SpecFields.stored(path, @set.spec.fetch(tape, {})), RuleSetForm.kind(path), UNITS.fetch(tape))
-        end
-
-        # @param path [String] of a set
-        # @return [Array(Array<String>, String), nil] the words of a heading's own choice, and where they are said
-        def self.choice_of_heading(path)
-          return unless path.start_with?("headings.") && kind(path).is_a?(R::FieldKinds::ChoiceKind)
-
-          [kind(path).words, "#{path.split(".").last}s"]
-        end
-
-        # @param path [String] of a set
-        # @return [#read]
-        def self.kind(path)
+        # @param path [String] of a set: "making.seam", "headings.wave.top_turn"
+        # @return [Reckoning::Field]
+        def self.field(path)
           part, kind, rest = path.split(".", 3)
-          if part == "headings"
-            SpecFields.kind("heading.#{rest}", {"heading" => {"kind" => kind}})
-          else
-            SpecFields.kind(path, {})
-          end
+          return Work::SpecFields.field(path, {}) unless part == "headings"
+
+          R::Headings.fetch(kind).fields.at(rest, {})
         end
 
         # @param path [String] of a treatment's field
         # @return [Boolean] whether a set can say anything of it
         def self.ruled?(path) =
-          MAKING.include?(path) || LINING.include?(path) ||
-            HEADINGS.any? { |one| one.sub(/\Aheadings\.\w+\./, "heading.") == path }
+          [MAKING, LINING].any? { |paths| paths.include?(path) } ||
+            HEADINGS.any? { |one| RuleSetForm.of_treatment(one) == path }
+
+        # @param path [String] of a set
+        # @return [String] of the treatment's field that it rules
+        def self.of_treatment(path) = path.sub(/\Aheadings\.\w+\./, "heading.")
 
         private
 
-        def called(name)
+        def kept(name)
+          return @set.name if name == "name"
+
           tape, path = name.split(".", 2)
-          if path
-            "#{Words.field_label(path.sub(/\Aheadings\.\w+\./, "heading."))}, #{Words.say("house.#{tape}")}"
-          else
-            Words.say("house_fields.set_name")
-          end
+          Work::SpecFields.stored(path, @set.spec.fetch(tape, {}))
         end
 
-        def anew?(name) = @params[name].is_a?(String) && mine?(name, @params[name].strip)
+        def unit_of(name) = UNITS.fetch(name.split(".", 2).first, @unit)
+
+        def called(name)
+          tape, path = name.split(".", 2)
+          return Words.say("house_fields.set_name") unless path
+
+          "#{Words.field_label(RuleSetForm.of_treatment(path))}, #{Words.say("house.#{tape}")}"
+        end
 
         def take
-          refuse("name", name.empty? ? :missing : :too_much_text, most: LONGEST) unless name.size.between?(1, LONGEST)
-          UNITS.each do |tape, unit|
-            @spec = @spec.merge(
-              tape => PATHS.reduce(@spec.fetch(tape, {})) { |made, path| taken(made, tape, path, unit) }
+          @name = taken({"name" => @set.name}, "name").fetch("name")
+          @spec = UNITS.keys.reduce(@spec) do |spec, tape|
+            spec.merge(
+              tape => PATHS.reduce(spec.fetch(tape, {})) { |made, path| taken(made, "#{tape}.#{path}", path) }
             )
           end
         end
 
-        def taken(made, tape, path, unit)
-          return made unless anew?("#{tape}.#{path}")
+        def put(record, key, value) = Work::SpecFields.set(record, key, value)
 
-          typed = @params["#{tape}.#{path}"]
-          return SpecFields.set(made, path, nil) if typed.strip.empty?
-
-          stored(made, tape, path, SpecFields.to_store(typed.strip, RuleSetForm.kind(path), unit), unit)
-        end
-
-        def stored(made, tape, path, value, unit)
-          problems = R::Problems.new
-          code, data = DoubtfulFullness.of(value) if RuleSetForm.kind(path).is_a?(R::FieldKinds::FullnessKind)
-          code ? problems.add(code, **data) : RuleSetForm.kind(path).read(value, unit, problems)
-          return SpecFields.set(made, path, value) unless problems.any?
-
-          refuse("#{tape}.#{path}", problems.to_a.first.code, **problems.to_a.first.data)
-          made
-        end
+        def emptied(record, name, key) = (name == "name") ? refuse(name, :missing) || record : put(record, key, nil)
       end
     end
   end

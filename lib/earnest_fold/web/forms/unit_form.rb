@@ -5,8 +5,6 @@ module EarnestFold
     module Forms
       # The other tape: which unit to show, and which page of the application to go back to.
       class UnitForm
-        BACK = %r{\A/jobs/\d+(/treatments/\d+/(measure|heading|cloth|compare|cutting|ticket|changes))?\z}
-
         def initialize(params)
           @params = params
         end
@@ -16,7 +14,7 @@ module EarnestFold
         def unit = Reckoning::Units::ALL.key?(@params["unit"]) ? @params["unit"] : raise(Store::Missing, "no such unit")
 
         # @return [String] never a place outside
-        def back(otherwise) = BACK.match?(@params["back"].to_s) ? @params["back"] : otherwise
+        def back(otherwise) = Paths.back_to_job(@params["back"]) || otherwise
       end
     end
   end

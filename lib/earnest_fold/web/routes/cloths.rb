@@ -4,88 +4,72 @@ module EarnestFold
   module Web
     module Routes
       # The workroom's cloths.
-      module Cloths
+      class Cloths < Handler
         COLOUR = "#c9d2bd"
+        # Where a cloth is taken that was brought in for a window.
+        FIELDS = {"face" => "face", "lining" => "lining.cloth", "interlining" => "interlining.cloth"}.freeze
 
-        def self.registered(app)
-          app.helpers(Saving)
-          app.get("/cloths") { page(:cloths, Screens::Cloths.new(workroom.cloths.all, workroom_unit)) }
-          app.get("/cloths/new") do
-            page(
-              :cloth,
-              Screens::ClothForm.new(
-                nil,
-                Forms::ClothForm.new(fresh, COLOUR, nil, workroom_unit),
-                workroom_unit,
-                station: station_asked
-              )
-            )
-          end
+        get Paths.cloths, :all
+        get Paths.new_cloth, :blank
+        get Paths.cloth(":id"), :show
+        post Paths.cloths, :bring_in
+        post Paths.cloth(":id"), :change
 
-          app.get("/cloths/:id") do |id|
+        def all = page(:cloths, Screens::Cloths.new(workroom.cloths.all, workroom_unit))
+
+        def blank = new_one(Forms::ClothForm.new(fresh, COLOUR, nil, workroom_unit))
+
+        def show(id)
+          record = workroom.cloths.find(number(id))
+          form = Forms::ClothForm.new(record.spec, record.colour, nil, workroom_unit)
+          page(:cloth, Screens::ClothForm.new(record, form, workroom_unit))
+        end
+
+        def bring_in
+          form = Forms::ClothForm.new(fresh, COLOUR, params, workroom_unit)
+          return new_one(form, status: 422) unless form.valid?
+
+          id = workroom.cloths.create(form.spec, colour: form.colour)
+          station_asked ? taken_to_window(id, form.spec) : go(Paths.cloths)
+        end
+
+        def change(id)
+          merged do
             record = workroom.cloths.find(number(id))
-            page(
-              :cloth,
-              Screens::ClothForm.new(
-                record,
-                Forms::ClothForm.new(record.spec, record.colour, nil, workroom_unit),
-                workroom_unit
-              )
-            )
-          end
-
-          app.post("/cloths") do
-            form = Forms::ClothForm.new(fresh, COLOUR, params, workroom_unit)
-            unless form.valid?
-              next page(:cloth, Screens::ClothForm.new(nil, form, workroom_unit, station: station_asked), status: 422)
+            form = Forms::ClothForm.new(record.spec, record.colour, params, workroom_unit, version: record.version)
+            if form.problems.empty?
+              workroom.cloths.update(record.id, form.spec, colour: form.colour, version: record.version)
             end
+            next go(Paths.cloths) if form.valid?
 
-            id = workroom.cloths.create(form.spec, colour: form.colour)
-            station_asked ? taken_to_window(id, form.spec) : redirect(to("/cloths"), 303)
-          end
-
-          app.post("/cloths/:id") do |id|
-            merged do
-              record = workroom.cloths.find(number(id))
-              form = Forms::ClothForm.new(record.spec, record.colour, params, workroom_unit, version: record.version)
-              if form.problems.empty?
-                workroom.cloths.update(record.id, form.spec, colour: form.colour, version: record.version)
-              end
-              next redirect(to("/cloths"), 303) if form.valid?
-
-              page(
-                :cloth,
-                Screens::ClothForm.new(workroom.cloths.find(record.id), form, workroom_unit),
-                status: status_of(form)
-              )
-            end
+            shown = Screens::ClothForm.new(workroom.cloths.find(record.id), form, workroom_unit)
+            page(:cloth, shown, status: status_of(form))
           end
         end
 
-        # What cloths start from, and where they go.
-        module Saving
-          # What a new cloth starts from.
-          def fresh = {"use" => "face", "selvedge_in_seam" => house.rules.selvedges == "in_seam"}
+        private
 
-          FIELDS = {"face" => "face", "lining" => "lining.cloth", "interlining" => "interlining.cloth"}.freeze
+        # What a new cloth starts from.
+        def fresh = {"use" => "face", "selvedge_in_seam" => house.rules.selvedges == "in_seam"}
 
-          # @return [String, nil] the Cloth station that one came from
-          def station_asked = params["for"].to_s[%r{\A/jobs/\d{1,9}/treatments/\d{1,9}/cloth\z}]
+        def new_one(form, status: 200)
+          station = params["for"] if station_asked
+          page(:cloth, Screens::ClothForm.new(nil, form, workroom_unit, station: station), status: status)
+        end
 
-          # It was brought in for a window: there it is taken, and there one goes back to.
-          def taken_to_window(id, spec)
-            job_id, treatment = station_asked.scan(/\d+/)
-            merged do
-              job = sheet(job_id)
-              entry = job.fetch_made(number(treatment))
-              field = FIELDS.fetch(spec["use"])
-              form = Forms::TreatmentForm.new(job, entry, [field], {field => id.to_s}, job.unit)
-              workroom.treatments.update(entry.id, form.spec, version: entry.record.version) if form.changed?
-              redirect to(station_asked), 303
-            end
+        # @return [Array(String, String), nil] job and work of the Cloth station that one came from
+        def station_asked = Paths.of_station(params["for"], "cloth")
+
+        # It was brought in for a window: there it is taken, and there one goes back to.
+        def taken_to_window(id, spec)
+          job_id, treatment = station_asked
+          merged do
+            job = sheet(job_id)
+            entry = job.fetch_made(number(treatment))
+            form = Forms::TreatmentForm.new(job, entry, {FIELDS.fetch(spec["use"]) => id.to_s}, job.unit)
+            workroom.treatments.update(entry.id, form.spec, version: entry.record.version) if form.changed?
+            go(params["for"])
           end
-
-          def workroom_unit = house.rules.unit(house.unit)
         end
       end
     end

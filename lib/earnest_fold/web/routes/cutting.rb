@@ -4,118 +4,71 @@ module EarnestFold
   module Web
     module Routes
       # The Cutting station, and what is done with a cloth's plan there.
-      module Cutting
-        def self.registered(app)
-          app.helpers(Planning)
-          station(app)
-          plan(app)
+      class Cutting < Handler
+        include Planning
+        include Showing
 
-          app.post("/jobs/:id/cutting/:cloth/parts") { |id, cloth| add_part(sheet(id), cloth) }
-          app.post("/jobs/:id/cutting/:cloth/parts/:part/remove") { |id, _, part| remove_part(sheet(id), part) }
+        get Paths.work(":id", ":treatment", "cutting"), :show
+        get Paths.work(":id", ":treatment", "ticket"), :ticket
+        post Paths.plan(":id", ":cloth", "take"), :put_on_table
+        post Paths.plan(":id", ":cloth", "release"), :release
+        post Paths.plan(":id", ":cloth", "wishes"), :wish
+        post Paths.plan(":id", ":cloth", "parts"), :add_part
+        post Paths.plan(":id", ":cloth", "parts/:part/remove"), :remove_part
+
+        def show(id, treatment, notice: nil, status: 200)
+          job = sheet(id)
+          entry = job.fetch_made(number(treatment))
+          page(:desk, shown(Screens::Cutting, job, entry, asked: params, notice: notice), status: status)
         end
 
-        def self.station(app)
-          app.get("/jobs/:id/treatments/:treatment/cutting") { |id, treatment| cutting_station(id, treatment) }
-
-          app.get("/jobs/:id/treatments/:treatment/ticket") do |id, treatment|
-            job = sheet(id)
-            page(
-              :ticket,
-              Screens::Cutting.new(job, job.fetch_made(number(treatment)), cutting: Work::Cutting.of(job, workroom))
-            )
-          end
+        def ticket(id, treatment)
+          job = sheet(id)
+          page(:ticket, shown(Screens::Cutting, job, job.fetch_made(number(treatment))))
         end
 
-        def self.plan(app)
-          app.post("/jobs/:id/cutting/:cloth/take") do |id, cloth|
-            take(planned(id, cloth))
-            redirect to("/jobs/#{number(id)}/table/#{number(cloth)}"), 303
-          end
+        def put_on_table(id, cloth)
+          take(planned(id, cloth))
+          go(Paths.table(number(id), number(cloth)))
+        end
 
-          app.post("/jobs/:id/cutting/:cloth/release") do |id, cloth|
-            workroom.plans.release(number(id), number(cloth))
-            redirect to(back_to_station(id)), 303
-          end
+        def release(id, cloth)
+          workroom.plans.release(number(id), number(cloth))
+          back(id)
+        end
 
-          app.post("/jobs/:id/cutting/:cloth/wishes") do |id, cloth|
-            merged do
-              cutting = planned(id, cloth)
-              form = Forms::WishForm.new(cutting, params)
-              unless form.valid?
-                next cutting_station(id, params["treatment"].to_s, notice: form.problem.code, status: 422)
-              end
+        def wish(id, cloth)
+          merged do
+            cutting = planned(id, cloth)
+            form = Forms::WishForm.new(cutting, params)
+            next show(id, params["treatment"].to_s, notice: form.problem.code, status: 422) unless form.valid?
 
-              workroom.cutting_wishes.keep(cutting.sheet.job.id, cutting.id, form.spec, saw: cutting.wanted)
-              redirect to(back_to_station(id)), 303
-            end
+            workroom.cutting_wishes.keep(cutting.sheet.job.id, cutting.id, form.spec, saw: cutting.wanted)
+            back(id)
           end
         end
 
-        # Plans, and the way back from what is done with them.
-        module Planning
-          # @return [Work::ClothCutting]
-          def planned(id, cloth) = Work::Cutting.of(sheet(id), workroom).cloth(number(cloth))
+        def add_part(id, cloth)
+          job = sheet(id)
+          form = Forms::PartForm.new(job, cloth, params)
+          return show(id, params["treatment"].to_s, notice: :part_refused, status: 422) unless form.valid?
 
-          # Takes the plan as it is now; where somebody cut or took some of the same cloth meanwhile, it is planned
-          # again.
-          # @raise [Store::Missing] where there is nothing to cut from
-          def take(cutting, again: true)
-            plan = cutting.plan or raise Store::Missing, "nothing to cut from"
-            workroom.plans.take(
-              cutting.sheet.job.id,
-              cutting.id,
-              {proved: plan.proved, used: plan.length_used, bound: plan.bound},
-              cutting.lines,
-              seen: cutting.seen
-            )
-          rescue Store::Stale
-            raise unless again
+          workroom.jobs.set_small_parts(job.job.id) { |parts| parts + [form.kept] }
+          back(id)
+        end
 
-            take(planned(cutting.sheet.job.id.to_s, cutting.cloth.id), again: false)
-          end
+        def remove_part(id, _cloth, part)
+          workroom.jobs.set_small_parts(number(id)) { |parts| parts.reject { |one| one["id"] == part } }
+          back(id)
+        end
 
-          def cutting_station(id, treatment, notice: nil, status: 200)
-            job = sheet(id)
-            entry = job.fetch_made(number(treatment))
-            log = Work::BenchLog.new(workroom.bench.entries(entry.id))
-            page(
-              :desk,
-              Screens::Cutting.new(
-                job,
-                entry,
-                cutting: Work::Cutting.of(job, workroom),
-                asked: params,
-                log: log,
-                notice: notice
-              ),
-              status: status
-            )
-          end
+        private
 
-          # @return [String] the station of the treatment that was looked at
-          def back_to_station(id)
-            treatment = params["treatment"].to_s
-            if treatment.match?(/\A\d{1,9}\z/)
-              "/jobs/#{number(id)}/treatments/#{treatment}/cutting"
-            else
-              "/jobs/#{number(id)}"
-            end
-          end
-
-          def add_part(job, cloth)
-            form = Forms::PartForm.new(job, cloth, params)
-            unless form.valid?
-              return cutting_station(job.job.id.to_s, params["treatment"].to_s, notice: :part_refused, status: 422)
-            end
-
-            workroom.jobs.set_small_parts(job.job.id) { |parts| parts + [form.kept] }
-            redirect to(back_to_station(job.job.id.to_s)), 303
-          end
-
-          def remove_part(job, part)
-            workroom.jobs.set_small_parts(job.job.id) { |parts| parts.reject { |one| one["id"] == part } }
-            redirect to(back_to_station(job.job.id.to_s)), 303
-          end
+        # To the station of the treatment that was looked at.
+        def back(id)
+          treatment = params["treatment"].to_s
+          one = treatment.match?(/\A\d{1,9}\z/)
+          go(one ? Paths.station(number(id), treatment, "cutting") : Paths.job(number(id)))
         end
       end
     end

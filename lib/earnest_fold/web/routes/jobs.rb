@@ -4,59 +4,80 @@ module EarnestFold
   module Web
     module Routes
       # The jobs, and a job's first screen.
-      module Jobs
-        def self.registered(app)
-          lists(app)
-          one(app)
+      class Jobs < Handler
+        get Paths.jobs, :all
+        get Paths.archive, :archive
+        post Paths.jobs, :add
+        post Paths.import, :bring_in
+        get Paths.job(":id"), :show
+        post Paths.job(":id", "windows"), :add_window
+        post Paths.job(":id", "unit"), :set_unit
+        post Paths.job(":id", "notes"), :keep_notes
+        post Paths.job(":id", "archive"), :put_by
+
+        def all = page(:jobs, listed(page_asked))
+
+        def archive
+          shown = Screens::Archive.new(workroom.jobs.list(archived: true, page: page_asked), page: page_asked)
+          page(:archive, shown)
         end
 
-        def self.lists(app)
-          app.get("/jobs") do
-            page(:jobs, Screens::Jobs.new(workroom.jobs.list(page: page_asked), unit: house.unit, page: page_asked))
-          end
-          app.get("/jobs/archive") do
-            page(:archive, Screens::Archive.new(workroom.jobs.list(archived: true, page: page_asked), page: page_asked))
+        def add
+          form = Forms::JobForm.new(params)
+          unless form.valid?
+            return page(:jobs, listed(1, typed: form.typed, problem: form.problem), status: 422)
           end
 
-          app.post("/jobs") do
-            form = Forms::JobForm.new(params)
-            unless form.valid?
-              next(
-                page(
-                  :jobs,
-                  Screens::Jobs.new(workroom.jobs.list, unit: house.unit, typed: form.typed, problem: form.problem),
-                  status: 422
-                )
-              )
-            end
+          go(Paths.job(workroom.jobs.create(**form.values)))
+        end
 
-            redirect to("/jobs/#{workroom.jobs.create(**form.values)}"), 303
+        def bring_in
+          form = Forms::ImportForm.new(params["file"], house.sets)
+          return page(:import, Screens::Import.new(form.problems), status: 422) unless form.valid?
+
+          go(Paths.job(workroom.jobs.bring_in(**form.values)))
+        end
+
+        def show(id) = page(:job, Screens::Job.new(sheet(id)))
+
+        def add_window(id)
+          form, job = Forms::WindowForm.new(params), sheet(id)
+          unless form.valid?
+            return page(:job, Screens::Job.new(job, typed: form.typed, problem: form.problem), status: 422)
+          end
+
+          spec = job.settled.first_set.applied(Store::StartingRules::UNMEASURED, job.unit)
+          made = workroom.jobs.add_window(job.job.id, **form.values, spec: spec)
+          go(Paths.station(job.job.id, made, "measure"))
+        end
+
+        def set_unit(id)
+          form = Forms::UnitForm.new(params)
+          workroom.jobs.set_unit(number(id), form.unit)
+          go(form.back(Paths.job(number(id))))
+        end
+
+        def keep_notes(id)
+          merged do
+            job = workroom.jobs.find(number(id))
+            form = Forms::NotesForm.new(job, params)
+            next page(:job, Screens::Job.new(sheet(id), notes: form), status: status_of(form)) unless form.valid?
+
+            workroom.jobs.set_notes(job.id, form.notes, version: job.version)
+            go(Paths.job(job.id))
           end
         end
 
-        def self.one(app)
-          app.get("/jobs/:id") { |id| page(:job, Screens::Job.new(sheet(id))) }
-
-          app.post("/jobs/:id/windows") do |id|
-            form, job = Forms::WindowForm.new(params), sheet(id)
-            unless form.valid?
-              next page(:job, Screens::Job.new(job, typed: form.typed, problem: form.problem), status: 422)
-            end
-
-            made = workroom.jobs.add_window(
-              job.job.id,
-              **form.values,
-              spec: job.settled.first_set.applied(Store::StartingRules::UNMEASURED, job.unit)
-            )
-            redirect to("/jobs/#{job.job.id}/treatments/#{made}/measure"), 303
-          end
-
-          app.post("/jobs/:id/unit") do |id|
-            form = Forms::UnitForm.new(params)
-            workroom.jobs.set_unit(number(id), form.unit)
-            redirect to(form.back("/jobs/#{number(id)}")), 303
-          end
+        def put_by(id)
+          away = params["archived"] == "yes"
+          workroom.jobs.archive(number(id), away)
+          go(away ? Paths.jobs : Paths.job(number(id)))
         end
+
+        private
+
+        def listed(page, **more) =
+          Screens::Jobs.new(workroom.jobs.list(page: page), unit: house.unit, page: page, **more)
       end
     end
   end

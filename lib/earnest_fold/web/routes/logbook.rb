@@ -4,84 +4,64 @@ module EarnestFold
   module Web
     module Routes
       # What was made, how long it took, and what was learnt.
-      module Logbook
-        PLACE = "/jobs/:id/treatments/:treatment/log"
+      class Logbook < Handler
+        LISTS = {"csv" => "text/csv", "json" => "application/json"}.freeze
+        get Paths.logbook, :show
+        post Paths.standard_times, :settle_time
+        get Paths.work(":id", ":treatment", "log"), :work
+        post Paths.work(":id", ":treatment", "log"), :keep
+        LISTS.each_key { |ending| get Paths.logbook_list(ending), :list, ending }
 
-        def self.registered(app)
-          app.helpers(Learning)
-          app.get("/logbook") { page(:logbook, Screens::Logbook.new(Work::Logbook.whole(workroom, house), house)) }
-          app.post("/logbook/times") { settle_time }
-          app.get(PLACE) { |id, treatment| page(:log_work, Screens::LogWork.new(logged(id, treatment))) }
-          app.post(PLACE) { |id, treatment| keep_log(id, treatment) }
-          papers(app)
+        def show(house = self.house, status: 200, **more) =
+          page(:logbook, Screens::Logbook.new(Work::Logbook.whole(workroom, house), house, **more), status: status)
+
+        def list(ending)
+          sent_as(LISTS.fetch(ending), "logbook.#{ending}")
+          Documents::LogList.new(LogPapers.new(Work::Logbook.whole(workroom, house)).rows).public_send(ending)
         end
 
-        def self.papers(app)
-          {"csv" => ["text/csv", :csv], "json" => ["application/json", :json]}.each do |ending, (type, made)|
-            app.get("/logbook.#{ending}") do
-              content_type type
-              attachment "logbook.#{ending}"
-              Documents::LogList.new(LogPapers.new(Work::Logbook.whole(workroom, house)).rows).public_send(made)
-            end
+        def work(id, treatment) = page(:log_work, Screens::LogWork.new(logged(id, treatment)))
+
+        def keep(id, treatment)
+          work = logged(id, treatment)
+          form = Forms::LogForm.new(work, params)
+          unless form.valid?
+            return page(:log_work, Screens::LogWork.new(work, problem: form.problem, typed: form.typed), status: 422)
           end
+
+          form.time? ? correct(work.entry, form) : workroom.logbook.note(work.entry.id, **form.note)
+          go(Paths.work(number(id), work.entry.id, "log"))
         end
 
-        # Learning, and putting right.
-        module Learning
-          # @return [Work::Logbook::Work]
-          def logged(id, treatment)
-            job = workroom.jobs.find(number(id))
-            own = number(treatment)
-            log = Work::Logbook.of(workroom, house, [job], only: own)
-            log.of(own) || raise(Store::Missing, "nothing made yet")
-          end
+        # What was learnt becomes the standard, or is declined until there are more jobs.
+        def settle_time
+          learnt = Work::Logbook.whole(workroom, house).learnt.find { |one| one.name.to_s == params["name"] } or
+            raise Store::Missing, "nothing learnt"
+          workroom.house.update(version: seen(house.version), rules: with_learnt(house.stored, learnt))
+          go(Paths.logbook)
+        rescue Store::Stale
+          show(workroom.house.read, status: 409, notice: :house_changed_elsewhere)
+        end
 
-          def keep_log(id, treatment)
-            work = logged(id, treatment)
-            form = Forms::LogForm.new(work, params)
-            unless form.valid?
-              return page(:log_work, Screens::LogWork.new(work, problem: form.problem, typed: form.typed), status: 422)
-            end
+        private
 
-            if form.time?
-              workroom.bench.say(
-                work.entry.id,
-                form.step.code,
-                form.step.curtain.to_s,
-                "corrected",
-                value: form.minutes
-              )
-            else
-              workroom.logbook.note(work.entry.id, **form.note)
-            end
-            redirect to("/jobs/#{number(id)}/treatments/#{work.entry.id}/log"), 303
-          end
+        # @return [Work::Logbook::Work]
+        def logged(id, treatment)
+          job = workroom.jobs.find(number(id))
+          own = number(treatment)
+          Work::Logbook.of(workroom, house, [job], only: own).of(own) || raise(Store::Missing, "nothing made yet")
+        end
 
-          # What was learnt becomes the standard, or is declined until there are more jobs.
-          def settle_time
-            learnt = Work::Logbook.whole(workroom, house).learnt.find { |one| one.name.to_s == params["name"] } or
-              raise Store::Missing, "nothing learnt"
-            stored = house.stored
-            rules = if params["take"] == "yes"
-              stored.merge(
-                "times" => stored.fetch("times", {}).merge(learnt.name.to_s => Words.number(learnt.learnt, 2))
-              )
-            else
-              stored.merge("declined" => stored.fetch("declined", {}).merge(learnt.name.to_s => learnt.jobs))
-            end
-            workroom.house.update(version: seen(house.version), rules: rules)
-            redirect to("/logbook"), 303
-          rescue Store::Stale
-            page(
-              :logbook,
-              Screens::Logbook.new(
-                Work::Logbook.whole(workroom, workroom.house.read),
-                workroom.house.read,
-                notice: :house_changed_elsewhere
-              ),
-              status: 409
-            )
+        def correct(entry, form) =
+          workroom.bench.say(entry.id, form.step.code, form.step.curtain.to_s, "corrected", value: form.minutes)
+
+        def with_learnt(stored, learnt)
+          part, value = if params["take"] == "yes"
+            ["times", Words.number(learnt.learnt, 2)]
+          else
+            ["declined", learnt.jobs]
           end
+          stored.merge(part => stored.fetch(part, {}).merge(learnt.name.to_s => value))
         end
       end
     end

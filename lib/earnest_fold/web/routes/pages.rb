@@ -4,17 +4,20 @@ module EarnestFold
   module Web
     module Routes
       # Pages that belong to no job.
-      module Pages
-        def self.registered(app)
-          app.get("/") { redirect to("/jobs"), 303 }
-          app.get("/find") do
-            words = params["q"].to_s.strip[0, 80]
-            found = words.empty? ? [[], []] : [workroom.jobs, workroom.cloths].map { |all| all.find_words(words) }
-            page(:find, Screens::Find.new(words, *found))
-          end
+      class Pages < Handler
+        get Paths.home, :home
+        get Paths.find, :find
+        get Paths.keys, :keys
 
-          app.get("/keys") { page(:keys, Screens::Marks.new) }
+        def home = go(Paths.jobs)
+
+        def find
+          words = params["q"].to_s.strip[0, 80]
+          found = words.empty? ? [[], []] : [workroom.jobs, workroom.cloths].map { |all| all.find_words(words) }
+          page(:find, Screens::Find.new(words, *found))
         end
+
+        def keys = page(:keys, Screens::Marks.new)
       end
     end
   end

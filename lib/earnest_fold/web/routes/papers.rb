@@ -3,116 +3,91 @@
 module EarnestFold
   module Web
     module Routes
-      # What goes out of a job and comes into one: documents, lists, and sheets to print.
-      module Papers
-        def self.registered(app)
-          app.helpers(Filing)
-          documents(app)
-          lists(app)
-          sheets(app)
-          plans(app)
-          making(app)
-        end
-
-        def self.documents(app)
-          app.post("/jobs/import") do
-            form = Forms::ImportForm.new(params["file"], house.sets)
-            next page(:import, Screens::Import.new(form.problems), status: 422) unless form.valid?
-
-            redirect to("/jobs/#{workroom.jobs.bring_in(**form.values)}"), 303
-          end
-
-          app.get("/jobs/:id/job.fold.json") do |id|
-            job = sheet(id)
-            filed("application/json", job, ".fold.json")
-            kept = Work::Export.new(job, workroom.shelf.all(cloths: job.cloths_used)).to_h
-            Documents::JobWriter.new(Documents::JobWriter::Kept.new(**kept)).text
-          end
-
-          app.get("/jobs/:id/needs.csv") do |id|
-            job = sheet(id)
-            filed("text/csv", job, "-needs.csv")
-            Documents::NeedsCsv.new(job.entries.filter_map(&:reckoning), job.cloths_needed, job.unit).text
-          end
-        end
-
-        def self.lists(app)
-          app.get("/jobs/:id/needs.pdf") do |id|
-            job = sheet(id)
-            filed("application/pdf", job, "-needs.pdf")
-            Documents::NeedsPdf.new(
-              job.job.title,
-              job.entries.filter_map(&:reckoning),
-              job.cloths_needed,
-              job.unit,
-              on_hand: job.on_hand
-            ).render
-          end
-        end
-
-        def self.sheets(app)
-          app.get("/jobs/:id/read-back") { |id| page(:read_back, Screens::ReadBack.new(sheet(id))) }
-          app.get("/measure-sheet") { page(:measure_sheet, Screens::MeasureSheet.new) }
-        end
-
-        def self.plans(app)
-          {
-            "plan.pdf" => ["application/pdf", :pdf.to_proc],
-            "plan.svg" => ["image/svg+xml", :svg.to_proc],
-            "tickets.pdf" => ["application/pdf", :tickets.to_proc],
-            "tickets.svg" => ["image/svg+xml", :tickets_drawn.to_proc]
-          }.each do |file, (type, made)|
-            app.get("/jobs/:id/cutting/:cloth/#{file}") do |id, cloth|
-              cutting = planned(id, cloth)
-              filed(type, cutting.sheet, "-#{file}")
-              made.call(PlanPapers.new(cutting))
-            end
-          end
-
-          {
-            "order.csv" => ["text/csv", :csv.to_proc],
-            "order.pdf" => ["application/pdf", :pdf.to_proc]
-          }.each do |file, (type, made)|
-            app.get("/jobs/:id/#{file}") do |id|
-              job = sheet(id)
-              filed(type, job, "-#{file}")
-              made.call(PlanPapers.order(Work::Cutting.of(job, workroom)))
-            end
-          end
-        end
-
+      # What goes out of a job: documents, lists, and sheets to print.
+      class Papers < Handler
+        PDF, SVG, CSV = "application/pdf", "image/svg+xml", "text/csv"
+        # Of the plan of one cloth.
+        PLANS = {
+          "plan.pdf" => [PDF, :pdf],
+          "plan.svg" => [SVG, :svg],
+          "tickets.pdf" => [PDF, :tickets],
+          "tickets.svg" => [SVG, :tickets_drawn]
+        }.freeze
+        ORDERS = {"order.csv" => [CSV, :csv], "order.pdf" => [PDF, :pdf]}.freeze
+        # Of one treatment, and of a whole job.
         MAKING = {
-          "work-order.pdf" => :work.to_proc,
-          "strip.pdf" => :strip.to_proc,
-          "hanging-sheet.pdf" => :hanging.to_proc,
-          "tags.pdf" => :tags.to_proc
+          "work-order.pdf" => :work,
+          "strip.pdf" => :strip,
+          "hanging-sheet.pdf" => :hanging,
+          "tags.pdf" => :tags
         }.freeze
 
-        # Of one treatment, and of a whole job.
-        def self.making(app)
-          MAKING.each do |file, made|
-            app.get("/jobs/:id/treatments/:treatment/#{file}") do |id, treatment|
-              job = sheet(id)
-              filed("application/pdf", job, "-#{file}")
-              made.call(MakingPapers.new(job, [job.fetch(number(treatment))]))
-            end
-
-            app.get("/jobs/:id/#{file}") do |id|
-              job = sheet(id)
-              filed("application/pdf", job, "-#{file}")
-              made.call(MakingPapers.new(job, job.works))
-            end
-          end
+        get Paths.measure_sheet, :measure_sheet
+        get Paths.job(":id", "read-back"), :read_back
+        get Paths.job(":id", "job.fold.json"), :document
+        get Paths.job(":id", "needs.csv"), :needs_list
+        get Paths.job(":id", "needs.pdf"), :needs
+        PLANS.each_key { |file| get Paths.plan(":id", ":cloth", file), :plan, file }
+        ORDERS.each_key { |file| get Paths.job(":id", file), :order, file }
+        MAKING.each_key do |file|
+          get Paths.work(":id", ":treatment", file), :making, file
+          get Paths.job(":id", file), :making_of_job, file
         end
 
-        # How a file is named and sent.
-        module Filing
-          # @param job [Work::Job]
-          # @param ending [String]
-          def filed(type, job, ending)
-            content_type type
-            attachment "#{job.job.title.gsub(/[^\w-]+/, "-")}#{ending}"
-          end
+        def measure_sheet = page(:measure_sheet, Screens::MeasureSheet.new)
+
+        def read_back(id) = page(:read_back, Screens::ReadBack.new(sheet(id)))
+
+        def document(id)
+          job = sheet(id)
+          filed("application/json", job, ".fold.json")
+          kept = Work::Export.new(job, workroom.shelf.all(cloths: job.cloths_used)).to_h
+          Documents::JobWriter.new(Documents::JobWriter::Kept.new(**kept)).text
+        end
+
+        def needs_list(id)
+          job = sheet(id)
+          filed(CSV, job, "-needs.csv")
+          Documents::NeedsCsv.new(job.figures.reckonings, job.cloths_needed, job.unit).text
+        end
+
+        def needs(id)
+          job = sheet(id)
+          filed(PDF, job, "-needs.pdf")
+          Documents::NeedsPdf
+            .new(job.job.title, job.figures.reckonings, job.cloths_needed, job.unit, on_hand: job.on_hand)
+            .render
+        end
+
+        def plan(file, id, cloth)
+          cutting = Work::Cutting.of(sheet(id), workroom).cloth(number(cloth))
+          type, made = PLANS.fetch(file)
+          filed(type, cutting.sheet, "-#{file}")
+          PlanPapers.new(cutting).public_send(made)
+        end
+
+        def order(file, id)
+          job = sheet(id)
+          type, made = ORDERS.fetch(file)
+          filed(type, job, "-#{file}")
+          PlanPapers.order(Work::Cutting.of(job, workroom)).public_send(made)
+        end
+
+        def making(file, id, treatment)
+          job = sheet(id)
+          printed(job, [job.fetch(number(treatment))], file)
+        end
+
+        def making_of_job(file, id)
+          job = sheet(id)
+          printed(job, job.works, file)
+        end
+
+        private
+
+        def printed(job, works, file)
+          filed(PDF, job, "-#{file}")
+          MakingPapers.new(job, works).public_send(MAKING.fetch(file))
         end
       end
     end

@@ -100,7 +100,7 @@ module EarnestFold
 
         # What all its alterations come to by either school.
         def of_alterations
-          altered = @account.works.select(&:alteration?)
+          altered = @account.works.select(&:altered_as)
           return [] if altered.empty?
 
           all = altered.map { |entry| A.priced(entry.billed, rules) }
@@ -125,18 +125,13 @@ module EarnestFold
         # @return [Array<Forms::Merging::Both>]
         def both_versions = form ? form.clashes : []
 
-        def now(name) = Forms::AccountForm.shown(name, kept, @account.asked)
-
-        def field(name)
-          problem = form&.problems&.[](name)
-          Field.of(
-            path: name,
+        def field(name) =
+          Field.of_form(
+            form || Forms::AccountForm.new(kept, @account.asked, nil),
+            name,
             label: Words.say("account.fields.#{name}"),
-            text: form ? form.typed[name] : now(name),
-            now: now(name),
-            problem: problem && Words.field_problem(problem, unit)
+            unit: unit
           )
-        end
       end
     end
   end

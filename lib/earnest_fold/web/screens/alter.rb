@@ -9,11 +9,10 @@ module EarnestFold
         include Altering
 
         STATION = "alter"
-        # What is asked of an alteration here, as far as its kind knows it.
-        ASKED = %w[existing_hem let_down hem top_allowance seam remove fullness way heading].freeze
-        OTHERS = %w[shorten_at_hem shorten_keep_hem shorten_at_top].freeze
         # Another way to the same length, what it gives, and what stands against it.
         Other = R::Value.define(:kind, :chosen, :main, :at, :left_over, :stops)
+
+        def self.asks = %i[notes]
 
         # @param notes [Array<Store::CameIn::Note>]
         def initialize(sheet, entry, notes: [], **shown)
@@ -21,31 +20,10 @@ module EarnestFold
           @notes = notes
         end
 
-        def self.paths(spec)
-          declared = R::Alterations.fetch(spec["kind"]).all_fields.names.map(&:to_s)
-          [
-            "kind",
-            *((ASKED - ((spec["kind"] == "from_flat_cloth") ? [] : ["way"])) & declared).flat_map do |name|
-              parts(name, spec)
-            end
-          ]
-        end
-
-        def self.parts(name, spec)
-          return turning(spec.dig(name, "kind")).map { |part| "#{name}.#{part}" } if %w[existing_hem hem].include?(name)
-          return ["heading.kind", *Forms::SpecFields.heading_paths(spec)] if name == "heading"
-
-          [name]
-        end
-
-        # What a turning of a kind is given: only a single one has something turned under.
-        def self.turning(kind) =
-          {"double" => %w[kind depth], "single" => %w[kind depth turn_under]}.fetch(kind, %w[kind])
-
         def view = :_alter
 
         # @return [Array<Field>]
-        def asked = (self.class.paths(spec) - ["kind"]).map { |path| field(path, options: options(path)) }
+        def asked = asked_paths.map { |path| field(path) }
 
         # @return [Array<Array(String, Reckoning::Length)>] the figure to cut by first, then the others
         def figures
@@ -101,7 +79,7 @@ module EarnestFold
         # @return [Array<Other>] the ways to shorten side by side
         def others =
           if made&.alteration&.shortens? && made.alteration.contradictions.empty?
-            once(:others) { OTHERS.filter_map { |kind| other(kind) } }
+            once(:others) { R::Alterations.select(&:shortens?).filter_map { |kind| other(kind.kind) } }
           else
             []
           end
@@ -132,13 +110,11 @@ module EarnestFold
             .map { |name, value| [Words.say("alter.figures.#{name}"), value] }
 
         def other(kind)
-          spec_then = Forms::AlteredSpec.changed(
+          spec_then = Work::Starting.new(sheet.settled, unit).altered(
             spec.merge(
               "remove" => Store::Records.typed(made.alteration.existing_length - made.alteration.from_the_top)
             ),
-            kind,
-            sheet.settled.first_set,
-            unit
+            kind
           )
           read = (kind == spec["kind"]) ? made : sheet.read(entry.id, spec_then)
           return if read.is_a?(Array)
@@ -154,25 +130,17 @@ module EarnestFold
           )
         end
 
-        def options(path)
-          return R::Allowance::KINDS.to_h { |kind| [kind, Words.say("turnings.#{kind}")] } if path.end_with?("hem.kind")
-          return {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")} if path == "let_down"
-          return R::Headings.names.to_h { |name| [name, Words.say("headings.#{name}")] } if path == "heading.kind"
-          if path == "way"
-            return (
-              {"" => Words.say("alter.best_way")}.merge(
-                R::OwnCurtain::WAYS.to_h { |way| [way, Words.say("alter.ways.#{way}")] }
-              )
-            )
+        # As far as they say anything: only a single turning has something turned under, and no turning a depth.
+        def asked_paths =
+          entry.fields.of_station(STATION).flat_map do |field|
+            inner = field.kind.inner(spec[field.key])
+            inner ? inner.paths(spec[field.key]).map { |path| "#{field.key}.#{path}" } & said_of(field) : [field.key]
           end
 
-          kind = Forms::SpecFields.kind(path, spec)
-          case kind
-          when R::FieldKinds::ChoiceKind
-            kind.words.to_h { |word| [word, Words.say("#{(path == "heading.style") ? "styles" : "choices"}.#{word}")] }
-          when R::FieldKinds::FlagKind
-            {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}
-          end
+        def said_of(field)
+          return Work::SpecFields.heading_paths(spec).unshift("heading.kind") if field.key == "heading"
+
+          R::Allowance.asks(spec.dig(field.key, "kind")).map { |name| "#{field.key}.#{name}" }
         end
       end
     end

@@ -8,15 +8,13 @@ module EarnestFold
         include Altering
 
         STATION = "measure"
-        CURTAIN = %w[curtains widths width band motif].freeze
-        FLAGS = %w[printed lined].freeze
+        CURTAIN = %w[curtains widths width band motif printed lined].freeze
         WORDS = %w[length_from length_to].freeze
+        WANTED = "wanted_length"
+        # What stands after the lengths that are measured.
+        AFTER = [WANTED, "stand_up"].freeze
 
-        # What is measured, and in which order it is shown.
-        MEASURED = %w[
-          existing_length wanted_length stand_up cloth_width cloth_length panel_width finished_width
-        ].freeze
-        LENGTHS = %w[existing_length cloth_length cloth_width panel_width finished_width wanted_length].freeze
+        def self.asks = %i[notes]
 
         # @param notes [Array<Store::CameIn::Note>]
         def initialize(sheet, entry, notes: [], **shown)
@@ -24,21 +22,15 @@ module EarnestFold
           @notes = notes
         end
 
-        def self.paths(spec)
-          lengths = MEASURED & R::Alterations.fetch(spec["kind"]).fields.names.map(&:to_s)
-          %w[kind name notes] + lengths + CURTAIN + FLAGS + WORDS
-        end
-
         def view = :_alter_measure
 
         # @return [Array<Field>] the lengths that this alteration starts from, the wanted one last
-        def lengths = (self.class.paths(spec) & LENGTHS).map { |path| field(path) }
+        def lengths
+          own = R::Alterations.fetch(entry.altered_as).fields.of_station(STATION).map(&:key)
+          (own - AFTER + [WANTED]).map { |path| field(path) }
+        end
 
-        def curtain_fields =
-          CURTAIN.map { |path| field(path) } +
-            FLAGS.map do |path|
-              field(path, options: {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")})
-            end
+        def curtain_fields = CURTAIN.map { |path| field(path) }
 
         def points = WORDS.map { |path| field(path) }
 

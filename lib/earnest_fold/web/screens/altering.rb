@@ -24,9 +24,8 @@ module EarnestFold
 
         def face = nil
 
-        # @return [Array<Field>]
-        def kinds =
-          field("kind", options: R::Alterations.names.to_h { |name| [name, Words.say("alterations.#{name}")] })
+        # @return [Field]
+        def kinds = field("kind")
 
         # @return [Array<Store::CameIn::Note>] what was noted when the curtains came in
         def notes_made = @notes || []

@@ -5,12 +5,6 @@ module EarnestFold
     module Screens
       # The house rules for times, prices and days.
       class Books
-        CHOICES = {
-          "account.school" => "account.by",
-          "account.prices" => "books.prices",
-          "account.rounding" => "books.roundings"
-        }.freeze
-
         attr_reader :record, :notice
 
         # @param record [Store::House::Record]
@@ -36,17 +30,14 @@ module EarnestFold
 
         private
 
-        def field(path)
-          problem, words = @form.problems[path], CHOICES[path]
-          Field.of(
-            path: path,
+        def field(path) =
+          Field.of_form(
+            @form,
+            path,
             label: label(path),
-            text: @form.text(path),
-            now: @form.shown(path),
-            options: words && Forms::BooksForm.kind(path).words.to_h { |word| [word, Words.say("#{words}.#{word}")] },
-            problem: problem && Words.field_problem(problem, Reckoning::Units.fetch(record.unit))
+            options: Field.options(@form.field(path)),
+            unit: Reckoning::Units.fetch(record.unit)
           )
-        end
 
         def label(path)
           part, name, row, inner = path.split(".")

@@ -11,25 +11,6 @@ module EarnestFold
           run].freeze
         LINING = %w[lift inset side_turn top hem.kind hem.depth run].map { |name| "lining.#{name}".freeze }.freeze
         PATTERN = %w[pattern.place pattern.point pattern.meet].freeze
-        # The words of a choice, by what is chosen.
-        CHOICES = {
-          "making.hem.kind" => [R::Allowance::KINDS, "turnings"],
-          "lining.hem.kind" => [R::Allowance::KINDS, "turnings"],
-          "making.side.kind" => [R::Allowance::KINDS, "turnings"],
-          "making.width_step" => [R::Making::STEPS.keys, "steps"],
-          "making.trim" => [R::Making::TRIMS, "trims"],
-          "run" => [R::RUNS, "runs"],
-          "lining.run" => [R::RUNS, "runs"],
-          "pattern.place" => [R::Pattern::PLACES, "places"],
-          "pattern.meet" => [R::Pattern::MEETS, "meets"]
-        }.freeze
-
-        def self.paths(spec)
-          lined = spec["lining"] ? LINING : []
-          count = spec["heading"] ? Forms::SpecFields.heading_paths(spec) & %w[heading.pleats heading.fullness] : []
-          ["rules", "heading.kind", *count, "face", "lining.cloth", "interlining.cloth", "making.widths", *MAKING,
-            *lined, *PATTERN]
-        end
 
         def faces = field("face", options: cloths("face", "fields.choose_cloth"))
 
@@ -38,11 +19,11 @@ module EarnestFold
         def interlinings = field("interlining.cloth", options: cloths("interlining", "fields.no_interlining"))
 
         # @return [Array<Field>] the allowances and habits of this treatment
-        def making_fields = @making_fields ||= chosen(MAKING)
+        def making_fields = @making_fields ||= MAKING.map { |path| field(path) }
 
-        def lining_fields = @lining_fields ||= spec["lining"] ? chosen(LINING) : []
+        def lining_fields = @lining_fields ||= spec["lining"] ? LINING.map { |path| field(path) } : []
 
-        def pattern_fields = patterned? ? chosen(PATTERN) : []
+        def pattern_fields = patterned? ? PATTERN.map { |path| field(path) } : []
 
         # @return [Integer] figures here that depart from the house's rules
         def departures = ruled.departures(MAKING + (spec["lining"] ? LINING : []))
@@ -126,13 +107,6 @@ module EarnestFold
           return :under if share < 1
 
           (share > 27/20r) ? :heavy : :enough
-        end
-
-        def chosen(paths)
-          paths.map do |path|
-            words, key = CHOICES[path]
-            field(path, options: words&.to_h { |word| [word, Words.say("#{key}.#{word}")] })
-          end
         end
 
         # Those made for the use, and whichever is in use already.

@@ -30,29 +30,17 @@ module EarnestFold
         end
 
         # @return [Field]
-        def field(name)
-          problem = form.problems[name]
-          Field.of(
-            path: name,
-            label: Words.say("cloth_fields.#{name}"),
-            text: form.text(name),
-            now: form.shown(name),
-            options: options(name),
-            problem: problem && Words.field_problem(problem, unit)
-          )
-        end
+        def field(name) =
+          Field.of_form(form, name, label: Words.say("cloth_fields.#{name}"), options: options(name), unit: unit)
 
         private
 
+        # What a yes means is said of each.
         def options(name)
-          case name
-          when "use"
-            Reckoning::Cloth::USES.to_h { |use| [use, Words.say("uses.#{use}")] }
-          when "match"
-            Reckoning::Cloth::MATCHES.to_h { |match| [match, Words.say("matches.#{match}")] }
-          when "one_way", "selvedge_in_seam", "coated", "frays", "creeps", "curls", "loose"
-            {"no" => Words.say("cloth_fields.#{name}_no"), "yes" => Words.say("cloth_fields.#{name}_yes")}
-          end
+          choice = Field.options(form.field(name))
+          return choice unless Words.say?("cloth_fields.#{name}_no")
+
+          choice.to_h { |word, _| [word, Words.say("cloth_fields.#{name}_#{word}")] }
         end
       end
     end

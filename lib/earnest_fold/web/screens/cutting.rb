@@ -9,6 +9,8 @@ module EarnestFold
         STATION = "cutting"
         ZOOMS = [0, 1, 2, 4].freeze
 
+        def self.asks = %i[log cutting]
+
         # @param cutting [Work::Cutting]
         # @param asked [Hash] what else was asked for: "cut" the cut that was touched, "zoom"
         def initialize(sheet, entry, cutting: nil, asked: {}, **shown)

@@ -30,8 +30,8 @@ module EarnestFold
         # @return [Array<Forms::Merging::Both>] what was typed beside what somebody else left meanwhile
         def both_versions = form ? form.clashes : []
 
-        # @return [Array<String>] the fields that the station reads
-        def self.paths(_spec) = []
+        # @return [Array<Symbol>] what it is shown with besides the job and the work
+        def self.asks = []
 
         def station = self.class::STATION
 
@@ -103,12 +103,9 @@ module EarnestFold
           return Words.say("desk.stopped") if other.checks.any?(&:stop?)
           return Words.say("desk.open") unless other.reckoning
 
-          opening = other.record.spec.dig("opening", "kind")
-          if opening
-            "#{Words.say("openings.#{opening}")} · #{Words.say("states.done")}"
-          else
-            Words.say("alterations_short.#{other.record.spec["kind"]}")
-          end
+          return Words.say("alterations_short.#{other.altered_as}") if other.altered_as
+
+          "#{Words.say("openings.#{other.record.spec.dig("opening", "kind")}")} · #{Words.say("states.done")}"
         end
 
         def notice = @notice && Words.say("notices.#{@notice}")
@@ -118,24 +115,23 @@ module EarnestFold
 
         def page_title = "#{Words.say("stations.#{station}")}, #{entry.title}"
 
+        # @param options [Hash{String => String}, nil] what there is to choose from, where the field doesn't say it
         # @return [Field]
         def field(path, options: nil)
           return Field.same(path) if @touched && !@touched.include?(path)
 
-          problem = form&.problems&.[](path)
-          stored = Forms::Readings.path?(path) ? Forms::Readings.at(spec, path) : Forms::SpecFields.stored(path, spec)
-          kind = Forms::Readings.path?(path) ? Forms::Readings::KIND : Forms::SpecFields.kind(path, spec)
-          now = Forms::Readings.shown(path, spec, unit)
+          declared = Work::SpecFields.field(path, spec)
+          problem, now = form&.problems&.[](path), Work::SpecFields.shown(path, spec, unit)
           Field.of(
             path: path,
             label: Words.field_label(path),
-            options: options,
-            hint: hint(stored, kind),
+            options: options || Field.options(declared),
+            hint: hint(path, declared.kind),
             rule: ruled.mark(path),
             text: form&.typed&.fetch(path, nil) || now,
             now: now,
             problem: problem && Words.field_problem(problem, unit),
-            offer: problem&.data&.fetch(:offer, nil)
+            offer: problem&.data&.[](:offer)&.then { |meant| declared.kind.show(meant, unit) }
           )
         end
 
@@ -201,10 +197,11 @@ module EarnestFold
           )
 
         # A length typed in another unit than the one shown says how it was typed.
-        def hint(stored, kind)
-          return unless kind.is_a?(R::FieldKinds::LengthKind) && stored
+        def hint(path, kind)
+          return unless kind.is_a?(R::FieldKinds::LengthKind)
 
-          unless Forms::SpecFields.text(stored, kind, unit) == stored.delete_suffix(" #{unit.name}")
+          stored = Work::SpecFields.stored(path, spec) or return
+          unless kind.show(stored, unit) == stored.delete_suffix(" #{unit.name}")
             Words.say("fields.typed_as", typed: stored)
           end
         end

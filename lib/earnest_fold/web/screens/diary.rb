@@ -5,6 +5,7 @@ module EarnestFold
     module Screens
       # The diary: what is promised, a week of benches, and the work of each day.
       class Diary
+        K = Reckoning::FieldKinds
         # A stretch of work on one day.
         Stretch = Reckoning::Value.define(:placed, :date, :from, :to)
         # A job with what it is promised for and when it will be ready.
@@ -38,7 +39,7 @@ module EarnestFold
 
         # @return [Date] the Monday
         def monday =
-          @monday ||= (Forms::Days.date(@week) || plan.calendar.first).then { |date| date - (date.cwday - 1) }
+          @monday ||= (K::DateKind.date(@week) || plan.calendar.first).then { |date| date - (date.cwday - 1) }
 
         # @return [Array<Date>] the working days of the week
         def days = (0..6).map { |number| monday + number }.select { |date| plan.calendar.works?(date) }
@@ -93,7 +94,7 @@ module EarnestFold
 
         # @return [String] "8:30–10:15"
         def hours(stretch) =
-          [stretch.from, stretch.to].map { |minute| Forms::Days.clock(diary.rules.day_begins + minute) }.join("–")
+          [stretch.from, stretch.to].map { |minute| K::ClockKind.written(diary.rules.day_begins + minute) }.join("–")
 
         # @return [String] why it stands where it stands
         def held(placed) = Words.say("diary.held.#{placed.held}")

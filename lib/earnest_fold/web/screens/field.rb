@@ -21,6 +21,32 @@ module EarnestFold
           )
         end
 
+        # @param form [Forms::FieldForm]
+        # @param name [String] of one of its fields
+        # @param unit [Reckoning::Unit]
+        # @return [Field] with what was typed, what stands there and what is wrong with it
+        def self.of_form(form, name, label:, unit:, options: nil)
+          problem = form.problems[name]
+          of(
+            path: name,
+            label: label,
+            text: form.text(name),
+            now: form.shown(name),
+            options: options,
+            problem: problem && Words.field_problem(problem, unit)
+          )
+        end
+
+        # @param field [Reckoning::Field]
+        # @return [Hash{String => String}, nil] what there is to choose from, in words; nil where it is typed freely
+        def self.options(field)
+          kind = field.kind
+          return unless kind.said
+
+          open = field.may_be_open? ? {"" => Words.say("#{kind.said}.not_said")} : {}
+          open.merge(kind.words.to_h { |word| [word, Words.say("#{kind.said}.#{word}")] })
+        end
+
         # One that stands on the page already just as it is.
         # @return [Field]
         def self.same(path) =

@@ -9,6 +9,8 @@ module EarnestFold
         # What the log is asked for: as a step is.
         Hung = R::Value.define(:code, :curtain)
 
+        def self.asks = %i[log]
+
         # @param form [Forms::MeasureForm, nil] measures that could not be read, and `of` which curtain
         def initialize(sheet, entry, log: Work::BenchLog.new([]), measure: nil, of: nil, **shown)
           super(sheet, entry, log: log, **shown)

@@ -8,28 +8,15 @@ module EarnestFold
       class Heading < Desk
         STATION = "heading"
 
-        def self.paths(spec)
-          kind = spec.dig("heading", "kind") || "pencil_pleat"
-          [
-            "rules",
-            "heading.kind",
-            *Forms::SpecFields.heading_paths({"heading" => {"kind" => kind}}),
-            "support.carriers",
-            "support.diameter",
-            "support.projection"
-          ]
-        end
-
-        def kinds =
-          field("heading.kind", options: R::Headings.names.to_h { |kind| [kind, Words.say("headings.#{kind}")] })
+        def kinds = field("heading.kind")
 
         # @return [Array<Field>] those of the kind, then what of the support matters to it
         def fields =
           @fields ||=
-            (Forms::SpecFields.heading_paths(spec) + support_paths).map { |path| field(path, options: options(path)) }
+            (Work::SpecFields.heading_paths(spec) + support_paths).map { |path| field(path) }
 
         # @return [Integer] figures here that depart from the house's rules
-        def departures = ruled.departures(Forms::SpecFields.heading_paths(spec))
+        def departures = ruled.departures(Work::SpecFields.heading_paths(spec))
 
         # The heading rules the cloth, so it is drawn before there is any: then at the fullness asked.
         # @return [Reckoning::Curtain, nil]
@@ -80,15 +67,6 @@ module EarnestFold
         private
 
         def support_paths = R::Headings.fetch(spec.dig("heading", "kind")).asks_of_support
-
-        def options(path)
-          case (kind = Forms::SpecFields.kind(path, spec))
-          when R::FieldKinds::FlagKind
-            {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")}
-          when R::FieldKinds::ChoiceKind
-            kind.words.to_h { |word| [word, Words.say("#{path.split(".").last}s.#{word}")] }
-          end
-        end
       end
     end
   end

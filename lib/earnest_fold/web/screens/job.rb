@@ -20,14 +20,7 @@ module EarnestFold
         # @return [Array<Field>] what is promised and what is awaited
         def dates
           Work::Diary::DATES.map do |name|
-            problem = @dates.problems[name]
-            Field.of(
-              path: name,
-              label: Words.say("diary.dates.#{name}"),
-              text: @dates.typed[name],
-              now: job.dates[name].to_s,
-              problem: problem && Words.field_problem(problem, unit)
-            )
+            Field.of_form(@dates, name, label: Words.say("diary.dates.#{name}"), unit: unit)
           end
         end
 

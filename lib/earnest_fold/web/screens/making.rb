@@ -11,6 +11,8 @@ module EarnestFold
         # Something measured of one curtain, beside the others of the room.
         Compared = R::Value.define(:title, :hand, :typed, :length)
 
+        def self.asks = %i[log room last_time]
+
         # @param log [Work::BenchLog]
         # @param room [Array<Array(Integer, Store::Bench::Entry)>] what was measured last of the job's treatments
         # @param last_time [Store::Logbook::Note, nil] what was learnt last of other work with this cloth

@@ -19,28 +19,18 @@ module EarnestFold
           "support_top" => %w[hook_drop glider_drop ring_drop eyelet_rise],
           "pole_upper_side" => %w[hook_drop ring_drop eyelet_rise]
         }.freeze
-        SITE = R::Site::FIELDS.names.map { |name| "site.#{name}" }.freeze
-        WALL = R::Wall::FIELDS
-          .names
-          .to_h { |name| [name, R::Feature::FIELDS.names.map { |figure| "wall.#{name}.#{figure}" }] }
-          .freeze
+        SITE = R::Site::FIELDS.paths.map { |path| "site.#{path}" }.freeze
+        WALL = R::Wall::FIELDS.paths.map { |path| "wall.#{path}" }.group_by { |path| path.split(".")[1].to_sym }.freeze
         FEET = {"floor" => "clear", "sill" => "clear", "worktop" => "clear", "below_sill" => "below"}.freeze
-
-        def self.paths(spec)
-          %w[notes name support.kind support.length opening.kind return_left return_right overlap ease drop.stand_up
-            drop.offset drop.measured_from drop.measured_to support.diameter support.projection support.height] + SITE +
-            WALL.flat_map { |name, paths| ["wall.#{name}", *paths] } + Forms::Readings.paths(spec) +
-            OPENINGS.fetch(spec.dig("opening", "kind"), []) + point_paths(spec)
-        end
 
         def self.point_paths(spec)
           from, to = spec.fetch("drop", {}).values_at("measured_from", "measured_to")
           (POINTS.fetch(from, []) + [FEET[to]]).compact.map { |name| "drop.points.#{name}" }
         end
 
-        def supports = field("support.kind", options: options(R::Support::KINDS, "supports"))
+        def supports = field("support.kind")
 
-        def openings = field("opening.kind", options: options(R::Opening::KINDS, "openings"))
+        def openings = field("opening.kind")
 
         # @return [Array<Field>] what this kind of opening is given besides
         def opening_fields = OPENINGS.fetch(spec.dig("opening", "kind"), []).map { |path| field(path) }
@@ -64,13 +54,10 @@ module EarnestFold
         def dress? = spec.dig("opening", "kind") == "dress_pair"
 
         # @return [Array<Field>] the three places at which a drop is taken
-        def readings = Forms::Readings.paths({}).map { |path| field(path) }
+        def readings = Work::Readings.paths({}).map { |path| field(path) }
 
         # @return [Array<Field>] what the room is
-        def site =
-          SITE.map do |path|
-            field(path, options: {"no" => Words.say("choices.no"), "yes" => Words.say("choices.yes")})
-          end
+        def site = SITE.map { |path| field(path) }
 
         # @return [Array<Array(Symbol, Array<Field>)>] what is on the wall behind, with its fields
         def wall =
@@ -84,14 +71,14 @@ module EarnestFold
         def bare = WALL.keys - there
 
         # @return [Array<Field>] readings beyond the three
-        def more_readings = (Forms::Readings.paths(spec) - Forms::Readings.paths({})).map { |path| field(path) }
+        def more_readings = (Work::Readings.paths(spec) - Work::Readings.paths({})).map { |path| field(path) }
 
         # @return [Array<Field>] from which point to which the drop was measured, and what the house says of those
         #   points
         def points
           [
-            point("drop.measured_from", R::MeasuredPoints::FROM),
-            point("drop.measured_to", R::MeasuredPoints::TO),
+            field("drop.measured_from"),
+            field("drop.measured_to"),
             *(field("support.diameter") if spec.dig("drop", "measured_from").to_s.match?(/top|upper/)),
             *self.class.point_paths(spec).map { |path| field(path) }
           ]
@@ -135,11 +122,6 @@ module EarnestFold
         end
 
         def asked(treatment) = treatment.spans.map { |span| R::Curtain.asked(treatment, span) }
-
-        def point(path, words) =
-          field(path, options: {"" => Words.say("points.not_said")}.merge(options(words, "points")))
-
-        def options(words, key) = words.to_h { |word| [word, Words.say("#{key}.#{word}")] }
 
         def measured
           Drawings::Elevation::Measured.new(
@@ -188,7 +170,7 @@ module EarnestFold
 
         def length(path)
           (@lengths ||= {}).fetch(path) do
-            stored = Forms::SpecFields.stored(path, spec)
+            stored = Work::SpecFields.stored(path, spec)
             @lengths[path] = stored && R::LengthReader.read(stored, unit)
           end
         end
@@ -198,7 +180,7 @@ module EarnestFold
 
         def reading_lengths =
           @reading_lengths ||=
-            Forms::Readings.all(spec).transform_values { |stored| R::LengthReader.read(stored, unit) }
+            Work::Readings.all(spec).transform_values { |stored| R::LengthReader.read(stored, unit) }
 
         def says
           readings = reading_lengths.map do |place, length|

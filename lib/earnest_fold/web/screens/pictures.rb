@@ -11,7 +11,7 @@ module EarnestFold
         # @param entry [Work::AtWork]
         # @return [String] SVG: as nobody has measured it yet, where its own can't be drawn
         def silhouette(sheet, entry)
-          colour = sheet.colour(entry.alteration? ? nil : entry.reckoning&.treatment&.face)
+          colour = sheet.colour(entry.face)
           entry.once(:silhouette, colour) { drawn(entry, colour) }
         rescue => error
           RequestLog.note("work #{entry.id} can't be drawn", error)
@@ -20,11 +20,9 @@ module EarnestFold
 
         # @api private
         def drawn(entry, colour) =
-          if entry.alteration?
-            Drawings::AlteredSilhouette.new(entry.reckoning).to_s
-          else
-            Drawings::Silhouette.new(entry.reckoning, colour).to_s
-          end
+          entry.altered_as ? Drawings::AlteredSilhouette.new(entry.reckoning).to_s : made(entry, colour)
+
+        def made(entry, colour) = Drawings::Silhouette.new(entry.reckoning, colour).to_s
       end
     end
   end

@@ -50,19 +50,16 @@ module EarnestFold
         def cloth = cloth_record && Work::Reader.cloth(cloth_record, unit)
 
         # @return [Field]
-        def field(name)
-          problem = form.problems[name]
-          Field.of(
-            path: name,
-            label: Words.say("piece_fields.#{name}"),
-            text: form.text(name),
-            now: form.shown(name),
-            hint: hint(name),
-            rule: nil,
-            options: (squared_or_not if name == "squared"),
-            problem: problem && Words.field_problem(problem, unit)
-          )
-        end
+        def field(name) =
+          Field
+            .of_form(
+              form,
+              name,
+              label: Words.say("piece_fields.#{name}"),
+              options: (squared_or_not if name == "squared"),
+              unit: unit
+            )
+            .with(hint: hint(name))
 
         # @return [String] what the button at a flaw does, for those who can't see which
         def remove_flaw(flaw) = Words.say("piece.remove_flaw_at", at: Words.with_unit(flaw.from, unit))

@@ -8,9 +8,6 @@ module EarnestFold
         R = Reckoning
         # One length: what it is, as typed, and in both tapes.
         BothWays = R::Value.define(:label, :typed, :metric, :inches)
-        ALTERED = %w[
-          existing_length cloth_length cloth_width panel_width finished_width width wanted_length stand_up
-        ].freeze
         ACROSS = %w[support.length return_left return_right overlap ease].freeze
 
         attr_reader :sheet
@@ -31,7 +28,7 @@ module EarnestFold
           sheet.works.map do |entry|
             [
               [entry.window.room, entry.window.name].reject(&:empty?).join(", "),
-              entry.once(:read_back) { entry.alteration? ? altered(entry.record.spec) : lines(entry.record.spec) }
+              entry.once(:read_back) { entry.altered_as ? altered(entry) : lines(entry.record.spec) }
             ]
           end
         end
@@ -39,25 +36,32 @@ module EarnestFold
         private
 
         def lines(spec)
-          (ACROSS.map { |path| [Words.field_label(path), Forms::SpecFields.stored(path, spec)] } + drops(spec))
+          (ACROSS.map { |path| [Words.field_label(path), Work::SpecFields.stored(path, spec)] } + drops(spec))
             .select(&:last)
             .map { |label, typed| line(label, typed) }
         end
 
         # What was asked for says from which point to which, in the customer's words.
-        def altered(spec)
+        def altered(entry)
+          spec = entry.record.spec
           ends =
             %w[length_from length_to].map { |name| spec[name].to_s.empty? ? Words.say("alter.not_said") : spec[name] }
           wanted = Words.say("read_back.wanted", from: ends.first, to: ends.last)
-          ALTERED
+          lengths_of(entry)
             .map { |path| [(path == "wanted_length") ? wanted : Words.field_label(path), spec[path]] }
             .select(&:last)
             .map { |label, typed| line(label, typed) }
         end
 
+        # What was measured of it, and what is wanted after it.
+        def lengths_of(entry)
+          measured = entry.fields.of_station("measure").select { |field| field.kind.is_a?(R::FieldKinds::LengthKind) }
+          measured.map(&:key)
+        end
+
         # Each drop says from which point to which, or that nobody has said.
         def drops(spec)
-          Forms::Readings.all(spec).map do |place, typed|
+          Work::Readings.all(spec).map do |place, typed|
             ends =
               %w[measured_from measured_to].map { |key| Words.say("points.#{spec.dig("drop", key) || "not_said"}") }
             [

@@ -27,14 +27,7 @@ module EarnestFold
 
         # @return [Field]
         def name
-          problem = form.problems["name"]
-          Field.of(
-            path: "name",
-            label: Words.say("house_fields.set_name"),
-            text: form.name,
-            now: form.shown("name"),
-            problem: problem && Words.field_problem(problem, Reckoning::Units::CM)
-          )
+          Field.of_form(form, "name", label: Words.say("house_fields.set_name"), unit: Reckoning::Units::CM)
         end
 
         # @return [Array<Array(String, Array<Row>)>] making, lining, then each heading
@@ -61,28 +54,22 @@ module EarnestFold
             Row.new(label: label(path), fields: Forms::RuleSetForm::UNITS.keys.map { |tape| field(tape, path) })
           end
 
-        def label(path) = Words.field_label(path.sub(/\Aheadings\.\w+\./, "heading."))
+        def label(path) = Words.field_label(Forms::RuleSetForm.of_treatment(path))
 
-        def field(tape, path)
-          problem = form.problems["#{tape}.#{path}"]
-          Field.of(
-            path: "#{tape}.#{path}",
+        def field(tape, path) =
+          Field.of_form(
+            form,
+            "#{tape}.#{path}",
             label: "#{label(path)}, #{Words.say("house.#{tape}")}",
-            text: form.text(tape, path),
-            now: form.shown("#{tape}.#{path}"),
             options: options(tape, path),
-            problem: problem && Words.field_problem(problem, Forms::RuleSetForm::UNITS.fetch(tape))
+            unit: Forms::RuleSetForm::UNITS.fetch(tape)
           )
-        end
 
-        # The inch column may leave a choice to the metric one.
+        # A set may leave a choice open, the inch column to the metric one.
         def options(tape, path)
-          words, key = Cloth::CHOICES[path.sub("lining.hem", "making.hem")]
-          words, key = Forms::RuleSetForm.choice_of_heading(path) unless words
-          words &&
-            {"" => Words.say((tape == "inches") ? "house.as_metric" : "house.not_ruled")}.merge(
-              words.to_h { |word| [word, Words.say("#{key}.#{word}")] }
-            )
+          words = Field.options(Forms::RuleSetForm.field(path)) or return
+
+          {"" => Words.say((tape == "inches") ? "house.as_metric" : "house.not_ruled")}.merge(words)
         end
       end
     end

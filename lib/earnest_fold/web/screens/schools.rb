@@ -42,12 +42,11 @@ module EarnestFold
         def figure(path, kind, value)
           return if value.nil?
 
-          field = Forms::SpecFields.kind(path, {"heading" => {"kind" => kind}})
-          words, key = Cloth::CHOICES[path]
-          return Words.say("#{key}.#{value}") if words
+          kind = Work::SpecFields.kind(path, {"heading" => {"kind" => kind}})
+          return Words.say("#{kind.said}.#{value}") if kind.said
 
-          text = Forms::SpecFields.text(value, field, @unit)
-          field.is_a?(Reckoning::FieldKinds::LengthKind) ? "#{text} #{@unit.name}" : text
+          text = kind.show(value, @unit)
+          kind.is_a?(Reckoning::FieldKinds::LengthKind) ? "#{text} #{@unit.name}" : text
         end
       end
     end

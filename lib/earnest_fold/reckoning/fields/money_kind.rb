@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module FieldKinds
+      # A sum of money, to the hundredth.
+      class MoneyKind < Value.define
+        include Kind
+
+        PATTERN = /\A\d{1,9}([.,]\d{1,2})?\z/
+
+        def read(raw, _unit, problems)
+          return problems.add(:not_money) unless raw.is_a?(String) && raw.match?(PATTERN)
+
+          Money.read(raw.tr(",", "."))
+        end
+
+        def take(typed, _unit) = typed.tr(",", ".")
+
+        def kept_of(value) = value.to_s
+
+        def schema = {"type" => "string", "pattern" => '^\d{1,9}([.,]\d{1,2})?$'}
+      end
+    end
+  end
+end

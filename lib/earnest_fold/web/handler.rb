@@ -1,0 +1,104 @@
+# frozen_string_literal: true
+
+require "forwardable"
+
+module EarnestFold
+  module Web
+    # What answers for one resource. A handler names its routes and has a method for each, which does three things:
+    # reads (a form), does (one call), and shows (one screen) or leads on. It is made for one request.
+    class Handler
+      extend Forwardable
+
+      # One of its routes: the verb, the address, the method that answers, and what that is given first.
+      Route = Reckoning::Value.define(:verb, :path, :action, :given)
+
+      SEE_OTHER = 303
+
+      class << self
+        # @return [Array<Route>]
+        def routes = @routes ||= []
+
+        # @param path [String] an address of {Paths}
+        # @param action [Symbol] the method, which takes the parts of the address in their order
+        # @param given [Array] what it takes before them
+        def get(path, action, *given) = routes << Route.new(verb: :get, path: path, action: action, given: given)
+
+        def post(path, action, *given) = routes << Route.new(verb: :post, path: path, action: action, given: given)
+
+        # @param app [Class] the application
+        def mount(app)
+          handler = self
+          routes.each do |route|
+            app.public_send(route.verb, route.path) do |*parts|
+              handler.new(self).public_send(route.action, *route.given, *parts)
+            end
+          end
+        end
+      end
+
+      # @param app [App] in the middle of a request
+      def initialize(app)
+        @app = app
+      end
+
+      def_delegators(
+        :@app,
+        :params,
+        :request,
+        :session,
+        :workroom,
+        :house,
+        :clock,
+        :page,
+        :htmx?,
+        :sheet,
+        :desk_sheet,
+        :number,
+        :page_asked,
+        :merged,
+        :status_of,
+        :halt,
+        :pass,
+        :headers,
+        :content_type,
+        :attachment,
+        :cache_control
+      )
+      private(*instance_methods(false))
+
+      private
+
+      # @param path [String] of {Paths}
+      def go(path) = @app.redirect(@app.to(path), SEE_OTHER)
+
+      # @param version [Integer] as it is now
+      # @return [Boolean] whether the page showed just that
+      def seen?(version) = params["version"].to_s == version.to_s
+
+      # @param version [Integer] as it is now
+      # @return [Integer] the version that the page showed, to be compared in the store: one that nothing has where it
+      #   showed another
+      def seen(version) = seen?(version) ? version : -1
+
+      # @param type [String] a file's
+      # @param name [String] that it is to be kept under
+      def sent_as(type, name)
+        content_type(type)
+        attachment(name)
+      end
+
+      # @param job [Work::Job]
+      # @param ending [String]
+      def filed(type, job, ending) = sent_as(type, "#{job.job.title.gsub(/[^\w-]+/, "-")}#{ending}")
+
+      # @return [Reckoning::Unit] of what belongs to no job
+      def workroom_unit = house.rules.unit(house.unit)
+
+      # @param file [Hash, nil] as the request brings it
+      # @return [String] empty where there is none
+      def read_file(file, *most)
+        (file.is_a?(Hash) && file[:tempfile].respond_to?(:read)) ? file[:tempfile].read(*most).to_s : ""
+      end
+    end
+  end
+end

@@ -1,0 +1,115 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # Every address of the application, once: for links and redirects with ids, for routes with their names (":id").
+    module Paths
+      # Where one may be led back to: a page of a job, and nothing outside.
+      OF_JOB = %r{\A/jobs/\d{1,9}(/[\w-]+)*(\?\w+=\d+)?\z}
+      OF_STATION = %r{\A/jobs/(?<job>\d{1,9})/treatments/(?<work>\d{1,9})/(?<station>[\w-]+)\z}
+
+      module_function
+
+      def home = "/"
+
+      def find = "/find"
+
+      def keys = "/keys"
+
+      def measure_sheet = "/measure-sheet"
+
+      def people = "/people"
+
+      def jobs = "/jobs"
+
+      def archive = "/jobs/archive"
+
+      def import = "/jobs/import"
+
+      # @param to [String, nil] "notes", "needs.pdf"; its first page without
+      def job(id, to = nil) = under("/jobs/#{id}", to)
+
+      def account(job) = job(job, "account")
+
+      def paper(job, paper) = job(job, "papers/#{paper}.pdf")
+
+      # @param to [String, nil] a station, or what else there is of a work: "changes", "slip.pdf"
+      def work(job, work, to = nil) = under("/jobs/#{job}/treatments/#{work}", to)
+
+      # @param station [String] the account is the whole job's
+      def station(job, work, station) = (station == "account") ? account(job) : work(job, work, station)
+
+      # @param step [Array(String, String), nil] its code and curtain; where one goes on without
+      def bench(job, work, step = nil)
+        asked = %w[step curtain].zip(step.to_a).reject { |_, value| value.to_s.empty? }
+        asked.empty? ? work(job, work, "bench") : "#{work(job, work, "bench")}?#{URI.encode_www_form(asked)}"
+      end
+
+      def came_in(job, work, to = nil) = under(work(job, work, "came-in"), to)
+
+      # @param to [String, nil] what is done with a cloth's plan, or a paper of it
+      def plan(job, cloth, to = nil) = under("/jobs/#{job}/cutting/#{cloth}", to)
+
+      def table(job, cloth, to = nil) = under("/jobs/#{job}/table/#{cloth}", to)
+
+      def cloths = "/cloths"
+
+      def new_cloth = "/cloths/new"
+
+      def cloth(id) = "/cloths/#{id}"
+
+      def shelf = "/shelf"
+
+      def shelf_list = "/shelf.csv"
+
+      def bring_in_pieces = "/shelf/bring-in"
+
+      # @param cloth [Integer, nil] of which it is
+      def new_piece(cloth = nil) = cloth ? "/shelf/new?cloth=#{cloth}" : "/shelf/new"
+
+      def piece(id, to = nil) = under("/shelf/#{id}", to)
+
+      def house = "/house-rules"
+
+      def books = "/house-rules/books"
+
+      def schools = "/house-rules/schools"
+
+      def sets = "/house-rules/sets"
+
+      def set(id) = "/house-rules/sets/#{id}"
+
+      # @param week [String, nil] a day in it
+      def diary(week = nil) = week ? "/diary?week=#{week}" : "/diary"
+
+      def diary_moves = "/diary/moves"
+
+      def diary_jobs = "/diary/jobs"
+
+      def calendar = "/diary.ics"
+
+      def wall = "/diary/wall.pdf"
+
+      def logbook = "/logbook"
+
+      def logbook_list(ending) = "/logbook.#{ending}"
+
+      def standard_times = "/logbook/times"
+
+      # @param path [String, nil] from outside
+      # @param stations [Array<String>]
+      # @return [Array(String, String), nil] job and work, where it is one of these stations
+      def of_station(path, *stations)
+        match = OF_STATION.match(path.to_s)
+        (match && stations.include?(match[:station])) ? [match[:job], match[:work]] : nil
+      end
+
+      # @param path [String, nil] from outside
+      # @return [String, nil] the path where it is a page of a job
+      def back_to_job(path) = path.to_s[OF_JOB]
+
+      # @api private
+      def under(path, to) = to ? "#{path}/#{to}" : path
+    end
+  end
+end

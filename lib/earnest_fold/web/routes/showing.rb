@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Routes
+      # How a station is shown: with what its screen asks for besides the job and the work.
+      module Showing
+        # What there is to be asked for, by the name under which a screen takes it.
+        BESIDES = {
+          log: ->(workroom, _, entry) { Work::BenchLog.new(workroom.bench.entries(entry.id)) },
+          room: ->(workroom, job, _) { workroom.bench.readings(job.job.id) },
+          # What was learnt last of other work with the same cloth.
+          last_time: lambda { |workroom, _, entry|
+            entry.record.spec["face"] && workroom.logbook.last_with(entry.record.spec["face"], except: entry.id)
+          },
+          notes: ->(workroom, _, entry) { workroom.came_in.notes(entry.id) },
+          cutting: ->(workroom, job, _) { Work::Cutting.of(job, workroom) }
+        }.freeze
+        private_constant :BESIDES
+
+        private
+
+        # @param screen [Class]
+        # @return [Screens::Desk]
+        def shown(screen, job, entry, **more)
+          besides = screen.asks.to_h { |name| [name, BESIDES.fetch(name).call(workroom, job, entry)] }
+          screen.new(job, entry, log: job.cautions(entry), **besides, **more)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,149 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Routes
+      # The stations of a work at which fields are filled in, changed field by field, each from what was seen in it; and
+      # what was changed there.
+      class Stations < Handler
+        include Showing
+
+        PLACE = [":id", ":treatment"].freeze
+        get Paths.work(*PLACE, "changes"), :changes
+        post Paths.work(*PLACE, "take-back"), :take_back
+        post Paths.work(*PLACE, "answer"), :answer
+        get Paths.work(*PLACE, "compare"), :compare
+        get Paths.station(*PLACE, ":station"), :show
+        post Paths.station(*PLACE, ":station"), :save
+
+        def changes(id, treatment)
+          job = sheet(id)
+          entry = job.fetch(number(treatment))
+          page(:changes, Screens::Changes.new(job, entry, workroom.treatments.changes(entry.id)))
+        end
+
+        def compare(id, treatment)
+          job = sheet(id)
+          page(:desk, Screens::Compare.new(job, job.fetch_made(number(treatment))))
+        end
+
+        def show(id, treatment, station)
+          pass unless Work::Stations.names.include?(station)
+          job = sheet(id)
+          entry = job.fetch(number(treatment))
+          page(:desk, looked_at(StationScreens.of(station, entry), job, entry))
+        end
+
+        def save(id, treatment, station)
+          pass unless Work::Stations.filled.include?(station)
+          merged do
+            job = desk_sheet(id)
+            entry = job.fetch(number(treatment))
+            form = Forms::TreatmentForm.new(
+              job,
+              entry,
+              with_rule(job, entry),
+              unit_shown(job),
+              shown_spec: spec_shown(entry)
+            )
+            job = kept(job, entry, form) if form.changed?
+            screen = StationScreens.near(station, entry)
+            again(screen, job, entry.id, form, touched: seen_whole?(entry) ? form.touched : nil)
+          end
+        end
+
+        # Takes the last change back.
+        def take_back(id, treatment)
+          job = sheet(id)
+          entry = job.fetch(number(treatment))
+          screen = StationScreens.near(params["station"], entry)
+          return stale(screen, job, entry) unless seen?(entry.record.version)
+
+          workroom.treatments.take_back(entry.id, version: entry.record.version)
+          again(screen, sheet(id), entry.id)
+        rescue Store::Stale
+          job = sheet(id)
+          stale(screen, job, job.fetch(entry.id))
+        end
+
+        # Keeps the answer to a question with the treatment; where somebody answered it meanwhile, theirs is shown.
+        def answer(id, treatment)
+          merged do
+            job = sheet(id)
+            entry = job.fetch(number(treatment))
+            screen = StationScreens.near(params["station"], entry)
+            form = Forms::AnswerForm.new(entry.record, params)
+            next stale(screen, job, entry) if form.answered?
+
+            workroom.treatments.update(entry.id, form.spec, version: entry.record.version) if form.valid?
+            again(screen, sheet(id), entry.id)
+          end
+        end
+
+        private
+
+        def kept(job, entry, form) =
+          job.with(workroom.treatments.update(entry.id, form.spec, version: entry.record.version), form.read)
+
+        def journal = request.env[JournalAnswers::ASKED]
+
+        # @return [Boolean] whether a page's journal asks, and its page shows everything as it was just before
+        def seen_whole?(entry) = !journal.nil? && seen?(entry.record.version)
+
+        # @return [Hash, nil] the spec that the page showed, by its version; nil where nobody has kept it
+        def spec_shown(entry)
+          return entry.record.spec if seen?(entry.record.version)
+
+          version = params["version"].to_s[/\A\d{1,9}\z/]
+          version && workroom.treatments.at_version(entry.id, Integer(version, 10))
+        end
+
+        # What was typed; a field sent back to the house's rule says what the rule says.
+        def with_rule(job, entry)
+          path = params["back_to_rule"]
+          return params unless path.is_a?(String) && Forms::RuleSetForm.ruled?(path)
+
+          text = Ruled.new(job.rule_set(entry), entry.record.spec, unit_shown(job)).text(path)
+          text ? params.merge(path => text) : params
+        end
+
+        # @param job [Work::Job] as it is by now
+        # @param form [Forms::TreatmentForm, nil] with what could not be taken
+        def again(screen, job, treatment, form = nil, touched: nil)
+          taken = form.nil? || form.valid?
+          place = Paths.station(job.job.id, treatment, screen::STATION)
+          return go(place) if taken && (!htmx? || screen == Screens::Cutting)
+
+          headers("content-location" => place)
+          # The page has more to send, and shows the last answer alone.
+          halt 204 if taken && journal == JournalAnswers::MORE
+
+          desk(screen, job, treatment, form, touched: touched)
+        rescue NoMethodError, ArgumentError, TypeError, KeyError, ZeroDivisionError => fault
+          # A fault of ours at this one: what was typed is kept all the same, and it is shown as such.
+          RequestLog.note("work #{treatment} can't be shown", fault)
+          desk(screen, job.sound, treatment, form)
+        end
+
+        def desk(screen, job, treatment, form, touched: nil)
+          shown = looked_at(screen, job, job.fetch(treatment), form: form, told: told(job, form), touched: touched)
+          page(:desk, shown, status: form ? status_of(form) : 200)
+        end
+
+        # What a set of rules brings with it is said: it settles more than the station shows.
+        def told(job, form)
+          return [] unless form&.changed_to?("rules")
+
+          Differences.new(job).between(form.before, form.spec).reject { |line| line.path == "rules" }
+        end
+
+        def stale(screen, job, entry) =
+          page(:desk, looked_at(screen, job, entry, notice: :changed_elsewhere), status: 409)
+
+        def looked_at(screen, job, entry, **more) = shown(screen, job, entry, part: params["part"], **more)
+
+        def unit_shown(job) = Reckoning::Units::ALL.key?(params["unit"]) ? job.house.unit(params["unit"]) : job.unit
+      end
+    end
+  end
+end

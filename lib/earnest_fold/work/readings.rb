@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Work
+    # The three places at which a drop is taken. The spec lists the readings that there are, and beside them where
+    # each was taken, so that one left out moves no other.
+    module Readings
+      PLACES = %w[left middle right].freeze
+      # A reading at a place is a field by itself, which may be empty.
+      FIELD = Reckoning::Field.new(name: :reading, kind: Reckoning::DropAsked::READING, default: nil)
+
+      module_function
+
+      def path?(path) = path.start_with?("drop.readings.")
+
+      # @return [Array<String>] the three places, one for each reading beyond them, and one more once those are there
+      def paths(spec)
+        taken = all(spec).keys
+        more = (PLACES - taken).empty? ? [(taken.size + 1).to_s] : []
+        (PLACES + taken + more).uniq.map { |place| "drop.readings.#{place}" }
+      end
+
+      # @return [Hash{String => String}] by place
+      def all(spec)
+        drop = spec.fetch("drop", {})
+        readings = drop.fetch("readings", [])
+        places = drop.fetch("taken_at") { PLACES + (4..readings.size).map(&:to_s) }
+        places.zip(readings).to_h.compact
+      end
+
+      def at(spec, path) = all(spec)[path.split(".").last]
+
+      # @return [Boolean] whether it is the only reading there is
+      def last?(spec, path) = all(spec).keys == [path.split(".").last]
+
+      def set(spec, path, value)
+        readings = all(spec).merge(path.split(".").last => value).compact
+        taken = PLACES.select { |place| readings.key?(place) } + (readings.keys - PLACES)
+        spec.merge(
+          "drop" => spec.fetch("drop", {}).merge("readings" => readings.values_at(*taken), "taken_at" => taken)
+        )
+      end
+    end
+  end
+end

@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Work
+    # The fields of what is kept of a work (its spec) by path ("support.length", "drop.readings.left").
+    module SpecFields
+      R = Reckoning
+      # Which of the house's sets a treatment takes: the application's own, beside the job format.
+      RULES = R::Field.new(name: :rules, kind: R::FieldKinds::TextKind.new(least: 0, most: 20), default: "")
+      private_constant :RULES
+
+      module_function
+
+      # @param path [String]
+      # @param spec [Hash]
+      # @return [Reckoning::Field] from the record that declares it
+      # @raise [KeyError] for one that nobody declares
+      def field(path, spec)
+        return RULES if path == "rules"
+
+        Readings.path?(path) ? reading(path, spec) : declared(spec).at(path, spec)
+      end
+
+      # @return [Boolean]
+      def field?(path, spec)
+        !field(path, spec).nil?
+      rescue KeyError
+        false
+      end
+
+      # @return [Boolean] whether a person is asked for it at any station
+      def asked?(path, spec)
+        return true if path == "rules"
+
+        field?(path, spec) &&
+          (field(path, spec).kind.decides? || !declared(spec).fetch(path[/\A\w+/].to_sym).station.nil?)
+      end
+
+      # @return [Reckoning::Fields] what a treatment declares, or somebody's own curtain by what is done with it
+      def declared(spec) = spec["kind"] ? R::Alterations.fetch(spec["kind"]).all_fields : R::Treatment::FIELDS
+
+      # @return [Reckoning::FieldKinds::Kind] the field's kind
+      def kind(path, spec) = field(path, spec).kind
+
+      # @param spec [Hash]
+      # @return [Array<String>] the paths of all fields that the heading's kind declares, in its order
+      def heading_paths(spec)
+        R::Headings.fetch(spec.dig("heading", "kind")).fields.paths.map { |path| "heading.#{path}" }
+      end
+
+      # @return [Object, nil] as it is kept
+      def stored(path, spec)
+        return Readings.at(spec, path) if Readings.path?(path)
+
+        path.split(".").reduce(spec) { |inside, step| inside.is_a?(Hash) ? inside[step] : nil }
+      end
+
+      # @return [Hash] a copy with the value set, or taken away for nil
+      def set(spec, path, value)
+        return Readings.set(spec, path, value) if Readings.path?(path)
+
+        step, rest = path.split(".", 2)
+        inner = rest ? set(spec[step] || {}, rest, value) : value
+        (inner.nil? || inner == {}) ? spec.except(step) : spec.merge(step => inner)
+      end
+
+      # @return [String] what the field shows: what is kept, else what a choice left alone comes to
+      def shown(path, spec, unit)
+        field = field(path, spec)
+        value = stored(path, spec)
+        value = field.default if value.nil? && field.kind.words
+        field.kind.show(value, unit)
+      end
+
+      # @api private
+      def reading(path, spec) =
+        Readings.paths(spec).include?(path) ? Readings::FIELD : raise(KeyError, "no such reading")
+    end
+  end
+end

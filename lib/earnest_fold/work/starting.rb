@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Work
+    # What a choice brings with it: another heading, a lining, another alteration, a set of rules start from what the
+    # house has decided.
+    class Starting
+      R = Reckoning
+      # What this application keeps beside the job format, whatever is altered.
+      KEPT = %w[answers id].freeze
+      # The choices that bring more than themselves.
+      BRING = {
+        "lining.cloth" => :lined,
+        "interlining.cloth" => :interlined,
+        "heading.kind" => :headed,
+        "kind" => :altered,
+        "rules" => :ruled
+      }.freeze
+      private_constant :KEPT, :BRING
+
+      # @param settled [Store::House::Record]
+      # @param unit [Reckoning::Unit] in which the house's figures are taken
+      def initialize(settled, unit)
+        @settled, @unit = settled, unit
+      end
+
+      # @param spec [Hash]
+      # @param path [String] of a field
+      # @param value [Object, nil] as it is kept; nil takes it away
+      # @return [Hash] a copy with it, and with all that it brings
+      def changed(spec, path, value) =
+        BRING.key?(path) ? send(BRING.fetch(path), spec, value) : SpecFields.set(spec, path, value)
+
+      # What both alterations know is kept, what is new starts as its kind and the house say.
+      # @param spec [Hash] empty before anything is measured
+      # @param kind [String] of alteration
+      # @return [Hash]
+      def altered(spec, kind)
+        fields = R::Alterations.fetch(kind).all_fields
+        starts = fields.reject { |field| field.start.nil? }.to_h { |field| [field.key, started(field.start)] }
+        {"kind" => kind}.merge(starts, spec.slice(*fields.names.map(&:to_s), *KEPT), {"kind" => kind})
+      end
+
+      private
+
+      # A heading has the house's own figures for its kind.
+      def started(start)
+        (start.is_a?(Hash) && R::Headings[start["kind"]]) ? start.merge(first_set.heading(start["kind"], @unit)) : start
+      end
+
+      # Another heading starts from the house's rules for its kind, at the same fullness.
+      def headed(spec, kind)
+        rules = set(spec).heading(kind, @unit)
+        spec.merge("heading" => rules.key?("fullness") ? rules.merge(spec["heading"].slice("fullness")) : rules)
+      end
+
+      # A lining starts from the house's rules; without its cloth there is none.
+      def lined(spec, cloth)
+        return spec.except("lining") unless cloth
+
+        spec.merge("lining" => (spec["lining"] || @settled.lining(set(spec), @unit)).merge("cloth" => cloth))
+      end
+
+      def interlined(spec, cloth) =
+        cloth ? spec.merge("interlining" => {"cloth" => cloth}) : spec.except("interlining")
+
+      def ruled(spec, id) = (chosen = @settled.set(id)) ? chosen.applied(spec, @unit) : spec.except("rules")
+
+      # The set of rules that the treatment takes.
+      def set(spec) = @settled.set(spec["rules"]) || first_set
+
+      def first_set = @settled.first_set
+    end
+  end
+end

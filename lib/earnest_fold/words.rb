@@ -205,6 +205,66 @@ module EarnestFold
       say?(key) ? say(key) : "#{name.tr("/_", " ")} #{problem(problem, unit)}"
     end
 
+    # @param told [Work::Told, String] what is to be said, or said already
+    # @return [String]
+    def told(told, unit = R::Units::CM)
+      return told if told.is_a?(String)
+
+      say(told.key, unit: unit, **told.data.to_h { |name, value| [name, fact(name, value)] })
+    end
+
+    # A curtain and a support in the middle of a sentence.
+    def fact(name, value)
+      case name
+      when :hand then hand(value).downcase
+      when :support then say("supports.#{value}").downcase
+      else value
+      end
+    end
+
+    # @param said [Array<Work::Told, String>] what was noted of a curtain as it came in
+    # @return [String]
+    def noted(said) = said.map { |one| told(one) }.reject(&:empty?).join(", ")
+
+    # @param made [Reckoning::AlterationOfJob]
+    # @param unit [Reckoning::Unit]
+    # @param other [Reckoning::Unit] the other tape
+    # @return [String] the wanted length in both, with both its ends in the customer's words
+    def length_wanted(made, unit, other)
+      ends = [made.curtain.length_from, made.curtain.length_to]
+      from, to = ends.map { |words| words.empty? ? say("alter.not_said") : words }
+      length = made.alteration.wanted_length
+      say("alter.read_back", from: from, to: to, length: with_unit(length, unit), other: with_unit(length, other))
+    end
+
+    # @param step [Reckoning::MakingUp::Step]
+    # @return [String] its title
+    def step(step) = say("work_steps.#{step.code}.title")
+
+    # @param step [Reckoning::MakingUp::Step]
+    # @return [String] what is done, with its figures
+    def step_done(step, unit) = say("work_steps.#{step.code}.do", unit: unit, **step.figures)
+
+    # @param steps [Array<Reckoning::MakingUp::Step>] of a stretch of work; none are the hanging
+    # @return [String]
+    def steps(steps) = steps.empty? ? say("diary.hanging") : steps.map { |one| step(one) }.uniq.join(", ")
+
+    # @param minutes [Numeric]
+    # @return [String] how long it takes in all
+    def in_all(minutes)
+      hours, rest = minutes.round.divmod(60)
+      say("making.in_all", hours: hours, minutes: rest)
+    end
+
+    # @param date [Date]
+    # @return [String] "Monday 9 March"
+    def day(date) = date.strftime("%A %-d %B")
+
+    # @param from [Integer] minutes since midnight
+    # @param to [Integer]
+    # @return [String] "8:30–10:15"
+    def hours_of_day(from, to) = [from, to].map { |minute| R::FieldKinds::ClockKind.written(minute) }.join("–")
+
     # @param hand [String] "left", "panel 2"
     def hand(hand) = say("hands.#{hand.split.first}", number: hand[/\d+/])
 

@@ -297,7 +297,7 @@ class BenchTest < WebTest
     send_form(bench, "step" => step ? step.code : "none", "curtain" => step&.curtain.to_s, "said" => said, **more)
   end
 
-  def asking(step) = EarnestFold::Web::Screens::Making.asking(step)
+  def asking(step) = EarnestFold::Web::Paths.bench(1, 1, step.name).split("?").last
 
   def entry(step, kind, at) =
     Said.new(id: 1, step: step.code, curtain: step.curtain.to_s, kind: kind, value: nil, place: "", by: "", at: at)

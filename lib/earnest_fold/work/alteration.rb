@@ -39,6 +39,14 @@ module EarnestFold
       def judged(answers = [], **asked) =
         Reckoning::Judgement.of_alteration(reckoning, answers, house: house, **asked)
 
+      # @param station [String]
+      # @param more [Hash] what else is looked at there: whether anything was noted as it came in
+      # @return [Array<Reckoning::Remark>] what an experienced maker would say there
+      def said_at(station, _job, **more) = reckoning ? judged(answered, station: station, **more) : []
+
+      # @return [AlteredHanging] what hanging it takes
+      def hanging(_job) = AlteredHanging.new(self)
+
       # @return [Array] what else lists, books, diary and papers ask for
       def asked_for = [reckoning.alteration.edges, reckoning.alteration.length_at_last]
 

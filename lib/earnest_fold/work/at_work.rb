@@ -64,6 +64,15 @@ module EarnestFold
       # @return [Array<Reckoning::MakingUp::Step>] its order of work, by the house's schools
       def steps = once(:steps) { Reckoning::MakingUp::Order.new(reckoning, house).steps }
 
+      # @param job [Job] that it belongs to
+      # @return [Hash{String => Array<Reckoning::Remark>}] what an experienced maker says at each step, by its code;
+      #   questions are asked elsewhere
+      def said_of_steps(job) =
+        said_at("making", job).reject { |remark| remark.manner == :ask }.group_by(&:step)
+
+      # @return [Array<String>] the codes of the questions that have been answered
+      def answered = record.spec.fetch("answers", {}).keys
+
       # @return [Hash{String => Rational}] how long it takes, by the step's code
       def minutes_by_step =
         once(:minutes_by_step) do

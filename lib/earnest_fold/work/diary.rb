@@ -10,7 +10,10 @@ module EarnestFold
       QUARTER = 900
       # What a task is about: its job, its work, the steps it holds (none: hanging), and the day on which what it
       # waits for is there (nil: it waits for nothing).
-      About = Reckoning::Value.define(:sheet, :entry, :steps, :awaited)
+      About = Reckoning::Value.define(:sheet, :entry, :steps, :awaited) do
+        # @return [String] of which work it is; hanging is the whole job's
+        def whose = steps.empty? ? sheet.job.title : "#{entry.title}, #{sheet.job.title}"
+      end
       # A job's dates as they are kept.
       DATES = %w[promised cloth parts].freeze
 

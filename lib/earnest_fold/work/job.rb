@@ -87,8 +87,15 @@ module EarnestFold
       # @return [Reckoning::Treatment, nil] the next layer towards the glass
       def behind(entry)
         near = layers(entry).then { |row| (place = row.index(entry)) && place.positive? && row[place - 1] } or return
-        near.reckoning ? near.reckoning.treatment : before_cloth(near)
+        asked(near)
       end
+
+      # @param entry [Treatment]
+      # @return [Reckoning::Treatment, nil] as it is reckoned; without its cloths, where nothing but a cloth is wanting
+      def asked(entry) = entry.reckoning ? entry.reckoning.treatment : before_cloth(entry)
+
+      # @return [Reckoning::Unit] the other tape
+      def other_unit = (unit.name == "in") ? Reckoning::Units::CM : house.unit("in")
 
       # @return [Store::RuleSet, nil] the set that a treatment takes
       def rule_set(entry) = settled.set(entry.record.spec["rules"])

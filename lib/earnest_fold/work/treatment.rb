@@ -49,6 +49,29 @@ module EarnestFold
       def judged(answers = [], **asked) =
         Reckoning::Judgement.of(reckoning.treatment, reckoning, answers, house: house, **asked)
 
+      # @param station [String]
+      # @param job [Job] that it belongs to
+      # @param more [Hash] what else is looked at there
+      # @return [Array<Reckoning::Remark>] what an experienced maker would say there, also before it has its cloths
+      def said_at(station, job, **more)
+        treatment = job.asked(self) or return []
+
+        Reckoning::Judgement.of(
+          treatment,
+          reckoning,
+          answered,
+          station: station,
+          behind: job.behind(self),
+          house: house,
+          counted: job.hardware(self),
+          **more
+        )
+      end
+
+      # @param job [Job]
+      # @return [Hanging] what hanging it takes
+      def hanging(job) = Hanging.new(job, self)
+
       # @return [Array] what else lists, books, diary and papers ask for
       def asked_for = [Reckoning::Cutting::Demand.by_cloth([reckoning]), Reckoning::Sundries.of(reckoning)]
 

@@ -42,7 +42,7 @@ module EarnestFold
           touched = typed.values_at("across", "down")
           return touched.map { |text| Integer(text, 10) } if touched.all? { |text| text.match?(/\A\d{1,3}\z|\A1000\z/) }
 
-          Screens::CameIn::PLACES[typed["place"]]
+          Work::CameIn::PLACES[typed["place"]]
         end
       end
     end

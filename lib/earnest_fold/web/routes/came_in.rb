@@ -31,13 +31,14 @@ module EarnestFold
         def show(id, treatment, status: 200, **more)
           job = sheet(id)
           entry = altered(job, treatment)
-          noted = [workroom.came_in.notes(entry.id), workroom.came_in.photographs(entry.id)]
-          page(:came_in, Screens::CameIn.new(job, entry, *noted, **more), status: status)
+          came_in = Work::CameIn.new(entry, workroom.came_in.notes(entry.id))
+          shown = Screens::CameIn.new(job, came_in, workroom.came_in.photographs(entry.id), **more)
+          page(:came_in, shown, status: status)
         end
 
         def note_down(id, treatment)
           entry = altered(sheet(id), treatment)
-          form = Forms::NoteForm.new(entry.reckoning ? entry.hands : %w[single], params)
+          form = Forms::NoteForm.new(Work::CameIn.new(entry, []).hands, params)
           return show(id, treatment, status: 422, problem: form.problem, typed: form.typed) unless form.valid?
 
           workroom.came_in.note(entry.id, **form.values)
@@ -82,8 +83,13 @@ module EarnestFold
 
         def slip(id, treatment)
           job = sheet(id)
+          entry = altered(job, treatment)
+          came_in = Work::CameIn.new(entry, workroom.came_in.notes(entry.id))
+          images = workroom.came_in.photographs(entry.id).map do |one|
+            [workroom.came_in.image(entry.id, one.id), one.words]
+          end
           filed("application/pdf", job, "-slip.pdf")
-          SlipPaper.new(job, altered(job, treatment), workroom).render
+          Documents::SlipPaper.new(job, came_in, images).render
         end
 
         private

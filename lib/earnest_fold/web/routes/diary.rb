@@ -52,12 +52,12 @@ module EarnestFold
         def calendar
           content_type("text/calendar")
           attachment("diary.ics") if params["file"] == "yes"
-          Documents::Calendar.new(DiaryPapers.new(diary).events, diary.rules.zone, house.name).text
+          Documents::Calendar.new(Documents::DiaryPapers.new(diary).events, diary.rules.zone, house.name).text
         end
 
         def wall
           sent_as("application/pdf", "wall.pdf")
-          DiaryPapers.new(diary).wall(params["week"])
+          Documents::DiaryPapers.new(diary).wall(Reckoning::FieldKinds::DateKind.date(params["week"]))
         end
 
         private

@@ -17,7 +17,8 @@ module EarnestFold
 
         def list(ending)
           sent_as(LISTS.fetch(ending), "logbook.#{ending}")
-          Documents::LogList.new(LogPapers.new(Work::Logbook.whole(workroom, house)).rows).public_send(ending)
+          rows = Documents::LogPapers.new(Work::Logbook.whole(workroom, house)).rows
+          Documents::LogList.new(rows).public_send(ending)
         end
 
         def work(id, treatment) = page(:log_work, Screens::LogWork.new(logged(id, treatment)))

@@ -63,14 +63,14 @@ module EarnestFold
           cutting = Work::Cutting.of(sheet(id), workroom).cloth(number(cloth))
           type, made = PLANS.fetch(file)
           filed(type, cutting.sheet, "-#{file}")
-          PlanPapers.new(cutting).public_send(made)
+          Documents::PlanPapers.new(cutting).public_send(made)
         end
 
         def order(file, id)
           job = sheet(id)
           type, made = ORDERS.fetch(file)
           filed(type, job, "-#{file}")
-          PlanPapers.order(Work::Cutting.of(job, workroom)).public_send(made)
+          Documents::PlanPapers.order(Work::Cutting.of(job, workroom)).public_send(made)
         end
 
         def making(file, id, treatment)
@@ -87,7 +87,7 @@ module EarnestFold
 
         def printed(job, works, file)
           filed(PDF, job, "-#{file}")
-          MakingPapers.new(job, works).public_send(MAKING.fetch(file))
+          Documents::MakingPapers.new(job, works).public_send(MAKING.fetch(file))
         end
       end
     end

@@ -35,19 +35,7 @@ module EarnestFold
         def points = WORDS.map { |path| field(path) }
 
         # @return [String, nil] the wanted length read back in both units, with both ends
-        def read_back
-          return unless made
-
-          other = (unit.name == "in") ? R::Units::CM : house.unit("in")
-          ends = spec.values_at(*WORDS).map { |words| words.to_s.empty? ? Words.say("alter.not_said") : words }
-          Words.say(
-            "alter.read_back",
-            from: ends.first,
-            to: ends.last,
-            length: Words.with_unit(made.alteration.wanted_length, unit),
-            other: Words.with_unit(made.alteration.wanted_length, other)
-          )
-        end
+        def read_back = made && Words.length_wanted(made, unit, sheet.other_unit)
 
         # @return [String, nil] SVG
         def drawing = made && once(:altered) { Drawings::AlteredCurtain.new(made, unit).to_s }

@@ -32,17 +32,7 @@ module EarnestFold
 
         private
 
-        def said_here
-          return [] unless made
-
-          R::Judgement.of_alteration(
-            made,
-            spec.fetch("answers", {}).keys,
-            station: station,
-            house: house,
-            noted: notes_made.any?
-          )
-        end
+        def said_here = entry.said_at(station, sheet, noted: notes_made.any?)
       end
     end
   end

@@ -53,7 +53,7 @@ module EarnestFold
 
         private
 
-        def said_here = reckoning ? judged(cutting: cloths.first.first_cut) : []
+        def said_here = reckoning ? entry.said_at(station, sheet, cutting: cloths.first.first_cut) : []
       end
     end
   end

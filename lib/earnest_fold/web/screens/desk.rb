@@ -30,6 +30,9 @@ module EarnestFold
         # @return [Array<Forms::Merging::Both>] what was typed beside what somebody else left meanwhile
         def both_versions = form ? form.clashes : []
 
+        # @return [String, nil] where work goes on from here
+        def onward = entry.stations[entry.stations.index(station) + 1]
+
         # @return [Array<Symbol>] what it is shown with besides the job and the work
         def self.asks = []
 
@@ -50,7 +53,7 @@ module EarnestFold
         def reckoning = entry.reckoning
 
         # @return [Reckoning::Treatment, nil] as reckoned; without its cloths, where nothing but a cloth is wanting
-        def treatment = @treatment ||= reckoning ? reckoning.treatment : sheet.before_cloth(entry)
+        def treatment = @treatment ||= sheet.asked(entry)
 
         # @return [Array<Reckoning::Hardware>]
         def hardware = @hardware ||= once(:hardware) { sheet.hardware(entry) }
@@ -181,20 +184,7 @@ module EarnestFold
         private
 
         # Stations that look at more than the job say their own.
-        def said_here = treatment ? once(:said) { judged } : []
-
-        # @param more [Hash] what else is looked at here
-        def judged(**more) =
-          R::Judgement.of(
-            treatment,
-            reckoning,
-            spec.fetch("answers", {}).keys,
-            station: station,
-            behind: sheet.behind(entry),
-            house: house,
-            counted: hardware,
-            **more
-          )
+        def said_here = once(:said) { entry.said_at(station, sheet) }
 
         # A length typed in another unit than the one shown says how it was typed.
         def hint(path, kind)

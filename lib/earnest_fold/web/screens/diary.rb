@@ -1,15 +1,16 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module EarnestFold
   module Web
     module Screens
       # The diary: what is promised, a week of benches, and the work of each day.
       class Diary
-        K = Reckoning::FieldKinds
-        # A stretch of work on one day.
-        Stretch = Reckoning::Value.define(:placed, :date, :from, :to)
         # A job with what it is promised for and when it will be ready.
         Promise = Reckoning::Value.define(:sheet, :promised, :ready, :late, :held)
+
+        extend Forwardable
 
         attr_reader :diary, :problem, :typed
 
@@ -18,9 +19,12 @@ module EarnestFold
         # @param others [Array<Array(Integer, String)>] jobs that could be put in: id and title
         # @param problem [Symbol, nil] what stood in the way of a move, and `typed` what was asked
         def initialize(diary, week: nil, others: [], problem: nil, typed: {})
-          @diary, @week, @others, @problem, @typed =
-            diary, week, others, problem && Words.say("form_problems.#{problem}"), typed
+          @diary, @others, @typed = diary, others, typed
+          @problem = problem && Words.say("form_problems.#{problem}")
+          @week = Work::Week.new(diary, Reckoning::FieldKinds::DateKind.date(week))
         end
+
+        def_delegators :@week, :monday, :days, :stretches
 
         # @return [Stretch, nil] the one that is to be moved
         def moving =
@@ -37,13 +41,6 @@ module EarnestFold
         # @return [Array<Array(Integer, String)>]
         attr_reader :others
 
-        # @return [Date] the Monday
-        def monday =
-          @monday ||= (K::DateKind.date(@week) || plan.calendar.first).then { |date| date - (date.cwday - 1) }
-
-        # @return [Array<Date>] the working days of the week
-        def days = (0..6).map { |number| monday + number }.select { |date| plan.calendar.works?(date) }
-
         # @return [Array<Promise>] the jobs that are in it, in the order of what they promised
         def promises
           late = plan.late.to_h { |one| [one.job, one] }
@@ -58,43 +55,28 @@ module EarnestFold
           end
         end
 
-        # @param date [Date]
-        # @return [Array<Stretch>] in order of time
-        def stretches(date) = by_day.fetch(date, [])
-
-        # @return [Array<Stretch>] of the whole week
-        def week = days.flat_map { |date| stretches(date) }
+        # @return [Array<Work::Week::Stretch>] of the whole week
+        def week = @week.all
 
         # @return [String] SVG
         def drawing = Drawings::DiaryWeek.new(days, diary.rules, week.map { |one| block(one) }).to_s
 
         # @param placed [Reckoning::Diary::Placed]
         # @return [String] what is done: its steps
-        def what(placed)
-          about = diary.about(placed.task.key)
-          return Words.say("diary.hanging") if about.steps.empty?
-
-          about.steps.map { |step| Words.say("work_steps.#{step.code}.title") }.uniq.join(", ")
-        end
+        def what(placed) = Words.steps(about(placed).steps)
 
         # @return [String] of which work
-        def whose(placed) =
-          diary
-            .about(placed.task.key)
-            .then do |about|
-              about.steps.empty? ? about.sheet.job.title : "#{about.entry.title}, #{about.sheet.job.title}"
-            end
+        def whose(placed) = about(placed).whose
 
         # @return [String, nil] where it is done
         def path(placed)
-          about = diary.about(placed.task.key)
-          at = about.steps.empty? ? "hanging" : "bench?#{Making.asking(about.steps.first)}"
-          "/jobs/#{about.sheet.job.id}/treatments/#{about.entry.id}/#{at}"
+          about = about(placed)
+          place = [about.sheet.job.id, about.entry.id]
+          about.steps.empty? ? Paths.station(*place, "hanging") : Paths.bench(*place, about.steps.first.name)
         end
 
         # @return [String] "8:30–10:15"
-        def hours(stretch) =
-          [stretch.from, stretch.to].map { |minute| K::ClockKind.written(diary.rules.day_begins + minute) }.join("–")
+        def hours(stretch) = Words.hours_of_day(*@week.hours(stretch))
 
         # @return [String] why it stands where it stands
         def held(placed) = Words.say("diary.held.#{placed.held}")
@@ -126,19 +108,11 @@ module EarnestFold
           Words.say("diary.short", title: job.title, parts: parts, days: [(by - diary.now.to_date).to_i, 0].max)
         end
 
-        def day_words(date) = date.strftime("%A %-d %B")
+        def day_words(date) = Words.day(date)
 
         private
 
-        def by_day =
-          @by_day ||=
-            plan
-              .placed
-              .flat_map do |placed|
-                diary.days(placed).map { |date, from, to| Stretch.new(placed: placed, date: date, from: from, to: to) }
-              end
-              .sort_by { |one| [one.date, one.from] }
-              .group_by(&:date)
+        def about(placed) = diary.about(placed.task.key)
 
         def block(stretch) =
           Drawings::DiaryWeek::Block.new(

@@ -21,9 +21,6 @@ module EarnestFold
             paths.map { |path| field(path) }
           end
 
-        # @return [String, nil] where work goes on from here
-        def onward = entry.stations[entry.stations.index(station) + 1]
-
         # @return [Reckoning::Treatment, nil] somebody's own curtain is none
         def treatment = entry.altered_as ? nil : super
       end

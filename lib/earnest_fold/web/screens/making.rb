@@ -74,25 +74,17 @@ module EarnestFold
         def readings(step) = @log.readings(step)
 
         # @return [String] "3 h 20 min" in all
-        def in_all =
-          steps
-            .sum(&:minutes)
-            .round
-            .divmod(60)
-            .then { |hours, minutes| Words.say("making.in_all", hours: hours, minutes: minutes) }
+        def in_all = Words.in_all(steps.sum(&:minutes))
 
-        def title(step) = Words.say("work_steps.#{step.code}.title")
+        def title(step) = Words.step(step)
 
         def curtain_of(step) = step.curtain ? Words.hand(step.curtain) : nil
 
         # @return [String] what is to be done, with the real figures
         def does(step) = said_of_steps.fetch(step.name)
 
-        def said_of_steps
-          @said_of_steps ||= once(:does) do
-            steps.to_h { |one| [one.name, Words.say("work_steps.#{one.code}.do", unit: unit, **one.figures)] }
-          end
-        end
+        def said_of_steps =
+          @said_of_steps ||= once(:does) { steps.to_h { |one| [one.name, Words.step_done(one, unit)] } }
 
         # @return [Array<Reckoning::Remark>] what an experienced maker says at this step
         def said(step) = remarks_by_step.fetch(step.code, [])
@@ -111,15 +103,13 @@ module EarnestFold
         # @return [Array(String, String)] why there are no steps yet, and the station where that is mended
         def not_yet = [Words.say("making.not_yet"), "cloth"]
 
-        def bench_path(step = nil) = step ? "#{path("bench")}?#{Making.asking(step)}" : path("bench")
-
-        # @return [String] a step by its name, as an address asks for it
-        def self.asking(step) = URI.encode_www_form({"step" => step.code, "curtain" => step.curtain}.compact)
+        # @return [String] a step's page by its name; where work goes on without one
+        def bench_path(step = nil) = Paths.bench(job.id, entry.id, step&.name)
 
         private
 
         def remarks_by_step
-          @remarks_by_step ||= said_here.reject { |remark| remark.manner == :ask }.group_by(&:step)
+          @remarks_by_step ||= once(:remarks_by_step) { entry.said_of_steps(sheet) }
         end
       end
     end

@@ -1,10 +1,9 @@
 # frozen_string_literal: true
 
 module EarnestFold
-  module Web
-    # A cloth's plan made ready for paper and files.
+  module Documents
+    # A cloth's plan on paper and as files.
     class PlanPapers
-      D = Documents
       R = Reckoning
 
       # @param cutting [Work::ClothCutting]
@@ -18,17 +17,17 @@ module EarnestFold
       # @return [String] PDF
       def pdf
         pieces = strips.map do |title, drawing, cuts|
-          D::PlanPdf::Strip.new(
+          PlanPdf::Strip.new(
             title: title,
             drawing: drawing,
             cuts: cuts.each_with_index.map { |(placed, made), index| line(placed, made, index) }
           )
         end
-        D::PlanPdf.new(title, unit, pieces, notes: notes, leftovers: leftovers).render
+        PlanPdf.new(title, unit, pieces, notes: notes, leftovers: leftovers).render
       end
 
       # @return [String] PDF
-      def tickets = D::TicketsPdf.new(tickets_title, every_ticket).render
+      def tickets = TicketsPdf.new(tickets_title, every_ticket).render
 
       # @return [String] SVG
       def tickets_drawn = Drawings::TicketSheet.new(every_ticket.map(&:lines), says: tickets_title).to_s
@@ -37,7 +36,7 @@ module EarnestFold
       # @param sheet [Work::Cutting]
       # @return [Documents::OrderList]
       def self.order(sheet) =
-        D::OrderList.new(
+        OrderList.new(
           sheet.sheet.job.title,
           sheet.cloths.filter_map { |cutting| new(cutting).order_line },
           sheet.sheet.unit
@@ -50,7 +49,7 @@ module EarnestFold
         return unless to_buy.positive?
 
         order = cloth.to_order(to_buy)
-        D::OrderList::ToBuy.new(
+        OrderList::ToBuy.new(
           cloth: cloth.name,
           use: Words.say("uses.#{cloth.use}"),
           needed: @cutting.reckoned.length_needed,
@@ -113,7 +112,7 @@ module EarnestFold
       def colour = @cutting.sheet.colour(cloth)
 
       def line(placed, made, index) =
-        D::PlanPdf::Row.new(
+        PlanPdf::Row.new(
           number: index + 1,
           name: "#{window(placed.cut)}: #{Words.cut(placed.cut)}",
           from: placed.from,
@@ -133,7 +132,7 @@ module EarnestFold
       end
 
       def ticket(placed, label, number)
-        D::TicketsPdf::Ticket.new(
+        TicketsPdf::Ticket.new(
           number: number.to_s,
           job: @cutting.sheet.job.title,
           window: window(placed.cut),

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module EarnestFold
-  module Web
-    # The logbook made ready to go out: a row for each step that was timed, and one for each thing that was learnt.
+  module Documents
+    # The logbook as rows: a row for each step that was timed, and one for each thing that was learnt.
     class LogPapers
       # @param log [Work::Logbook]
       def initialize(log)

@@ -1,0 +1,123 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Documents
+    # The order of work, the heading, the hanging sheet and the tags of a job's works on paper.
+    class MakingPapers
+      R = Reckoning
+
+      # @param job [Work::Job]
+      # @param works [Array<Work::AtWork>] of it; those that are reckoned are told
+      def initialize(job, works)
+        @job, @works = job, works.select(&:reckoning)
+        @made = @works.reject(&:altered_as)
+      end
+
+      # @return [String] PDF: the order of work
+      def work = WorkPdf.new(@job.job.title, @works.map { |work| part(work) }, unit).render
+
+      # @return [String] PDF, full size: the headings
+      def strip = StripPdf.new(title, each_curtain { |work, curtain| strip_of(work, curtain) }, unit).render
+
+      # @return [String] PDF
+      def hanging
+        remarks = @made.flat_map { |work| work.said_at("hanging", @job) }
+        HangingPdf.new(
+          title,
+          @made.flat_map { |work| tables(work, work.hanging(@job)) },
+          cautions: remarks.map { |remark| Words.remark(remark, unit) }.uniq,
+          checks: each_curtain { |work, curtain| check(work, curtain) }
+        ).render
+      end
+
+      # @return [String] PDF
+      def tags = TagPdf.new(Words.say("tag.title", title: title), each_curtain { |*of| tag(*of) }).render
+
+      private
+
+      def unit = @job.unit
+
+      def title = [@job.job.title, *((@works.size == 1) ? [@works.first.title] : [])].join(", ")
+
+      # @yieldparam work [Work::Treatment]
+      # @yieldparam curtain [Reckoning::Curtain]
+      def each_curtain
+        @made.flat_map { |work| work.reckoning.curtains.map { |curtain| yield(work, curtain) } }
+      end
+
+      def part(work)
+        said = work.said_of_steps(@job)
+        alike = work.steps.chunk_while { |one, other| one.code == other.code && one.figures == other.figures }
+        WorkPdf::Part.new(
+          title: work.title,
+          about: Words.in_all(work.steps.sum(&:minutes)),
+          rows: alike.map { |steps| row(steps, said.fetch(steps.first.code, [])) },
+          drawing: work.altered_as ? Drawings::AlteredCurtain.new(work.reckoning, unit).to_s : nil
+        )
+      end
+
+      # Curtains whose figures are the same share a row.
+      def row(steps, remarks)
+        first = steps.first
+        numbered = "#{steps.map(&:number).join("+")} #{Words.step(first)}"
+        [
+          [numbered, *steps.filter_map { |step| step.curtain && Words.hand(step.curtain) }].join(", "),
+          Words.figure(first.main, unit),
+          [Words.step_done(first, unit), *remarks.map { |remark| Words.remark(remark, unit) }].join("\n")
+        ]
+      end
+
+      def strip_of(work, curtain)
+        marks = work.reckoning.treatment.heading.marks(curtain.task, curtain.heading)
+        hung = marks.any? && marks.all? { |mark| mark.along == :hung }
+        seams = hung ? [] : curtain.task.seams.map { |seam| [seam, Words.say("strip.seam")] }
+        StripPdf::Strip.new(
+          name: "#{work.title}, #{Words.hand(curtain.hand)}",
+          length: hung ? curtain.finished_width : curtain.flat_width,
+          marks: by_place(marks.flat_map { |mark| ends_of(mark) } + seams),
+          leads: curtain.leads
+        )
+      end
+
+      # Where a mark has a beginning and an end, both are marked.
+      def ends_of(mark)
+        kind = Words.say("marks.short.#{mark.kind}")
+        [[mark.at, kind], *(mark.to ? [[mark.to, Words.say("strip.ends", kind: kind)]] : [])]
+      end
+
+      def by_place(places) =
+        places.group_by(&:first).map { |at, same| [at, same.map(&:last).join(" / ")] }.sort_by(&:first)
+
+      def tables(work, hanging)
+        order = hanging.order.each_with_index.map { |told, index| ["#{index + 1}  #{Words.told(told, unit)}", ""] }
+        carried = hanging.carried.map { |name, count| [Words.say("sundries.#{name}"), count.to_s] }
+        [
+          [work.title, hanging.lengths.map { |told, at| [Words.told(told, unit), Words.with_unit(at, unit)] }],
+          [Words.say("hanging.carry"), carried],
+          [Words.say("hanging.edges"), hanging.edges.map { |hand, told| [Words.hand(hand), Words.told(told, unit)] }],
+          [Words.say("hanging.order"), order]
+        ]
+      end
+
+      def check(work, curtain) =
+        Words.say(
+          "hanging.check",
+          title: work.title,
+          hand: Words.hand(curtain.hand),
+          drop: work.reckoning.finished_drop,
+          unit: unit
+        )
+
+      def tag(work, curtain)
+        [
+          "#{work.title}, #{Words.hand(curtain.hand)}",
+          work.face.name,
+          Words.say("tag.drop", drop: work.reckoning.finished_drop, unit: unit),
+          Words.say("tag.maker", name: @job.settled.name),
+          Words.say("tag.batch"),
+          Words.say("tag.care")
+        ]
+      end
+    end
+  end
+end

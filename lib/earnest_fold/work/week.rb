@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Work
+    # One week of the diary: its working days, and the stretches of work that lie on each.
+    class Week
+      # A stretch of work on one day, in minutes into it.
+      Stretch = Reckoning::Value.define(:placed, :date, :from, :to)
+
+      attr_reader :diary, :monday
+
+      # @param diary [Diary]
+      # @param day [Date, nil] any of it; nil for the first that is laid
+      def initialize(diary, day = nil)
+        @diary = diary
+        @monday = (day || diary.plan.calendar.first).then { |date| date - (date.cwday - 1) }
+      end
+
+      # @return [Array<Date>] the working days
+      def days = (0..6).map { |number| monday + number }.select { |date| diary.plan.calendar.works?(date) }
+
+      # @param date [Date]
+      # @return [Array<Stretch>] in order of time
+      def stretches(date) = by_day.fetch(date, [])
+
+      # @return [Array<Stretch>] of the whole week
+      def all = days.flat_map { |date| stretches(date) }
+
+      # @param stretch [Stretch]
+      # @return [Array(Integer, Integer)] from when to when, in minutes since midnight
+      def hours(stretch) = [stretch.from, stretch.to].map { |minute| diary.rules.day_begins + minute }
+
+      private
+
+      def by_day =
+        @by_day ||=
+          diary
+            .plan
+            .placed
+            .flat_map { |placed| of(placed) }
+            .sort_by { |one| [one.date, one.from] }
+            .group_by(&:date)
+
+      def of(placed) =
+        diary.days(placed).map { |date, from, to| Stretch.new(placed: placed, date: date, from: from, to: to) }
+    end
+  end
+end

@@ -11,10 +11,11 @@ require_relative "earnest_fold/reckoning"
 module EarnestFold
   LOADER = Zeitwerk::Loader.for_gem(warn_on_extra_files: false)
   LOADER.ignore(
-    "#{__dir__}/earnest_fold/error.rb",
     "#{__dir__}/earnest_fold/reckoning.rb",
     "#{__dir__}/earnest_fold/reckoning"
   )
+  # What names the rooms of the web stands apart from what they name.
+  LOADER.collapse("#{__dir__}/earnest_fold/web/server")
   LOADER.setup
 
   # @return [String] the application's folder

@@ -12,7 +12,7 @@ module EarnestFold
 end
 
 # By subject: each names only those before it.
-require_relative "error"
+require_relative "reckoning/values/error"
 
 require_relative "reckoning/values/value"
 require_relative "reckoning/values/problem"

@@ -30,7 +30,7 @@ class RoomsTest < EarnestFoldTest
   # it; `house` composes, and nothing names it.
   SUBJECTS = %w[values fields window cloth headings/layout headings checks treatments small_parts alterations making_up
     account diary cutting jobs judgement house].freeze
-  DEFINED = /^ +(?:class|module) ([A-Z]\w+)|^ +([A-Z]\w+) = (?:Value\.define|Struct\.new)/
+  DEFINED = /^ +(?:class|module) ([A-Z]\w+)|^ +([A-Z]\w+) = (?:\w+::)*(?:Value\.define|Struct\.new)/
   # Outside things, and the rooms that may know them.
   STRANGERS = {
     "Sinatra" => %w[web],
@@ -63,6 +63,14 @@ class RoomsTest < EarnestFoldTest
       end
     end
     assert_empty wrong
+  end
+
+  def test_no_two_folders_name_each_other
+    homes = homes_of(files)
+    arrows = files.flat_map do |file|
+      (constants(file) & homes.keys).map { |name| [folder_of(file), folder_of(homes[name])] }
+    end
+    assert_empty arrows.uniq.select { |from, to| from < to && arrows.include?([to, from]) }
   end
 
   # What a kind of heading or alteration is, it says itself: nobody asks for its class.
@@ -118,19 +126,29 @@ class RoomsTest < EarnestFoldTest
   def files = Dir[root("lib/earnest_fold/**/*.rb")].map { |file| file.delete_prefix("#{root("lib/earnest_fold")}/") }
 
   # Where each thing of the core is defined; what two subjects call by one name is left out.
+  def homes_in_core = homes_of(files.select { |file| file.start_with?("reckoning/") }) { |file| subject(file) }
+
+  # @yieldreturn [Object] the part of the house that a file is of; a name that two parts have is left out
   # @return [Hash{String => String}] files by constant
-  def homes_in_core
-    all = files.select { |file| file.start_with?("reckoning/") }.flat_map do |file|
+  def homes_of(some, &part)
+    part ||= method(:folder_of)
+    all = some.flat_map do |file|
       File.read(root("lib/earnest_fold", file)).scan(DEFINED).map { |pair| [pair.compact.first, file] }
     end
     all.group_by(&:first).transform_values { |found| found.map(&:last).uniq }
-      .select { |_, where| where.map { |file| subject(file) }.uniq.one? }.transform_values(&:first)
+      .select { |_, where| where.map(&part).uniq.one? }.transform_values(&:first)
   end
 
   # @return [Integer] where a file's subject stands among the core's
   def subject(file)
     inside = file.delete_prefix("reckoning/").delete_suffix(".rb")
     SUBJECTS.index(SUBJECTS.select { |name| inside == name || inside.start_with?("#{name}/") }.max_by(&:size))
+  end
+
+  # A front file is of the folder that it is the contract of.
+  def folder_of(file)
+    behind = file.delete_suffix(".rb")
+    File.directory?(root("lib/earnest_fold", behind)) ? behind : File.dirname(file)
   end
 
   def room_of(file) = file.split("/").first.delete_suffix(".rb")

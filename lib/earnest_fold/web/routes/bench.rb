@@ -71,7 +71,7 @@ module EarnestFold
         def station(station, view, id, treatment, status: 200, **more)
           job = sheet(id)
           entry = job.fetch(number(treatment))
-          shown = shown(StationScreens.of(station, entry), job, entry, **more)
+          shown = shown(Screens::StationScreens.of(station, entry), job, entry, **more)
           yield shown if block_given?
           page(view, shown, status: status)
         end
@@ -85,7 +85,7 @@ module EarnestFold
         end
 
         def measured_hanging(id, job, entry, hand)
-          check = StationScreens.of("hanging", entry).new(job, entry).final_of(hand).check
+          check = Screens::StationScreens.of("hanging", entry).new(job, entry).final_of(hand).check
           form = Forms::MeasureForm.new(check, params, job.unit)
           return hanging(id, entry.id.to_s, status: 422, measure: form, of: hand) unless form.valid?
 
@@ -102,7 +102,7 @@ module EarnestFold
 
         # What was measured, at each place where the step asks for it; nothing is kept where any of it can't be read.
         def measured(id, job, entry)
-          step = StationScreens.of("bench", entry).new(job, entry, asked: step_asked).step
+          step = Screens::StationScreens.of("bench", entry).new(job, entry, asked: step_asked).step
           form = Forms::MeasureForm.new((step if step.name == step_asked)&.check, params, job.unit)
           return bench(id, entry.id.to_s, status: 422, form: form) unless form.valid?
 

@@ -31,7 +31,7 @@ module EarnestFold
           pass unless Work::Stations.names.include?(station)
           job = sheet(id)
           entry = job.fetch(number(treatment))
-          page(:desk, looked_at(StationScreens.of(station, entry), job, entry))
+          page(:desk, looked_at(Screens::StationScreens.of(station, entry), job, entry))
         end
 
         def save(id, treatment, station)
@@ -47,7 +47,7 @@ module EarnestFold
               shown_spec: spec_shown(entry)
             )
             job = kept(job, entry, form) if form.changed?
-            screen = StationScreens.near(station, entry)
+            screen = Screens::StationScreens.near(station, entry)
             again(screen, job, entry.id, form, touched: seen_whole?(entry) ? form.touched : nil)
           end
         end
@@ -56,7 +56,7 @@ module EarnestFold
         def take_back(id, treatment)
           job = sheet(id)
           entry = job.fetch(number(treatment))
-          screen = StationScreens.near(params["station"], entry)
+          screen = Screens::StationScreens.near(params["station"], entry)
           return stale(screen, job, entry) unless seen?(entry.record.version)
 
           workroom.treatments.take_back(entry.id, version: entry.record.version)
@@ -71,7 +71,7 @@ module EarnestFold
           merged do
             job = sheet(id)
             entry = job.fetch(number(treatment))
-            screen = StationScreens.near(params["station"], entry)
+            screen = Screens::StationScreens.near(params["station"], entry)
             form = Forms::AnswerForm.new(entry.record, params)
             next stale(screen, job, entry) if form.answered?
 

@@ -43,6 +43,16 @@ class TreeTest < EarnestFoldTest
     end
   end
 
+  def test_addresses_stand_in_one_place
+    ours = EarnestFold::Web::Paths.singleton_methods(false).filter_map { |name|
+      EarnestFold::Web::Paths.public_send(name) if EarnestFold::Web::Paths.method(name).arity.zero?
+    }
+    first = ours.map { |path| path[%r{\A/[\w-]+}] }.compact.uniq
+    written = /["'(](#{Regexp.union(first).source})[\/"'?#.]/
+    files = Dir[root("lib/earnest_fold/web/**/*.{rb,erb}")].reject { |file| file.end_with?("web/paths.rb") }
+    assert_empty files.select { |file| File.readlines(file).grep_v(/^\s*#/).any? { |line| line.match?(written) } }
+  end
+
   def test_a_line_holds_one_thought
     ours = %w[{lib,test,support,db}/**/*.rb lib/**/*.erb assets/*.css public/*.js bin/* support/*.sh config.ru]
     files = ours.flat_map { |pattern| Dir[root(pattern)] }

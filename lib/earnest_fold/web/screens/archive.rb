@@ -13,7 +13,7 @@ module EarnestFold
         end
 
         # @return [Pages]
-        def pages = Pages.new("/jobs/archive", @page, lines.size == Store::Jobs::MOST_LISTED)
+        def pages = Pages.new(Paths.archive, @page, lines.size == Store::Jobs::MOST_LISTED)
 
         def page_title = Words.say("archive.title")
       end

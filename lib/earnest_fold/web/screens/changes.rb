@@ -21,7 +21,7 @@ module EarnestFold
 
         def page_title = Words.say("changes.title", title: entry.title)
 
-        def back = "/jobs/#{job.id}/treatments/#{entry.id}/measure"
+        def back = Paths.station(job.id, entry.id, "measure")
 
         # @return [Array<Changed>]
         def lines

@@ -17,11 +17,11 @@ module EarnestFold
         attr_reader :station
 
         # @return [String] where one goes without keeping anything
-        def back = station || "/cloths"
+        def back = station || Paths.cloths
 
         def page_title = record ? record.spec["name"] : Words.say("cloths.new")
 
-        def path = record ? "/cloths/#{record.id}" : "/cloths"
+        def path = record ? Paths.cloth(record.id) : Paths.cloths
 
         # @return [String, nil] SVG: the cloth as it is kept
         def drawing

@@ -152,9 +152,9 @@ module EarnestFold
 
         # @param to [String]
         # @return [String] where something about this cloth is done
-        def path(to) = "/jobs/#{@screen.job.id}/cutting/#{cloth.id}/#{to}"
+        def path(to) = Paths.plan(@screen.job.id, cloth.id, to)
 
-        def table_path = "/jobs/#{@screen.job.id}/table/#{cloth.id}"
+        def table_path = Paths.table(@screen.job.id, cloth.id)
 
         private
 

@@ -98,7 +98,7 @@ module EarnestFold
 
         # @return [String] the same station of other work, or Measure where it has none such
         def path_of(other) =
-          "/jobs/#{job.id}/treatments/#{other.id}/#{other.stations.include?(station) ? station : "measure"}"
+          Paths.station(job.id, other.id, other.stations.include?(station) ? station : "measure")
 
         # @return [String] a treatment in few words, for the rail
         def summary(other)
@@ -113,8 +113,7 @@ module EarnestFold
 
         def notice = @notice && Words.say("notices.#{@notice}")
 
-        def path(to = station) =
-          (to == "account") ? "/jobs/#{job.id}/account" : "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
+        def path(to = station) = Paths.station(job.id, entry.id, to)
 
         def page_title = "#{Words.say("stations.#{station}")}, #{entry.title}"
 

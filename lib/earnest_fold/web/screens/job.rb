@@ -53,8 +53,7 @@ module EarnestFold
         def layered?(entry) = entry.layered?
 
         # @return [String] "/jobs/1/treatments/2/measure"
-        def path(entry, to = next_station(entry)) =
-          (to == "account") ? "/jobs/#{job.id}/account" : "/jobs/#{job.id}/treatments/#{entry.id}/#{to}"
+        def path(entry, to = next_station(entry)) = Paths.station(job.id, entry.id, to)
       end
     end
   end

@@ -13,7 +13,7 @@ module EarnestFold
         end
 
         # @return [Pages]
-        def pages = Pages.new("/jobs", @page, lines.size == Store::Jobs::MOST_LISTED)
+        def pages = Pages.new(Paths.jobs, @page, lines.size == Store::Jobs::MOST_LISTED)
 
         def page_title = Words.say("jobs.title")
       end

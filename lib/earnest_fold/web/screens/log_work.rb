@@ -22,7 +22,7 @@ module EarnestFold
 
         def page_title = Words.say("logbook.of", title: work.entry.title)
 
-        def path(to = "log") = "/jobs/#{job.id}/treatments/#{work.entry.id}/#{to}"
+        def path(to = "log") = Paths.work(job.id, work.entry.id, to)
 
         def title(time) =
           [Words.say("work_steps.#{time.step.code}.title"), *(Words.hand(time.step.curtain) if time.step.curtain)].join(

@@ -36,7 +36,7 @@ module EarnestFold
 
         def title(kind) = Words.say("work_steps.#{kind.code}.title")
 
-        def path(work) = "/jobs/#{work.sheet.job.id}/treatments/#{work.entry.id}/log"
+        def path(work) = Paths.work(work.sheet.job.id, work.entry.id, "log")
 
         # @return [String] "12 % more"
         def apart(planned, real)

@@ -45,7 +45,7 @@ module EarnestFold
 
         def notice = @notice && Words.say("notices.#{@notice}")
 
-        def path(to = nil) = record ? ["/shelf", record.id, to].compact.join("/") : "/shelf"
+        def path(to = nil) = record ? Paths.piece(record.id, to) : Paths.shelf
 
         def cloth = cloth_record && Work::Reader.cloth(cloth_record, unit)
 

@@ -131,18 +131,18 @@ module EarnestFold
         def left_over =
           cutting.records.select { |one| cuts.any? { |cut| cut.piece_id == one.id } && one.piece.left.positive? }
 
-        def seen_to_path = "/jobs/#{job.id}/treatments/#{entry.id}/seen-to"
+        def seen_to_path = Paths.work(job.id, entry.id, "seen-to")
 
         def here = "#{path}?cut=#{current.id}"
 
-        def path(to = nil) = ["/jobs/#{job.id}/table/#{cloth.id}", to].compact.join("/")
+        def path(to = nil) = Paths.table(job.id, cloth.id, to)
 
         # @return [String] the way back
         def station_path =
           if (first = ((cut = current || cuts.first) && entry(cut)) || sheet.entries.first)
-            "/jobs/#{job.id}/treatments/#{first.id}/cutting"
+            Paths.station(job.id, first.id, "cutting")
           else
-            "/jobs/#{job.id}"
+            Paths.job(job.id)
           end
 
         # Where distances are measured from, itself from the piece's first end: the end that lies on the table; for a

@@ -11,29 +11,22 @@ module EarnestFold
       # @return [Store::Workroom] in the name of whoever said who they are
       def workroom = @workroom ||= Store.workroom.as(session["person"].to_s)
 
+      # @return [Work::Workroom]
+      def in_hand = @in_hand ||= Work::Workroom.new(workroom)
+
       # @return [Store::House::Record]
-      def house = @house ||= workroom.house.read
+      def house = in_hand.house
 
       # @return [WallClock]
       def clock = @clock ||= WallClock.new(house.rules.diary.zone)
 
       # @param id [String] from the path
       # @return [Work::Job] of which each work is known to be sound
-      def sheet(id) = desk_sheet(id).sound
+      def sheet(id) = in_hand.job(number(id))
 
       # @param id [String] from the path
-      # @return [Work::Job] as it is: where one work is changed, again and again, nobody asks for its order of work
-      #   each time
-      def desk_sheet(id)
-        own = number(id)
-        Work::Job.new(
-          workroom.jobs.find(own),
-          workroom.cloths.all,
-          house,
-          workroom.plans.made(own),
-          workroom.bench.progress(own)
-        )
-      end
+      # @return [Work::Job] as it is
+      def desk_sheet(id) = in_hand.job_as_it_is(number(id))
 
       # @param text [String]
       # @return [Integer]

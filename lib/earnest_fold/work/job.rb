@@ -78,7 +78,7 @@ module EarnestFold
       # @return [Array<Treatment>] what is put away, unreckoned
       def put_away =
         job.windows.flat_map do |window|
-          window.treatments.select(&:put_away).map { |record| work(Treatment, window, record, Reckoned.new([], [])) }
+          window.treatments.select(&:put_away).map { |record| at_hand(Treatment, window, record, Reckoned.new([], [])) }
         end
 
       # @return [Array<Treatment>] the layers of an entry's window, from the glass to the room
@@ -102,12 +102,12 @@ module EarnestFold
 
       # @return [AtWork]
       # @raise [Store::Missing]
-      def fetch(treatment_id) =
+      def work(treatment_id) =
         works.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
 
       # @return [Treatment] what is made here: somebody's own curtain isn't
       # @raise [Store::Missing]
-      def fetch_made(treatment_id) =
+      def made(treatment_id) =
         entries.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
 
       # @return [Reckoning::Treatment, Reckoning::AlterationOfJob, Array<Reckoning::Problem>] what a spec is, or why it
@@ -165,11 +165,11 @@ module EarnestFold
           window
             .treatments
             .select { |record| !record.put_away && record.sort == sort }
-            .map { |record| work(kind, window, record, reader.reckoned(record)) }
+            .map { |record| at_hand(kind, window, record, reader.reckoned(record)) }
         end
       end
 
-      def work(kind, window, record, reckoned) =
+      def at_hand(kind, window, record, reckoned) =
         kind.new(
           record: record,
           window: window,

@@ -31,7 +31,7 @@ module EarnestFold
 
         # A caution is ticked, and stands there all the same.
         def seen_to(id, treatment)
-          entry = sheet(id).fetch(number(treatment))
+          entry = sheet(id).work(number(treatment))
           rule = Reckoning::Judgement::Rules[params["code"].to_s]
           raise Store::Missing, "no such caution" unless rule && rule::MANNER == :caution
 
@@ -43,7 +43,7 @@ module EarnestFold
         # that step.
         def say(id, treatment)
           job = sheet(id)
-          entry = job.fetch(number(treatment))
+          entry = job.work(number(treatment))
           raise Store::Missing, "no step #{step_asked.join(" ")}" unless entry.step_known?(*step_asked)
           return measured(id, job, entry) if params["said"] == "measured"
           raise Store::Missing, "nothing said" unless SAID.include?(params["said"])
@@ -58,7 +58,7 @@ module EarnestFold
         # That it hangs, or what was measured of a curtain as it does.
         def say_hanging(id, treatment)
           job = sheet(id)
-          entry = job.fetch(number(treatment))
+          entry = job.work(number(treatment))
           return hung(id, entry) if %w[done undone].include?(params["said"])
           raise Store::Missing, "nothing said" unless params["said"] == "measured" && entry.reckoning
 
@@ -70,7 +70,7 @@ module EarnestFold
         # @yieldparam shown [Screens::Desk] before it is
         def station(station, view, id, treatment, status: 200, **more)
           job = sheet(id)
-          entry = job.fetch(number(treatment))
+          entry = job.work(number(treatment))
           shown = shown(Screens::StationScreens.of(station, entry), job, entry, **more)
           yield shown if block_given?
           page(view, shown, status: status)

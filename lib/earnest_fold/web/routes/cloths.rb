@@ -65,7 +65,7 @@ module EarnestFold
           job_id, treatment = station_asked
           merged do
             job = sheet(job_id)
-            entry = job.fetch_made(number(treatment))
+            entry = job.made(number(treatment))
             form = Forms::TreatmentForm.new(job, entry, {FIELDS.fetch(spec["use"]) => id.to_s}, job.unit)
             workroom.treatments.update(entry.id, form.spec, version: entry.record.version) if form.changed?
             go(params["for"])

@@ -18,13 +18,13 @@ module EarnestFold
 
         def show(id, treatment, notice: nil, status: 200)
           job = sheet(id)
-          entry = job.fetch_made(number(treatment))
+          entry = job.made(number(treatment))
           page(:desk, shown(Screens::Cutting, job, entry, asked: params, notice: notice), status: status)
         end
 
         def ticket(id, treatment)
           job = sheet(id)
-          page(:ticket, shown(Screens::Cutting, job, job.fetch_made(number(treatment))))
+          page(:ticket, shown(Screens::Cutting, job, job.made(number(treatment))))
         end
 
         def put_on_table(id, cloth)

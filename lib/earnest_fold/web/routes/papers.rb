@@ -75,7 +75,7 @@ module EarnestFold
 
         def making(file, id, treatment)
           job = sheet(id)
-          printed(job, [job.fetch(number(treatment))], file)
+          printed(job, [job.work(number(treatment))], file)
         end
 
         def making_of_job(file, id)

@@ -18,19 +18,19 @@ module EarnestFold
 
         def changes(id, treatment)
           job = sheet(id)
-          entry = job.fetch(number(treatment))
+          entry = job.work(number(treatment))
           page(:changes, Screens::Changes.new(job, entry, workroom.treatments.changes(entry.id)))
         end
 
         def compare(id, treatment)
           job = sheet(id)
-          page(:desk, Screens::Compare.new(job, job.fetch_made(number(treatment))))
+          page(:desk, Screens::Compare.new(job, job.made(number(treatment))))
         end
 
         def show(id, treatment, station)
           pass unless Work::Stations.names.include?(station)
           job = sheet(id)
-          entry = job.fetch(number(treatment))
+          entry = job.work(number(treatment))
           page(:desk, looked_at(Screens::StationScreens.of(station, entry), job, entry))
         end
 
@@ -38,7 +38,7 @@ module EarnestFold
           pass unless Work::Stations.filled.include?(station)
           merged do
             job = desk_sheet(id)
-            entry = job.fetch(number(treatment))
+            entry = job.work(number(treatment))
             form = Forms::TreatmentForm.new(
               job,
               entry,
@@ -55,7 +55,7 @@ module EarnestFold
         # Takes the last change back.
         def take_back(id, treatment)
           job = sheet(id)
-          entry = job.fetch(number(treatment))
+          entry = job.work(number(treatment))
           screen = Screens::StationScreens.near(params["station"], entry)
           return stale(screen, job, entry) unless seen?(entry.record.version)
 
@@ -63,14 +63,14 @@ module EarnestFold
           again(screen, sheet(id), entry.id)
         rescue Store::Stale
           job = sheet(id)
-          stale(screen, job, job.fetch(entry.id))
+          stale(screen, job, job.work(entry.id))
         end
 
         # Keeps the answer to a question with the treatment; where somebody answered it meanwhile, theirs is shown.
         def answer(id, treatment)
           merged do
             job = sheet(id)
-            entry = job.fetch(number(treatment))
+            entry = job.work(number(treatment))
             screen = Screens::StationScreens.near(params["station"], entry)
             form = Forms::AnswerForm.new(entry.record, params)
             next stale(screen, job, entry) if form.answered?
@@ -126,7 +126,7 @@ module EarnestFold
         end
 
         def desk(screen, job, treatment, form, touched: nil)
-          shown = looked_at(screen, job, job.fetch(treatment), form: form, told: told(job, form), touched: touched)
+          shown = looked_at(screen, job, job.work(treatment), form: form, told: told(job, form), touched: touched)
           page(:desk, shown, status: form ? status_of(form) : 200)
         end
 

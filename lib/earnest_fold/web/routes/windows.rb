@@ -14,7 +14,7 @@ module EarnestFold
         post Paths.work(*PLACE, "bring-back"), :put_away, false
 
         def copy(id, treatment)
-          window = sheet(id).fetch(number(treatment)).window
+          window = sheet(id).work(number(treatment)).window
           title = window.name.empty? ? window.room : window.name
           made = workroom.jobs.copy_window(number(id), window, name: Words.say("job.copy_of", title: title))
           go(Paths.station(number(id), made, "measure"))
@@ -22,14 +22,14 @@ module EarnestFold
 
         def add_layer(id, treatment)
           job = sheet(id)
-          entry = job.fetch_made(number(treatment))
+          entry = job.made(number(treatment))
           form = Forms::LayerForm.new(job, entry, params)
           made = workroom.jobs.add_layer(number(id), entry.window, form.spec, behind: form.behind?)
           go(Paths.station(number(id), made, "measure"))
         end
 
         def move(id, treatment)
-          entry = sheet(id).fetch(number(treatment))
+          entry = sheet(id).work(number(treatment))
           what, way = params["move"].to_s.split("-")
           by = WAYS.fetch(way) { raise Store::Missing, "no such way" }
           if what == "layer"

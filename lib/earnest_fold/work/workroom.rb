@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Work
+    # The door to what a workroom has in hand: its jobs with what the house has decided, and each work of them.
+    #
+    #   Workroom.new(Store.workroom).job(1).work(2).title # => "Quay window"
+    class Workroom
+      # @return [Store::Workroom] what is kept
+      attr_reader :kept
+
+      # @param kept [Store::Workroom]
+      def initialize(kept)
+        @kept = kept
+      end
+
+      # @return [Store::House::Record] as it was when it was asked for first
+      def house = @house ||= kept.house.read
+
+      # @param id [Integer]
+      # @return [Job] of which each work is known to be sound
+      # @raise [Store::Missing]
+      def job(id) = job_as_it_is(id).sound
+
+      # @param id [Integer]
+      # @return [Job] unlooked at: where one work is changed, again and again, nobody asks for its order of work each
+      #   time
+      # @raise [Store::Missing]
+      def job_as_it_is(id) =
+        Job.new(kept.jobs.find(id), kept.cloths.all, house, kept.plans.made(id), kept.bench.progress(id))
+    end
+  end
+end

@@ -93,7 +93,7 @@ class FromAboveTest < EarnestFoldTest
     made = treatment(treatment: wall)
     stacks = R::StackBack.of(made.treatment, made.curtains, R::HouseRules::USUAL).places
     zero = R::Length::ZERO
-    measured = D::Elevation::Measured.new(
+    measured = D::Elevation::Given.new(
       length: R::Length.cm(180),
       readings: {"left" => R::Length.cm(214)},
       stand_up: zero,

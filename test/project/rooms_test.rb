@@ -73,6 +73,21 @@ class RoomsTest < EarnestFoldTest
     assert_empty arrows.uniq.select { |from, to| from < to && arrows.include?([to, from]) }
   end
 
+  # Within a room, and a subject of the core, a word means one thing. What stands here is the same thing each time:
+  # what the class of a kind answers, the rules of a subject, the row of a table.
+  SAME_THING = %w[Kind Rules Row Error Plan DemoHouse].freeze
+
+  def test_a_word_means_one_thing
+    defined = files.flat_map do |file|
+      File.read(root("lib/earnest_fold", file)).scan(DEFINED).map { |pair| [[room_of(file), pair.compact.first], file] }
+    end
+    twice = defined.group_by(&:first).transform_values { |found| found.map(&:last).uniq }
+    wrong = twice.select do |(room, word), where|
+      where.size > 1 && !modules_of_rooms.include?(word) && !SAME_THING.include?(word) && !of_the_web?(room, where)
+    end
+    assert_empty wrong
+  end
+
   # What a kind of heading or alteration is, it says itself: nobody asks for its class.
   def test_kinds_are_named_in_their_own_folder_alone
     kinds = [EarnestFold::Reckoning::Headings, EarnestFold::Reckoning::Alterations].flat_map(&:to_a)
@@ -144,6 +159,15 @@ class RoomsTest < EarnestFoldTest
     inside = file.delete_prefix("reckoning/").delete_suffix(".rb")
     SUBJECTS.index(SUBJECTS.select { |name| inside == name || inside.start_with?("#{name}/") }.max_by(&:size))
   end
+
+  # A module that is only the room or folder it stands for.
+  def modules_of_rooms =
+    files.flat_map { |file| file.delete_suffix(".rb").split("/") }.uniq
+      .map { |part| part.split("_").map(&:capitalize).join }
+
+  # A handler, a form and a screen of the same thing are called alike.
+  def of_the_web?(room, where) =
+    room == "web" && where.map { |file| File.dirname(file) }.uniq.size == where.size
 
   # A front file is of the folder that it is the contract of.
   def folder_of(file)

@@ -43,6 +43,10 @@ class TreeTest < EarnestFoldTest
     end
   end
 
+  def test_a_view_asks_its_screen_and_names_nothing_of_the_house
+    assert_empty Dir[root("lib/**/*.erb")].select { |file| File.read(file).include?("EarnestFold::") }
+  end
+
   def test_addresses_stand_in_one_place
     ours = EarnestFold::Web::Paths.singleton_methods(false).filter_map { |name|
       EarnestFold::Web::Paths.public_send(name) if EarnestFold::Web::Paths.method(name).arity.zero?

@@ -52,7 +52,7 @@ class GuardsTest < StoreTest
 
   def test_a_cloth_in_use_and_a_job_with_a_paper_stay
     assert_match(/treatments_face_id_fkey/, refused { workroom.rows(:cloths).where(id: face).delete }.message)
-    workroom.papers.write(job.id, "invoice", {})
+    workroom.bills.write(job.id, "invoice", {})
     S.db.run("SET CONSTRAINTS ALL IMMEDIATE")
     assert_match(/papers_job_id_fkey/, refused { workroom.rows(:jobs).where(id: job.id).delete }.message)
   end
@@ -90,7 +90,7 @@ class GuardsTest < StoreTest
   def add_one_of_each
     workroom.bench.say(treatment.id, "press_hem", "", "done")
     workroom.logbook.note(treatment.id, went_wrong: "It crept", next_time: "")
-    workroom.papers.write(job.id, "quote", {})
+    workroom.bills.write(job.id, "quote", {})
     workroom.came_in.note(treatment.id, sort: "mark", curtain: "", across: 1, down: 1, words: "At the fold")
     workroom.treatments.update(treatment.id, treatment.spec.merge("name" => "Own"), version: treatment.version)
   end

@@ -165,7 +165,7 @@ class MigrationTest < EarnestFoldTest
     assert_equal %w[caution:blades_needles], progress.cautions.fetch(treatment).map(&:step)
     assert_equal({treatment.to_s => [[cloth.to_s, "left", 1]]}, workroom.plans.made(job))
     assert_equal ["213.9 cm"], workroom.bench.readings(job).map { |_, entry| entry.value }
-    assert_equal 42, workroom.papers.following["invoice"]
+    assert_equal 42, workroom.bills.following["invoice"]
     assert_nil workroom.once.at_first("a-key-here", "p") { "/there" }
   end
 

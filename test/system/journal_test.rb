@@ -212,7 +212,7 @@ class JournalTest < SystemTest
     assert_selector ".rule-sets li", text: "Invoice", count: 1
     assert_settled
 
-    assert_equal 1, workroom.papers.of(office.id).size
+    assert_equal 1, workroom.bills.of(office.id).size
   end
 
   # Half a form filled in is left alone when the page is renewed round it.

@@ -40,8 +40,8 @@ class AccountStationTest < WebTest
   def test_a_quote_an_order_and_an_invoice_are_numbered_and_kept_as_they_went_out
     %w[quote order invoice].each { |kind| write(kind) }
     assert_equal [["invoice", 1], ["order", 1], ["quote", 1]],
-      workroom.papers.of(chapel.id).map { |paper| [paper.kind, paper.number] }
-    get "/jobs/#{chapel.id}/papers/#{workroom.papers.of(chapel.id).first.id}.pdf"
+      workroom.bills.of(chapel.id).map { |paper| [paper.kind, paper.number] }
+    get "/jobs/#{chapel.id}/papers/#{workroom.bills.of(chapel.id).first.id}.pdf"
     assert_match(/attachment; filename="invoice-1.pdf"/, last_response.headers["Content-Disposition"])
     assert_match(/Invoice ?1.*The ?vestry.*Altering ?Vestry ?pair.*101\.14.*To ?pay\s+250\.80/m, pdf)
     get station(chapel, "making")
@@ -54,7 +54,7 @@ class AccountStationTest < WebTest
     assert_equal 422, last_response.status
     assert_match(/That number is used already/, words)
     write("invoice")
-    assert_equal [13, 12], workroom.papers.of(chapel.id).map(&:number)
+    assert_equal [13, 12], workroom.bills.of(chapel.id).map(&:number)
     write("invoice", "number" => "twelve")
     assert_equal 422, last_response.status
     write("receipt")

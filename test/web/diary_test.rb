@@ -112,7 +112,7 @@ class DiaryStationTest < WebTest
     workroom.bench.say(office.treatments.first.id, "hung", "", "done")
     assert_empty diary.plan.placed.select { |one| one.job == office.id }
     workroom.bench.say(office.treatments.first.id, "hung", "", "undone")
-    workroom.papers.write(office.id, "invoice", {"gross" => "1.00", "currency" => "€", "customer" => "", "lines" => []})
+    workroom.bills.write(office.id, "invoice", {"gross" => "1.00", "currency" => "€", "customer" => "", "lines" => []})
     assert_empty diary.plan.placed.select { |one| one.job == office.id }
   end
 

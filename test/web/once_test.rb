@@ -32,7 +32,7 @@ class OnceTest < WebTest
     end
     send_form("/jobs/#{office.id}/papers", "kind" => "invoice", "customer" => "A", "number" => "", "once" => KEY.succ)
 
-    numbers = workroom.papers.of(office.id).select { |paper| paper.kind == "invoice" }.map(&:number)
+    numbers = workroom.bills.of(office.id).select { |paper| paper.kind == "invoice" }.map(&:number)
 
     assert_equal [numbers.min, numbers.min + 1], numbers.sort
   end

@@ -148,7 +148,7 @@ class RememberingTest < WebTest
   def invoice
     sheet = EarnestFold::Work::Job.new(office, workroom.cloths.all, workroom.house.read)
     content = EarnestFold::Documents::BillContent.of(EarnestFold::Work::Account.new(sheet), "")
-    workroom.papers.write(office.id, "invoice", content)
+    workroom.bills.write(office.id, "invoice", content)
   end
 
   def take = send_form("/jobs/#{office.id}/cutting/#{twill.id}/take")

@@ -17,7 +17,7 @@ module EarnestFold
       # @return [String] PDF
       def pdf
         pieces = strips.map do |title, drawing, cuts|
-          PlanPdf::Strip.new(
+          PlanPdf::OfPiece.new(
             title: title,
             drawing: drawing,
             cuts: cuts.each_with_index.map { |(placed, made), index| line(placed, made, index) }

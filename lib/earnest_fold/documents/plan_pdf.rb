@@ -6,13 +6,13 @@ module EarnestFold
     # is left over, and what there is no cloth for.
     class PlanPdf
       # One piece: its drawing, and for each cut what it is called and where it lies.
-      Strip = Reckoning::Value.define(:title, :drawing, :cuts)
+      OfPiece = Reckoning::Value.define(:title, :drawing, :cuts)
       # One cut, in words.
       Row = Reckoning::Value.define(:number, :name, :from, :to, :length, :done)
 
       # @param title [String]
       # @param unit [Reckoning::Unit]
-      # @param pieces [Array<Strip>]
+      # @param pieces [Array<OfPiece>]
       # @param notes [Array<String>]
       # @param leftovers [Array<Array<String>>] what, piece, size, and what it makes
       def initialize(title, unit, pieces, notes: [], leftovers: [])

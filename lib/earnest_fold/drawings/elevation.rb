@@ -12,7 +12,7 @@ module EarnestFold
       # What is drawn: lengths are nil where nobody has measured yet. `readings` by place (left, middle, right);
       # `spans` are the curtains' shares of the support (0 to 1), `overlap` how much they cross. `features` are what
       # is on the wall behind, by name; `stacks` where the curtains stand when drawn back (from, to).
-      Measured = R::Value.define(
+      Given = R::Value.define(
         :length,
         :readings,
         :stand_up,
@@ -27,7 +27,7 @@ module EarnestFold
         :stacks
       )
 
-      # @param measured [Measured]
+      # @param measured [Given]
       # @param says [String]
       def initialize(measured, says:)
         @m = measured

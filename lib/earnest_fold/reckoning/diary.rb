@@ -7,7 +7,7 @@ module EarnestFold
     # The diary: the steps of all jobs laid on benches and days, each as early as it can, never two on one bench,
     # never more than there are people, never before what it needs or what it waits for.
     #
-    # Time runs in working minutes from the day on which the diary begins ({Calendar}); a step that isn't done at
+    # Time runs in working minutes from the day on which the diary begins ({WorkingDays}); a step that isn't done at
     # night goes on in the morning.
     module Diary
       # A stretch of work on one bench. `needs` are the keys of what has to be done before; `days_after` how many days
@@ -29,7 +29,7 @@ module EarnestFold
       JobOfDiary = Value.define(:id, :promised, :tasks)
       # A task in its place, in working minutes. `held` is what its beginning hung on: :start, :needs, :waiting,
       # :cloth, :parts, :moved, :bench or :people; `ready` when everything it needs and waits for was there.
-      Placed = Value.define(:task, :job, :from, :to, :ready, :held) do
+      Laid = Value.define(:task, :job, :from, :to, :ready, :held) do
         # @return [Integer] minutes that it stood waiting for a bench or a person
         def delay = from - ready
       end
@@ -39,7 +39,7 @@ module EarnestFold
   end
 end
 
-require_relative "diary/calendar"
+require_relative "diary/working_days"
 require_relative "diary/timeline"
 require_relative "diary/laying"
 require_relative "diary/best_order"

@@ -51,7 +51,7 @@ module EarnestFold
       def create(spec, colour:) = @workroom.insert(:cloths, spec: Sequel.pg_jsonb(spec), colour: colour)[:id]
 
       # @return [Integer] the id of a cloth that says just the same, made where there is none
-      def like(spec)
+      def find_or_create(spec)
         Store.guard { @workroom.rows(:cloths).where(spec: Sequel.pg_jsonb(spec)).get(:id) } ||
           create(spec, colour: Records::UNDYED)
       end

@@ -251,7 +251,7 @@ module EarnestFold
 
       # A cloth with its pieces: those go on the shelf.
       def bring_cloth(spec)
-        id = @workroom.cloths.like(spec.except("pieces"))
+        id = @workroom.cloths.find_or_create(spec.except("pieces"))
         @workroom.shelf.bring_in(id, spec.fetch("pieces", []))
         id
       end

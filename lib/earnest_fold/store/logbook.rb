@@ -6,7 +6,7 @@ module EarnestFold
     class Logbook
       MOST_WORK = 300
       # What was learnt of a piece of work.
-      Note = Reckoning::Value.define(:id, :treatment_id, :went_wrong, :next_time, :by, :at)
+      Lesson = Reckoning::Value.define(:id, :treatment_id, :went_wrong, :next_time, :by, :at)
 
       def initialize(workroom)
         @workroom = workroom
@@ -78,14 +78,14 @@ module EarnestFold
         end
       end
 
-      # @return [Hash{Integer => Array<Note>}] by treatment, the last last
+      # @return [Hash{Integer => Array<Lesson>}] by treatment, the last last
       def notes(treatment_ids) =
         Store.guard do
           @workroom
             .rows(:log_notes)
             .where(treatment_id: treatment_ids)
             .order(:id)
-            .map { |row| Note.new(**row.slice(*Note.members)) }
+            .map { |row| Lesson.new(**row.slice(*Lesson.members)) }
             .group_by(&:treatment_id)
         end
 
@@ -120,7 +120,7 @@ module EarnestFold
 
       # @param cloth_id [String] a face cloth's
       # @param except [Integer] the treatment that is looked at
-      # @return [Note, nil] what was learnt last of other work with that cloth
+      # @return [Lesson, nil] what was learnt last of other work with that cloth
       def last_with(cloth_id, except:)
         Store.guard do
           row = Store.prepared(:last_with_cloth, workroom: @workroom.id, cloth: cloth_id, except: except) {
@@ -133,7 +133,7 @@ module EarnestFold
               .limit(1)
               .select_all(:log_notes)
           }.first
-          row && Note.new(**row.slice(*Note.members))
+          row && Lesson.new(**row.slice(*Lesson.members))
         end
       end
     end

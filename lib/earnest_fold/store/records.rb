@@ -44,7 +44,7 @@ module EarnestFold
       # A stretch of a piece that a job's plan has set aside.
       Reserved = Reckoning::Value.define(:job_id, :title, :from, :to)
       # What happened to a piece.
-      Event = Reckoning::Value.define(:kind, :data, :by, :at)
+      Happening = Reckoning::Value.define(:kind, :data, :by, :at)
       # A plan at the table.
       Plan = Reckoning::Value.define(:id, :job_id, :cloth_id, :proved, :used, :bound, :by, :at)
       # What lies at the table for a job: the open plans by cloth, and all its cuts by cloth in the order in which

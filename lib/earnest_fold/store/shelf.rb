@@ -117,7 +117,7 @@ module EarnestFold
         end
       end
 
-      # @return [Array<Records::Event>] the last first
+      # @return [Array<Records::Happening>] the last first
       def history(id)
         Store.guard do
           @workroom
@@ -126,7 +126,7 @@ module EarnestFold
             .order(Sequel.desc(:id))
             .limit(MOST_EVENTS)
             .map do |row|
-              Records::Event.new(kind: row[:kind], data: Records.plain(row[:data]), by: row[:by], at: row[:at])
+              Records::Happening.new(kind: row[:kind], data: Records.plain(row[:data]), by: row[:by], at: row[:at])
             end
         end
       end

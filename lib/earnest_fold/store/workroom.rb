@@ -43,8 +43,8 @@ module EarnestFold
       # @return [CameIn]
       def came_in = CameIn.new(self)
 
-      # @return [Papers]
-      def papers = Papers.new(self)
+      # @return [Bills]
+      def bills = Bills.new(self)
 
       # @return [Diary]
       def diary = Diary.new(self)

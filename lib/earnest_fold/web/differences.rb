@@ -5,7 +5,7 @@ module EarnestFold
     # What differs between two states of a treatment, field by field, in words.
     class Differences
       # One field: what it is called, what stood there and what stands there now.
-      Difference = Reckoning::Value.define(:path, :label, :before, :after)
+      OfField = Reckoning::Value.define(:path, :label, :before, :after)
 
       # @param sheet [Work::Job] by which sets and cloths go by their names
       def initialize(sheet)
@@ -14,7 +14,7 @@ module EarnestFold
 
       # @param before [Hash] a spec
       # @param after [Hash] the same, changed
-      # @return [Array<Difference>] without what means the same: a figure that is written out where its default stood
+      # @return [Array<OfField>] without what means the same: a figure that is written out where its default stood
       def between(before, after)
         was, is = flat(before), flat(after)
         changed =
@@ -22,7 +22,7 @@ module EarnestFold
             was[path] == is[path] || figure(path, was[path], before) == figure(path, is[path], after)
           end
         changed.map do |path|
-          Difference.new(
+          OfField.new(
             path: path,
             label: label(path),
             before: said(path, was[path], before),

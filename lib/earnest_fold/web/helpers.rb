@@ -97,6 +97,9 @@ module EarnestFold
 
       def asset(path) = "/#{path}?#{ASSETS.fetch(path)}"
 
+      # @return [Module] everything that is said: {Words}
+      def wording = Words
+
       def say(key, **data) = Words.say(key, **data)
 
       # @param length [Reckoning::Length]

@@ -8,7 +8,7 @@ module EarnestFold
       R = Reckoning
       # What the set says of one field: its name, what it says (as a person reads it), and whether the treatment
       # departs from it.
-      Mark = R::Value.define(:name, :says, :departs, :path)
+      RuleMark = R::Value.define(:name, :says, :departs, :path)
       # The fields that a line of the working speaks of.
       LINES = {
         hem: "making.hem.depth",
@@ -34,7 +34,7 @@ module EarnestFold
       def name = @set&.name
 
       # @param path [String]
-      # @return [Mark, nil] nil where the set says nothing of the field
+      # @return [RuleMark, nil] nil where the set says nothing of the field
       def mark(path) = @marks.fetch(path) { @marks[path] = held(path) }
 
       # @param paths [Array<String>]
@@ -42,7 +42,7 @@ module EarnestFold
       def departures(paths) = paths.count { |path| mark(path)&.departs }
 
       # @param line [Reckoning::Line]
-      # @return [Mark, nil] of the field that a line of the working speaks of
+      # @return [RuleMark, nil] of the field that a line of the working speaks of
       def line_mark(line) = (path = LINES[line.name]) && mark(path)
 
       # @return [String, nil] what the set says of a field, as it would be typed
@@ -53,7 +53,7 @@ module EarnestFold
       def held(path)
         ruled = value(path)
         unless ruled.nil?
-          Mark.new(
+          RuleMark.new(
             name: name,
             says: kind(path).show(ruled, @unit),
             departs: !same?(path, ruled),

@@ -12,7 +12,7 @@ module EarnestFold
       # A piece with its cuts as it is shown: distances from where this job begins on it (`origin`, from the piece's
       # first end). `made` are the cuts that are cut, `kept` the stored cut behind each placed one where there is a
       # plan at the table.
-      Shown = R::Value.define(:record, :origin, :piece, :placed, :made, :kept, :wasted) do
+      ShownPiece = R::Value.define(:record, :origin, :piece, :placed, :made, :kept, :wasted) do
         def used = placed.empty? ? R::Length::ZERO : placed.last.to
       end
 
@@ -104,7 +104,7 @@ module EarnestFold
       # @return [Array<Store::Records::PlanCut>] made at another length than is wanted now
       def made_otherwise = made.reject { |done| cuts.include?(done.cut) }
 
-      # @return [Array<Shown>] every piece of the plan at the table, or of the one that could be taken there
+      # @return [Array<ShownPiece>] every piece of the plan at the table, or of the one that could be taken there
       def shown = @shown ||= records.filter_map { |record| taken ? at_table(record) : proposed(record) }
 
       # @return [Array<Store::Plans::PlannedCut>] the plan, to be taken to the table
@@ -204,7 +204,7 @@ module EarnestFold
         end
         ahead = record.begins(sheet.job.id) - origin
         placed = stored.keys + planned.map { |one| one.with(from: one.from + ahead, to: one.to + ahead) }
-        Shown.new(
+        ShownPiece.new(
           record: record,
           origin: origin,
           piece: record.piece.from(origin),

@@ -87,7 +87,7 @@ module EarnestFold
       # @return [Time] where it begins, in the workroom's zone
       def time(minute) = at(plan.calendar.date(minute), plan.calendar.of_day(minute))
 
-      # @param placed [Reckoning::Diary::Placed]
+      # @param placed [Reckoning::Diary::Laid]
       # @return [Array<Array(Date, Integer, Integer)>] the days it lies on, with minutes of the working day
       def days(placed)
         length = plan.calendar.length

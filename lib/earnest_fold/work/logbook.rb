@@ -27,7 +27,7 @@ module EarnestFold
 
       # @param sheets [Array<Job>]
       # @param said [Hash{Integer => Array<Store::Bench::Entry>}]
-      # @param notes [Hash{Integer => Array<Store::Logbook::Note>}]
+      # @param notes [Hash{Integer => Array<Store::Logbook::Lesson>}]
       # @param batches [Hash{Integer => Array<String>}]
       # @param house [Reckoning::HouseRules]
       def initialize(sheets, said, notes, batches, house)

@@ -5,7 +5,7 @@ module EarnestFold
     # One week of the diary: its working days, and the stretches of work that lie on each.
     class Week
       # A stretch of work on one day, in minutes into it.
-      Stretch = Reckoning::Value.define(:placed, :date, :from, :to)
+      Stint = Reckoning::Value.define(:placed, :date, :from, :to)
 
       attr_reader :diary, :monday
 
@@ -20,13 +20,13 @@ module EarnestFold
       def days = (0..6).map { |number| monday + number }.select { |date| diary.plan.calendar.works?(date) }
 
       # @param date [Date]
-      # @return [Array<Stretch>] in order of time
+      # @return [Array<Stint>] in order of time
       def stretches(date) = by_day.fetch(date, [])
 
-      # @return [Array<Stretch>] of the whole week
+      # @return [Array<Stint>] of the whole week
       def all = days.flat_map { |date| stretches(date) }
 
-      # @param stretch [Stretch]
+      # @param stretch [Stint]
       # @return [Array(Integer, Integer)] from when to when, in minutes since midnight
       def hours(stretch) = [stretch.from, stretch.to].map { |minute| diary.rules.day_begins + minute }
 
@@ -42,7 +42,7 @@ module EarnestFold
             .group_by(&:date)
 
       def of(placed) =
-        diary.days(placed).map { |date, from, to| Stretch.new(placed: placed, date: date, from: from, to: to) }
+        diary.days(placed).map { |date, from, to| Stint.new(placed: placed, date: date, from: from, to: to) }
     end
   end
 end

@@ -7,7 +7,7 @@ class PartsOfTheSearchTest < EarnestFoldTest
   R = EarnestFold::Reckoning
   C = R::Cutting
   P = C::Patterned
-  Kind = C::PieceFill::Kind
+  Kind = C::PieceFill::Shape
 
   def test_multisets_are_packed_and_told_again
     random = Random.new(8)
@@ -48,11 +48,11 @@ class PartsOfTheSearchTest < EarnestFoldTest
 
   def test_stretches_lie_between_the_flaws_and_after_the_square_off
     stretches = C::Stretches.new(
-      [C::Stretches::Piece.new(1000, [[0, 20], [300, 310], [305, 330], [980, 1000]], 50, 0)],
+      [C::Stretches::Bar.new(1000, [[0, 20], [300, 310], [305, 330], [980, 1000]], 50, 0)],
       100
     )
     assert_equal [[50, 300], [330, 980]], stretches.all.map { |stretch| [stretch.from, stretch.to] }
-    assert_empty C::Stretches.new([C::Stretches::Piece.new(120, [[60, 61]], 0, 0)], 100).all
+    assert_empty C::Stretches.new([C::Stretches::Bar.new(120, [[60, 61]], 0, 0)], 100).all
   end
 
   def test_places_are_in_phase_and_clear_of_flaws

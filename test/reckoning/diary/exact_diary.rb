@@ -4,7 +4,7 @@
 # checked. For small cases, beside which the diary's own laying is held.
 class ExactDiary
   # @param jobs [Array<Reckoning::Diary::JobOfDiary>]
-  # @param calendar [Reckoning::Diary::Calendar]
+  # @param calendar [Reckoning::Diary::WorkingDays]
   # @param rules [Reckoning::Diary::Rules]
   # @param horizon [Integer] minutes after which nothing begins
   def initialize(jobs, calendar, rules, horizon)

@@ -12,7 +12,7 @@ class DiaryPlanTest < EarnestFoldTest
   BENCHES = %i[table press machine hands].freeze
 
   def test_the_calendar_knows_nights_and_weekends
-    calendar = D::Calendar.new(Date.new(2026, 3, 7), rules(day_minutes: 100))
+    calendar = D::WorkingDays.new(Date.new(2026, 3, 7), rules(day_minutes: 100))
     assert_equal Date.new(2026, 3, 9), calendar.first
     assert_equal [Date.new(2026, 3, 9), Date.new(2026, 3, 10), Date.new(2026, 3, 16)],
       [0, 100, 500].map { |minute| calendar.date(minute) }
@@ -23,7 +23,7 @@ class DiaryPlanTest < EarnestFoldTest
 
   def test_days_and_minutes_belong_together
     [[1, 2, 3, 4, 5], [2, 4], [1, 2, 3, 4, 5, 6, 7], [6]].each do |weekdays|
-      calendar = D::Calendar.new(MONDAY, rules(day_minutes: 60, weekdays: weekdays))
+      calendar = D::WorkingDays.new(MONDAY, rules(day_minutes: 60, weekdays: weekdays))
       60.times do |number|
         assert_equal number * 60, calendar.minute(calendar.date(number * 60)), weekdays
         assert calendar.works?(calendar.date(number * 60 + 59))

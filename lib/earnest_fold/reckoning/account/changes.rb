@@ -6,13 +6,13 @@ module EarnestFold
       # What changed between what went out and what it comes to now.
       module Changes
         # A line then and now; nil where it wasn't there.
-        Change = Value.define(:sort, :name, :before, :after)
+        LineChange = Value.define(:sort, :name, :before, :after)
 
         module_function
 
         # @param before [Array<Charge>]
         # @param after [Array<Charge>]
-        # @return [Array<Change>] those that differ, in the order of the lines now, then those that are gone
+        # @return [Array<LineChange>] those that differ, in the order of the lines now, then those that are gone
         def between(before, after)
           then_by, now_by =
             [before, after].map do |lines|
@@ -21,7 +21,7 @@ module EarnestFold
           (now_by.keys | then_by.keys)
             .reject { |key| then_by[key] == now_by[key] }
             .map do |sort, name|
-              Change.new(sort: sort, name: name, before: then_by[[sort, name]], after: now_by[[sort, name]])
+              LineChange.new(sort: sort, name: name, before: then_by[[sort, name]], after: now_by[[sort, name]])
             end
         end
       end

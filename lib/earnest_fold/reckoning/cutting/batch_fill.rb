@@ -8,14 +8,14 @@ module EarnestFold
       # are added, so the best of a part stays within the best of the whole.
       class BatchFill
         # A way to cut a multiset: what it takes, and how it is shared out over the pieces so far.
-        Way = Struct.new(:used, :pieces, :remnant, :share, :before) do
+        SoFar = Struct.new(:used, :pieces, :remnant, :share, :before) do
           def rank = [used, pieces, -remnant]
         end
 
         # A piece: what can be cut from it, how long it is, and up to where its cloth costs nothing more.
-        Piece = Struct.new(:fill, :length, :paid)
+        Fillable = Struct.new(:fill, :length, :paid)
 
-        # @param pieces [Array<Piece>]
+        # @param pieces [Array<Fillable>]
         # @param sets [Multisets] what there is of each kind
         def initialize(pieces, sets)
           @pieces, @sets = pieces, sets
@@ -26,12 +26,12 @@ module EarnestFold
         # @return [Integer] how many pairs of multisets the joining looks at, at most
         def work(states) = @reaches.drop(1).sum { |reaches| reaches.size * states }
 
-        # @return [Hash{Integer => Way}]
+        # @return [Hash{Integer => SoFar}]
         def ways
           @ways ||=
             @reaches
               .each_with_index
-              .reduce({0 => Way.new(0, 0, 0, nil, nil)}) do |ways, (reaches, index)|
+              .reduce({0 => SoFar.new(0, 0, 0, nil, nil)}) do |ways, (reaches, index)|
                 joined(ways, reaches, @pieces[index])
               end
         end
@@ -65,9 +65,9 @@ module EarnestFold
         end
 
         def with(way, share, reach, piece)
-          return Way.new(way.used, way.pieces, way.remnant, share, way) if reach.last.nil?
+          return SoFar.new(way.used, way.pieces, way.remnant, share, way) if reach.last.nil?
 
-          Way.new(
+          SoFar.new(
             way.used + [reach.end - piece.paid, 0].max,
             way.pieces + 1,
             [way.remnant, piece.length - [reach.end, piece.paid].max].max,

@@ -10,7 +10,7 @@ module EarnestFold
         MOST_WORK = 4_000_000
         MOST_TREATMENTS = 10
         # Treatments cut from the batches so far, with what they take.
-        Choice = Struct.new(:uncut, :used, :pieces, :remnant, :sets) do
+        Outcome = Struct.new(:uncut, :used, :pieces, :remnant, :sets) do
           def rank = [uncut, used, pieces, -remnant]
         end
 
@@ -42,7 +42,7 @@ module EarnestFold
           @fills ||= @task.batches.map do |batch|
             BatchFill.new(
               batch.map do |piece|
-                BatchFill::Piece.new(@task.fill(piece), @task.whole(piece.length), @task.paid(piece))
+                BatchFill::Fillable.new(@task.fill(piece), @task.whole(piece.length), @task.paid(piece))
               end,
               sets
             )
@@ -57,7 +57,7 @@ module EarnestFold
         # Batch by batch, the best for every set of treatments served so far.
         def best
           served =
-            fills.reduce({[] => Choice.new(@task.cuts.size, 0, 0, 0, [])}) do |choices, fill|
+            fills.reduce({[] => Outcome.new(@task.cuts.size, 0, 0, 0, [])}) do |choices, fill|
               with_batch(choices, fill)
             end
           served.values.min_by(&:rank)
@@ -76,7 +76,7 @@ module EarnestFold
         end
 
         def added(choice, way, ids)
-          Choice.new(
+          Outcome.new(
             choice.uncut - ids.sum { |id| @task.treatments[id].size },
             choice.used + way.used,
             choice.pieces + way.pieces,

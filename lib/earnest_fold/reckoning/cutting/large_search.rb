@@ -20,15 +20,15 @@ module EarnestFold
         MOST_TRIED = 48
         # `before` are stretches paid for whole.
         Lasts = Struct.new(:open, :before, :bound)
-        Way = Struct.new(:last, :cost, :room)
+        Trail = Struct.new(:last, :cost, :room)
         # For each piece: kind, from and to of its cuts; and what is used.
-        Laid = Struct.new(:placed, :used)
+        PlacedSoFar = Struct.new(:placed, :used)
 
         # @return [Integer] no plan uses less
         attr_reader :bound
 
         # @param stretches [Stretches]
-        # @param kinds [Array<PieceFill::Kind>]
+        # @param kinds [Array<PieceFill::Shape>]
         # @param counts [Array<Integer>] to be cut of each kind
         def initialize(stretches, kinds, counts)
           @stretches, @kinds, @counts = stretches, kinds, counts
@@ -42,7 +42,7 @@ module EarnestFold
           @bound = (@all_seen && @choices.any?) ? @choices.first.bound : @total + still(0, 0)
         end
 
-        # @return [Laid, nil] the best found; nil where none of those tried holds all cuts
+        # @return [PlacedSoFar, nil] the best found; nil where none of those tried holds all cuts
         def best
           left = MOST_TRIED
           @choices.reduce(nil) do |found, lasts|
@@ -110,8 +110,8 @@ module EarnestFold
         def ways(piece)
           free = @stretches.free[piece]
           before, room = free.sum { |stretch| @reach[stretch.index] }, free.sum(&:room)
-          [Way.new(nil, -before, room), *(@stretches.by_piece[piece] - free).map { |stretch|
-            way = Way.new(stretch, stretch.from - @stretches.pieces[piece].paid - before, room += stretch.room)
+          [Trail.new(nil, -before, room), *(@stretches.by_piece[piece] - free).map { |stretch|
+            way = Trail.new(stretch, stretch.from - @stretches.pieces[piece].paid - before, room += stretch.room)
             before += @reach[stretch.index]
             way
           }].sort_by(&:cost)
@@ -146,7 +146,7 @@ module EarnestFold
           cuts = @stretches.by_piece.map do |stretches|
             stretches.flat_map { |stretch| @stretches.placed(stretch, kinds.fetch(stretch.index, []), @kinds) }
           end
-          Laid.new(
+          PlacedSoFar.new(
             cuts,
             cuts.zip(@stretches.pieces).sum { |one, piece| [one.empty? ? 0 : one.last.last - piece.paid, 0].max }
           )

@@ -6,7 +6,7 @@ module EarnestFold
       # Lays cuts along stretches of plain cloth, where order doesn't matter and nothing is lost between cuts.
       class LayPlain
         # @param stretches [Stretches]
-        # @param kinds [Array<PieceFill::Kind>]
+        # @param kinds [Array<PieceFill::Shape>]
         def initialize(stretches, kinds)
           @stretches, @kinds = stretches, kinds
           @longest = stretches.all.map(&:room).max

@@ -8,7 +8,7 @@ module EarnestFold
       class PieceFill
         # A kind of cut: where in the repeat it starts (nil: anywhere), how long it is. Whole numbers, as everything
         # here.
-        Kind = Struct.new(:start, :length)
+        Shape = Struct.new(:start, :length)
         # The least end of a multiset, and the kind cut last.
         Reach = Struct.new(:end, :last)
 
@@ -17,7 +17,7 @@ module EarnestFold
         # @param pattern_start [Integer] where a repeat line falls
         # @param repeat [Integer] 0 for plain cloth
         # @param square_off [Integer] before which nothing starts
-        # @param kinds [Array<Kind>]
+        # @param kinds [Array<Shape>]
         def initialize(length:, flaws:, pattern_start:, repeat:, square_off:, kinds:)
           @length, @flaws, @pattern_start, @repeat, @square_off, @kinds =
             length, flaws, pattern_start, repeat, square_off, kinds
@@ -47,7 +47,7 @@ module EarnestFold
         end
 
         # @param at [Integer]
-        # @param kind [Kind]
+        # @param kind [Shape]
         # @return [Integer, nil] the first place from here on that is in phase, clear of flaws and inside the piece
         def start_of(at, kind)
           from = in_phase([at, @square_off].max, kind)

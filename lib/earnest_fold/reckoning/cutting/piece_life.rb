@@ -15,7 +15,7 @@ module EarnestFold
       class PieceLife < Value.define(:length, :takings)
         KINDS = %i[cut wasted wrong offcut].freeze
         # What one change takes away of the takings and what it puts there.
-        Change = Value.define(:removed, :added)
+        Exchange = Value.define(:removed, :added)
 
         # @return [Length] up to where it is cut
         def ended = takings.empty? ? Length::ZERO : takings.last.to
@@ -35,16 +35,16 @@ module EarnestFold
         # so.
         # @param kind [Symbol] :cut or :wrong
         # @param least [Length] the shortest offcut that is kept
-        # @return [Change]
+        # @return [Exchange]
         # @raise [Invalid] where cloth is taken already, or beyond the piece's end
         def take(kind, from, to, least:)
           refuse(:outside_the_piece) if from.negative? || to > length || to <= from
           taken = Taking.new(kind: kind, from: from, to: to, key: nil)
-          return Change.new(removed: [], added: [between(ended, from, least), taken].compact) if from >= ended
+          return Exchange.new(removed: [], added: [between(ended, from, least), taken].compact) if from >= ended
 
           waste =
             takings.find { |one| one.kind == :wasted && one.from <= from && one.to >= to } || refuse(:taken_already)
-          Change.new(
+          Exchange.new(
             removed: [waste],
             added: [between(waste.from, from, least), taken, between(to, waste.to, least)].compact
           )
@@ -53,18 +53,18 @@ module EarnestFold
         # A taking that never was. At the end of the piece its cloth is left again, with the waste before it; between
         # others it lies about as an offcut, or as waste.
         # @param taking [Taking] one of these
-        # @return [Change]
+        # @return [Exchange]
         def put_back(taking, least:)
           after = takings.drop(takings.index(taking) + 1)
           unless after.all? { |one| one.kind == :wasted }
-            return Change.new(removed: [taking], added: [between(taking.from, taking.to, least)])
+            return Exchange.new(removed: [taking], added: [between(taking.from, taking.to, least)])
           end
 
           before = takings.take_while { |one| one != taking }.reverse.take_while { |one| one.kind == :wasted }
-          Change.new(removed: [*before, taking, *after], added: [])
+          Exchange.new(removed: [*before, taking, *after], added: [])
         end
 
-        # @param change [Change]
+        # @param change [Exchange]
         # @return [PieceLife]
         def after(change) = with(takings: (takings - change.removed + change.added).sort_by(&:from))
 

@@ -14,7 +14,7 @@ module EarnestFold
         attr_reader :treatments
         # @return [Array<Array<Piece>>]
         attr_reader :batches
-        # @return [Array<PieceFill::Kind>]
+        # @return [Array<PieceFill::Shape>]
         attr_reader :kinds
 
         # @return [Wishes]
@@ -27,7 +27,7 @@ module EarnestFold
           @cloth, @cuts, @wishes = cloth, cuts, wishes
           @scale = lengths.map { |length| length.mm.denominator }.reduce(1, :lcm)
           @keys = cuts.map { |cut| key(cut) }.uniq
-          @kinds = @keys.map { |start, length| PieceFill::Kind.new(start && whole(start), whole(length)) }
+          @kinds = @keys.map { |start, length| PieceFill::Shape.new(start && whole(start), whole(length)) }
           @treatments = cuts.group_by(&:treatment)
           @batches = cloth.pieces.group_by(&:batch).values
         end
@@ -86,7 +86,7 @@ module EarnestFold
         def stretches(pieces)
           Stretches.new(
             pieces.map do |piece|
-              Stretches::Piece.new(whole(piece.length), flaws(piece), square_off(piece), paid(piece))
+              Stretches::Bar.new(whole(piece.length), flaws(piece), square_off(piece), paid(piece))
             end,
             kinds.map(&:length).min
           )

@@ -13,7 +13,7 @@ module EarnestFold
       # the smallest place that holds it; what is left of a place is parted in two and used again.
       class SmallCuts
         # A free rectangle of a leftover.
-        Place = Struct.new(:leftover, :from, :aside, :along, :across)
+        Spot = Struct.new(:leftover, :from, :aside, :along, :across)
 
         # @return [Array<SmallPlaced>]
         attr_reader :placed
@@ -34,7 +34,7 @@ module EarnestFold
         # @param leftovers [Array<Leftover>]
         def initialize(cuts, leftovers)
           @places = leftovers.each_with_index.map do |one, index|
-            Place.new(index, Length::ZERO, Length::ZERO, one.along, one.across)
+            Spot.new(index, Length::ZERO, Length::ZERO, one.along, one.across)
           end
           @placed, @unplaced = [], []
           cuts.sort_by { |cut| [-[cut.across, cut.along].max.mm, -cut.along.mm] }.each { |cut| place(cut) }
@@ -82,8 +82,8 @@ module EarnestFold
           beyond, beside = place.along - along, place.across - across
           whole_beyond = beyond >= beside
           [
-            Place.new(place.leftover, place.from + along, place.aside, beyond, whole_beyond ? place.across : across),
-            Place.new(place.leftover, place.from, place.aside + across, whole_beyond ? along : place.along, beside)
+            Spot.new(place.leftover, place.from + along, place.aside, beyond, whole_beyond ? place.across : across),
+            Spot.new(place.leftover, place.from, place.aside + across, whole_beyond ? along : place.along, beside)
           ].select do |one|
             one.along.positive? && one.across.positive?
           end

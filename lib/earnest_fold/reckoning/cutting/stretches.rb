@@ -11,9 +11,9 @@ module EarnestFold
       # The pieces of one or several batches cut up by their flaws.
       class Stretches
         # A piece as whole numbers: where cutting may begin, and up to where its cloth costs nothing more.
-        Piece = Struct.new(:length, :flaws, :begins, :paid)
+        Bar = Struct.new(:length, :flaws, :begins, :paid)
 
-        # @return [Array<Piece>]
+        # @return [Array<Bar>]
         attr_reader :pieces
 
         # @return [Array<Stretch>]
@@ -21,7 +21,7 @@ module EarnestFold
         # @return [Array<Array<Stretch>>] by piece, in order along it
         attr_reader :by_piece
 
-        # @param pieces [Array<Piece>]
+        # @param pieces [Array<Bar>]
         # @param least [Integer] the shortest cut: a shorter stretch holds nothing
         def initialize(pieces, least)
           @pieces, @all = pieces, []
@@ -34,7 +34,7 @@ module EarnestFold
             by_piece.zip(pieces).map { |stretches, piece| stretches.select { |stretch| stretch.to <= piece.paid } }
 
         # @param sequence [Array<Integer>] kinds in order, which fit
-        # @param kinds [Array<PieceFill::Kind>]
+        # @param kinds [Array<PieceFill::Shape>]
         # @return [Array<Array(Integer, Integer, Integer)>] kind, from and to of each
         def placed(stretch, sequence, kinds)
           at = stretch.from

@@ -5,7 +5,7 @@ module EarnestFold
     module Diary
       # One laying of tasks in a given order: each goes where it is free first, and nothing laid before it moves.
       class Laying
-        # @param calendar [Calendar]
+        # @param calendar [WorkingDays]
         # @param rules [Rules]
         # @param now [Integer] nothing begins before
         def initialize(calendar, rules, now)
@@ -15,16 +15,16 @@ module EarnestFold
           @placed = {}
         end
 
-        # @return [Hash{Object => Placed}] by key
+        # @return [Hash{Object => Laid}] by key
         attr_reader :placed
 
         # @param task [Task] whose needs are laid
         # @param job [JobOfDiary]
-        # @return [Placed]
+        # @return [Laid]
         def lay(task, job)
           ready, held = ready(task)
           from, held_by = free(task, ready)
-          made = Placed.new(
+          made = Laid.new(
             task: task,
             job: job.id,
             from: from,

@@ -8,9 +8,9 @@ module EarnestFold
         # A job that isn't ready on the day it was promised for: when it will be, and the step that endangers it.
         Late = Value.define(:job, :promised, :ready, :endangered_by)
 
-        # @return [Array<Placed>] in order of time
+        # @return [Array<Laid>] in order of time
         attr_reader :placed
-        # @return [Calendar]
+        # @return [WorkingDays]
         attr_reader :calendar
 
         # @param jobs [Array<JobOfDiary>] a task's needs are tasks of the same job
@@ -20,7 +20,7 @@ module EarnestFold
         # @raise [ArgumentError] where tasks need each other in a circle, or one that isn't there
         def initialize(jobs, rules, begins, now: 0)
           @jobs, @rules = jobs.map { |job| job.with(tasks: in_order(job)) }, rules
-          @calendar = Calendar.new(begins, rules)
+          @calendar = WorkingDays.new(begins, rules)
           @now = now
           laying = BestOrder.new(@jobs, calendar.length) { |order| lay(order) }.laying
           @placed =

@@ -17,7 +17,7 @@ module EarnestFold
 
         # @return [Symbol, nil]
         def problem
-          return :paper_kind_missing unless Store::Papers::KINDS.include?(kind)
+          return :paper_kind_missing unless Store::Bills::KINDS.include?(kind)
           return :customer_too_long if customer.size > LONGEST
 
           :number_unreadable unless @typed.empty? || number

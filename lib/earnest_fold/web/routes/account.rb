@@ -16,8 +16,8 @@ module EarnestFold
             :account,
             Screens::Account.new(
               made,
-              workroom.papers.of(made.sheet.job.id),
-              following: workroom.papers.following,
+              workroom.bills.of(made.sheet.job.id),
+              following: workroom.bills.following,
               **more
             ),
             status: status
@@ -40,7 +40,7 @@ module EarnestFold
           return show(id, status: 422, problem: form.problem) unless form.valid?
 
           content = Documents::BillContent.of(Work::Account.new(sheet(id)), form.customer)
-          workroom.papers.write(number(id), form.kind, content, number: form.number)
+          workroom.bills.write(number(id), form.kind, content, number: form.number)
           go(Paths.account(number(id)))
         rescue Store::Taken
           show(id, status: 422, problem: :number_used)
@@ -49,7 +49,7 @@ module EarnestFold
         end
 
         def paper(id, paper)
-          written = workroom.papers.find(number(id), number(paper))
+          written = workroom.bills.find(number(id), number(paper))
           kind = Words.say("papers.kinds.#{written.kind}").downcase
           sent_as("application/pdf", "#{kind}-#{written.number}.pdf")
           Documents::BillPdf.new(written.kind, written.number, clock.long_day(written.at), written.content).render

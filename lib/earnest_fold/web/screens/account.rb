@@ -10,12 +10,12 @@ module EarnestFold
         # that counts.
         School = Reckoning::Value.define(:name, :labour, :per_hour, :chosen)
         # A step's share of the time.
-        Share = Reckoning::Value.define(:title, :minutes)
+        StepShare = Reckoning::Value.define(:title, :minutes)
 
         attr_reader :sheet, :papers, :form
 
         # @param account [Work::Account]
-        # @param papers [Array<Store::Papers::Paper>] the last first
+        # @param papers [Array<Store::Bills::Bill>] the last first
         # @param form [Forms::AccountForm, nil] with what could not be taken
         # @param problem [Symbol, nil] what stood in the way of a paper
         def initialize(account, papers, form: nil, problem: nil, following: {})
@@ -55,7 +55,7 @@ module EarnestFold
             )
           end
 
-        # @return [Array<Share>] the minutes of each kind of step in the whole job, the longest first
+        # @return [Array<StepShare>] the minutes of each kind of step in the whole job, the longest first
         def times
           sums =
             @account
@@ -65,13 +65,13 @@ module EarnestFold
               .transform_values { |pairs| pairs.sum(&:last) }
           sums
             .sort_by { |code, minutes| [-minutes, code] }
-            .map { |code, minutes| Share.new(title: Words.say("work_steps.#{code}.title"), minutes: minutes) }
+            .map { |code, minutes| StepShare.new(title: Words.say("work_steps.#{code}.title"), minutes: minutes) }
         end
 
         # @return [Array<Work::Job::Entry>] what is not in it yet
         def missing = sheet.works.reject(&:reckoning)
 
-        # @return [Store::Papers::Paper, nil]
+        # @return [Store::Bills::Bill, nil]
         def quote = papers.find { |paper| paper.kind == "quote" }
 
         # @return [Array<Reckoning::Account::Changes::Change>] since the last quote
@@ -115,6 +115,12 @@ module EarnestFold
         end
 
         def kept = @account.kept
+
+        # @return [Array<String>] the papers that can be written
+        def kinds_of_bill = Store::Bills::KINDS
+
+        # @return [String] by which something else that is asked for is taken away
+        def named(extra) = Forms::AccountForm.named(extra)
 
         # @return [Array<Field>]
         def fields = Forms::AccountForm::NAMES.map { |name| field(name) }

@@ -84,8 +84,9 @@ module EarnestFold
             []
           end
 
-        # @return [Array<Reckoning::FromFlatCloth::Way>, nil] both directions of a flat cloth
-        def ways = made.alteration.ways
+        # @return [Array<Array(Reckoning::FromFlatCloth::Way, String)>, nil] both directions of a flat cloth, each
+        #   with its name
+        def ways = made.alteration.ways&.zip(R::OwnCurtain::WAYS)
 
         def way_chosen = made.alteration.chosen(made.curtain)
 

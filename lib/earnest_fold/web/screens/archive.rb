@@ -12,8 +12,8 @@ module EarnestFold
           @lines, @page = lines, page
         end
 
-        # @return [Pages]
-        def pages = Pages.new(Paths.archive, @page, lines.size == Store::Jobs::MOST_LISTED)
+        # @return [Pager]
+        def pages = Pager.new(Paths.archive, @page, lines.size == Store::Jobs::MOST_LISTED)
 
         def page_title = Words.say("archive.title")
       end

@@ -48,6 +48,9 @@ module EarnestFold
         # @return [Array<Array(String, Object)>] the figures beside the main one
         def others = step.figures.drop(1).map { |name, value| [figure_name(name), value] }
 
+        # @return [Boolean] whether the main figure is a length, rather than a count
+        def main_measured? = step.main.is_a?(R::Length)
+
         def main_label = figure_name(step.figures.keys.first)
 
         def here = bench_path(step)

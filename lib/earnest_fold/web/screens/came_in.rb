@@ -40,6 +40,9 @@ module EarnestFold
 
         def words(note) = Words.noted(@came_in.said(note))
 
+        # @return [Array<String>] of what can be noted
+        def sorts = Store::CameIn::SORTS
+
         # @return [Hash{String => Array(Integer, Integer)}] the places that have a name
         def places = Work::CameIn::PLACES
       end

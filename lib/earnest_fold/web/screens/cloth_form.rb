@@ -29,6 +29,9 @@ module EarnestFold
           cloth && Drawings::ClothSample.new(cloth, unit, colour: record.colour).to_s
         end
 
+        # @return [Array<String>] the fields, in their order
+        def names = Forms::ClothForm::NAMES
+
         # @return [Field]
         def field(name) =
           Field.of_form(form, name, label: Words.say("cloth_fields.#{name}"), options: options(name), unit: unit)

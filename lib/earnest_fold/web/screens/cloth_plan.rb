@@ -8,12 +8,6 @@ module EarnestFold
         R = Reckoning
         # One piece: its drawing and its cuts in order.
         Row = R::Value.define(:number, :placed, :title, :name, :key, :mine, :done)
-        PARTS = {
-          "tieback" => %w[girth ease finished_depth end_turn count],
-          "frill" => %w[heading_length frill seam count],
-          "tab" => %w[diameter drop tab_width seam count],
-          "patch" => %w[width height count]
-        }.freeze
 
         # @param screen [Cutting]
         # @param cutting [Work::ClothCutting]
@@ -22,6 +16,10 @@ module EarnestFold
         end
 
         attr_reader :cutting
+
+        # @return [Hash{String => Array<String>}] the small parts that can be cut beside, each with what is asked of it
+        def kinds_of_part =
+          R::SmallParts.to_h { |kind| [kind.kind, kind.fields.reject { |field| field.kind.words }.map(&:key)] }
 
         def cloth = cutting.cloth
 
@@ -60,7 +58,7 @@ module EarnestFold
 
         def wishes_uncut = plan.uncut_count - cutting.best.uncut_count
 
-        # @return [Array<Work::ClothCutting::Shown>] the pieces that are cut from
+        # @return [Array<Work::ClothCutting::ShownPiece>] the pieces that are cut from
         def pieces = @pieces ||= cutting.shown.reject { |shown| shown.placed.empty? }
 
         # @return [Array<Store::Records::Piece>] that the plan leaves alone
@@ -116,7 +114,7 @@ module EarnestFold
         # @return [Row, nil] the cut that was touched, on one of the pieces here
         def touched = rows(placed_here).find { |row| row.key == @screen.touched }
 
-        # @return [Work::ClothCutting::Shown, nil] the piece that it lies on
+        # @return [Work::ClothCutting::ShownPiece, nil] the piece that it lies on
         def touched_on = pieces.find { |shown| shown.placed.include?(touched.placed) }
 
         # @return [Boolean] whether it is pinned to its place

@@ -22,6 +22,9 @@ module EarnestFold
         def cloths =
           @cloths ||= reckoning ? @cutting.of_treatment(reckoning).map { |cloth| ClothPlan.new(self, cloth) } : []
 
+        # @return [Array<Integer>]
+        def zooms = ZOOMS
+
         # @return [Integer] how many times the drawings are enlarged; 0 for a piece in one row
         def zoom = ZOOMS.find { |one| one.to_s == @asked["zoom"] } || 1
 

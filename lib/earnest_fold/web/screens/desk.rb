@@ -16,7 +16,7 @@ module EarnestFold
         # @param form [Forms::TreatmentForm, nil] with what could not be taken
         # @param notice [Symbol, nil] something to say above the station
         # @param part [String, nil] which curtain is looked at
-        # @param told [Array<Differences::Difference>] what else was changed by one choice
+        # @param told [Array<Differences::OfField>] what else was changed by one choice
         # @param touched [Array<String>, nil] the fields that the page before didn't show as they are by now; nil for
         #   all of them
         # @param log [Work::BenchLog, nil] with the cautions that were seen to

@@ -55,13 +55,13 @@ module EarnestFold
           end
         end
 
-        # @return [Array<Work::Week::Stretch>] of the whole week
+        # @return [Array<Work::Week::Stint>] of the whole week
         def week = @week.all
 
         # @return [String] SVG
         def drawing = Drawings::DiaryWeek.new(days, diary.rules, week.map { |one| block(one) }).to_s
 
-        # @param placed [Reckoning::Diary::Placed]
+        # @param placed [Reckoning::Diary::Laid]
         # @return [String] what is done: its steps
         def what(placed) = Words.steps(about(placed).steps)
 
@@ -81,7 +81,7 @@ module EarnestFold
         # @return [String] why it stands where it stands
         def held(placed) = Words.say("diary.held.#{placed.held}")
 
-        # @param placed [Reckoning::Diary::Placed]
+        # @param placed [Reckoning::Diary::Laid]
         def moved?(placed) = !diary.move(placed.task.key).nil?
 
         def endangered(late) =

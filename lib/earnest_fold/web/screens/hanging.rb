@@ -21,15 +21,15 @@ module EarnestFold
         def order = hanging.order.map { |told| Words.told(told, unit) }
 
         # What is measured of one curtain as it hangs: `made` as the bench has it, `last` the last at each edge.
-        Check = R::Value.define(:curtain, :check, :readings, :last) do
+        FinalCheck = R::Value.define(:curtain, :check, :readings, :last) do
           def fits? = last.all? { |reading| check.fits?(reading.length) }
         end
 
-        # @return [Array<Check>] for each curtain: what clears the foot where that is known, else its drop, at both
+        # @return [Array<FinalCheck>] for each curtain: what clears the foot where that is known, else its drop, at both
         #   edges
         def final_checks = @final_checks ||= hands.map { |hand| final(hand) }
 
-        # @return [Check]
+        # @return [FinalCheck]
         # @raise [Store::Missing]
         def final_of(hand) = final_checks.find { |one| one.curtain == hand } || raise(Store::Missing, "no such curtain")
 
@@ -79,7 +79,7 @@ module EarnestFold
 
         def final(hand)
           readings = @log.readings(Hung.new(code: Store::Bench::HUNG, curtain: hand))
-          Check.new(
+          FinalCheck.new(
             curtain: hand,
             check: hanging.check,
             readings: readings,

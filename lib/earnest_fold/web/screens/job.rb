@@ -17,6 +17,9 @@ module EarnestFold
 
         def job = sheet.job
 
+        # @return [Array<String>] what can be done to somebody's own curtains
+        def alterations = Reckoning::Alterations.names
+
         # @return [Array<Field>] what is promised and what is awaited
         def dates
           Work::Diary::DATES.map do |name|

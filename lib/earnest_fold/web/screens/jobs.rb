@@ -12,8 +12,8 @@ module EarnestFold
           @lines, @typed, @problem, @page = lines, {"unit" => unit}.merge(typed), problem, page
         end
 
-        # @return [Pages]
-        def pages = Pages.new(Paths.jobs, @page, lines.size == Store::Jobs::MOST_LISTED)
+        # @return [Pager]
+        def pages = Pager.new(Paths.jobs, @page, lines.size == Store::Jobs::MOST_LISTED)
 
         def page_title = Words.say("jobs.title")
       end

@@ -15,7 +15,7 @@ module EarnestFold
 
         # @param log [Work::BenchLog]
         # @param room [Array<Array(Integer, Store::Bench::Entry)>] what was measured last of the job's treatments
-        # @param last_time [Store::Logbook::Note, nil] what was learnt last of other work with this cloth
+        # @param last_time [Store::Logbook::Lesson, nil] what was learnt last of other work with this cloth
         def initialize(sheet, entry, log: Work::BenchLog.new([]), room: [], last_time: nil, **shown)
           super(sheet, entry, log: log, **shown)
           @room, @last_time = room, last_time

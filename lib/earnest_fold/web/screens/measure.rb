@@ -124,7 +124,7 @@ module EarnestFold
         def asked(treatment) = treatment.spans.map { |span| R::Curtain.asked(treatment, span) }
 
         def measured
-          Drawings::Elevation::Measured.new(
+          Drawings::Elevation::Given.new(
             length: whole_length,
             readings: reading_lengths,
             stand_up: drop_of(:stand_up),

@@ -17,7 +17,7 @@ module EarnestFold
         def drawing
           zero = Reckoning::Length::ZERO
           Drawings::Elevation.new(
-            Drawings::Elevation::Measured.new(
+            Drawings::Elevation::Given.new(
               length: nil,
               readings: {},
               stand_up: zero,

@@ -19,7 +19,7 @@ module EarnestFold
         # @param unit [Reckoning::Unit]
         # @param cloths [Array<Store::Records::Cloth>]
         # @param cloth_record [Store::Records::Cloth, nil]
-        # @param history [Array<Store::Records::Event>]
+        # @param history [Array<Store::Records::Happening>]
         # @param sheets [Array<Work::Job>] the jobs that use the cloth
         # @param others [Array<Reckoning::Cutting::ShelfPiece>] the other pieces of its cloth
         # @param flaw [Forms::FlawForm, nil] one that could not be taken
@@ -48,6 +48,9 @@ module EarnestFold
         def path(to = nil) = record ? Paths.piece(record.id, to) : Paths.shelf
 
         def cloth = cloth_record && Work::Reader.cloth(cloth_record, unit)
+
+        # @return [Array<String>] the fields, in their order
+        def names = ["label", *Forms::PieceForm::NAMES]
 
         # @return [Field]
         def field(name) =

@@ -27,6 +27,9 @@ module EarnestFold
 
         def page_title = Words.say("schools.title")
 
+        # @return [Array<String>]
+        def schools = NAMES.keys
+
         # @return [Array<Store::RuleSet>]
         def sets = @record.sets
 

@@ -22,6 +22,9 @@ module EarnestFold
           @records, @cloths, @unit, @problems = records, cloths, unit, problems
         end
 
+        # @return [Array<String>] what a list that is brought in may say, in its order
+        def columns = Documents::ShelfCsv::COLUMNS.first(11).map { |column| Words.say("shelf_csv.#{column}") }
+
         def page_title = Words.say("shelf.title")
 
         # @return [Array<Group>] cloths that have pieces, by name

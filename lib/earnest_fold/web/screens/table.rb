@@ -68,7 +68,7 @@ module EarnestFold
         # @return [Boolean] whether that is another figure
         def running? = running != mark
 
-        # @return [Work::ClothCutting::Shown]
+        # @return [Work::ClothCutting::ShownPiece]
         def shown = cutting.shown.find { |one| one.record.id == current.piece_id }
 
         # @return [String] SVG
@@ -126,6 +126,12 @@ module EarnestFold
 
         # @return [Array<Reckoning::Cutting::Uncut>] what there is no cloth for
         def uncut = cutting.plan ? cutting.plan.uncut : []
+
+        # @return [Reckoning::Length] what must be bought for those
+        def to_buy = uncut.sum(R::Length::ZERO, &:to_buy)
+
+        # @return [Array<String>] how a cut can go wrong
+        def whys = WHYS
 
         # @return [Array<Store::Records::Piece>] pieces that were cut from, with what is left of them
         def left_over =

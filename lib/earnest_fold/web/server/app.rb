@@ -69,11 +69,11 @@ module EarnestFold
       end
 
       HANDLERS = [
-        Routes::Pages,
+        Routes::Elsewhere,
         Routes::House,
         Routes::Jobs,
         Routes::Windows,
-        Routes::Papers,
+        Routes::Sheets,
         Routes::Cutting,
         Routes::Table,
         Routes::Bench,

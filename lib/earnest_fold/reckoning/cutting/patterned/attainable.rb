@@ -23,7 +23,7 @@ module EarnestFold
 
           # @param value [Integer] of what is wanted, at some prices
           # @param gains [Array<Integer>] by piece, what it costs less what it yields at these prices
-          # @param windows [Array<Window>] by piece
+          # @param windows [Array<Bounds>] by piece
           # @return [Integer] no plan within the windows costs less
           def least(value, gains, windows)
             used = windows.each_index.select { |piece| windows[piece].used? && !windows[piece].alone? }

@@ -21,7 +21,7 @@ module EarnestFold
 
         # How far a piece may be cut, from the least to the most that it may cost; a least of {LEFT_ALONE} says that
         # it may be left alone as well, and a most of the same that it has to be.
-        Window = Struct.new(:least, :most) do
+        Bounds = Struct.new(:least, :most) do
           # @return [Boolean]
           def alone? = least.negative?
 
@@ -31,8 +31,8 @@ module EarnestFold
           # @param filling [Filling]
           def holds?(filling) = filling.spent.between?(least, most)
 
-          # @return [Array<Window>] up to there and beyond
-          def split(spent) = [Window.new(least, spent), Window.new(spent + 1, most)]
+          # @return [Array<Bounds>] up to there and beyond
+          def split(spent) = [Bounds.new(least, spent), Bounds.new(spent + 1, most)]
 
           # @return [Integer] how much it leaves open
           def width = most - least

@@ -12,7 +12,7 @@ module EarnestFold
 
           # @param piece [PieceFillings]
           # @param mixture [Relaxation] whose prices lead
-          # @param window [Window]
+          # @param window [Bounds]
           # @param from_here [Array<Integer>] by place, what the rest of the piece costs at best
           # @param limit [Integer] what a filling may cost less what it yields
           # @param most [Integer] how many are wanted

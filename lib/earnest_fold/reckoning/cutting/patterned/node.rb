@@ -8,7 +8,7 @@ module EarnestFold
         # there, `turn` tells the newer from the older. It knows into which parts it is to be split (what is wanted,
         # and the windows, of each), so that the mixture falls into none of them.
         Node = Struct.new(:mixture, :bound, :tried, :turn) do
-          # @return [Array<Array(Wanted, Array<Window>)>] none where the mixture itself settles everything but the
+          # @return [Array<Array(Wanted, Array<Bounds>)>] none where the mixture itself settles everything but the
           #   fillings
           def parts = by_treatment || by_piece || []
 
@@ -16,7 +16,7 @@ module EarnestFold
           def point = mixture.windows.each_index.map { |piece| mixture.ends(piece).first&.first || LEFT_ALONE }
 
           # @param last [Boolean]
-          # @return [Array(Wanted, Array<Window>), nil] with one thing more settled: the treatment that the mixture is
+          # @return [Array(Wanted, Array<Bounds>), nil] with one thing more settled: the treatment that the mixture is
           #   surest about; then the piece that it is surest about, at the next end from its mean on, or the last; nil
           #   where all is
           def surest(last)
@@ -37,7 +37,7 @@ module EarnestFold
           # @return [Boolean] whether nothing is open but the fillings
           def settled? = mixture.windows.all? { |window| window.width.zero? } && !mixture.wanted.open
 
-          # @return [Array<Array(Wanted, Array<Window>)>] the mixture's point, and all others
+          # @return [Array<Array(Wanted, Array<Bounds>)>] the mixture's point, and all others
           def beside
             piece = mixture.windows.each_index.max_by { |one| mixture.windows[one].width }
             window, ended = mixture.windows[piece], point[piece]
@@ -45,7 +45,7 @@ module EarnestFold
 
             each_window(
               piece,
-              [Window.new(window.least, ended - 1), Window.new(ended, ended), Window.new(ended + 1, window.most)]
+              [Bounds.new(window.least, ended - 1), Bounds.new(ended, ended), Bounds.new(ended + 1, window.most)]
             )
           end
 
@@ -65,7 +65,7 @@ module EarnestFold
             return unless piece
 
             spent = ends.map(&:first).select { |one| last || one >= between(ends) }.minmax[last ? 1 : 0]
-            each_window(piece, [Window.new(spent, spent)]).first
+            each_window(piece, [Bounds.new(spent, spent)]).first
           end
 
           # Where the mixture cuts one treatment from several batches, each of them in turn.

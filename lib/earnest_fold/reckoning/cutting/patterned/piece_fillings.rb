@@ -34,7 +34,7 @@ module EarnestFold
           end
 
           # @param prices [Array<Integer>] by row
-          # @param window [Window, Filling]
+          # @param window [Bounds, Filling]
           # @return [Array(Integer, Filling)] what the best filling costs less what it yields at these prices; nil for
           #   none
           def best(prices, window)
@@ -45,7 +45,7 @@ module EarnestFold
           end
 
           # @param mixture [Relaxation] whose prices lead
-          # @param window [Window]
+          # @param window [Bounds]
           # @param left [Array<Integer>] by row: no more than this
           # @param slack [Integer] by how much less they may gain than the best
           # @param most [Integer] how many are wanted

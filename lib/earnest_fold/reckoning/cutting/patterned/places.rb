@@ -16,7 +16,7 @@ module EarnestFold
           attr_reader :following
 
           # @param fill [PieceFill]
-          # @param kinds [Array<PieceFill::Kind>]
+          # @param kinds [Array<PieceFill::Shape>]
           # @param paid [Integer] up to where the piece costs nothing
           def initialize(fill, kinds, paid = 0)
             places = kinds.each_index.flat_map { |kind| all_of(fill, kinds[kind], kind) }.sort

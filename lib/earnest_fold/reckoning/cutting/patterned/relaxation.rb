@@ -23,7 +23,7 @@ module EarnestFold
 
           # @return [Wanted]
           attr_reader :wanted
-          # @return [Array<Window, Filling>] by piece
+          # @return [Array<Bounds, Filling>] by piece
           attr_reader :windows
           # @return [Integer] no plan costs less; and the same before it was raised to what can be attained
           attr_reader :bound, :value
@@ -35,7 +35,7 @@ module EarnestFold
 
           # @param stock [Stock]
           # @param wanted [Wanted]
-          # @param windows [Array<Window>] by piece
+          # @param windows [Array<Bounds>] by piece
           def initialize(stock, wanted, windows)
             @stock, @wanted, @windows, @prices = stock, wanted, windows, stock.dear
             @rows, @first = wanted.counts.size, wanted.counts.size + wanted.choices.size
@@ -58,7 +58,7 @@ module EarnestFold
           end
 
           # @param wanted [Wanted] with less open
-          # @param windows [Array<Window, Filling>] by piece, narrower ones
+          # @param windows [Array<Bounds, Filling>] by piece, narrower ones
           # @return [Relaxation]
           def narrow(wanted, windows) = dup.tap { |narrower| narrower.forbid(wanted, windows) }
 
@@ -70,7 +70,7 @@ module EarnestFold
               (alone ? [[LEFT_ALONE, alone]] : [])
           end
 
-          # @return [Array<Array(Wanted::Choice, Rational)>] what the mixture chooses
+          # @return [Array<Array(Wanted::Option, Rational)>] what the mixture chooses
           attr_reader :chosen
 
           # @param piece [PieceFillings]

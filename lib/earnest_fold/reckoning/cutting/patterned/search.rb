@@ -102,7 +102,7 @@ module EarnestFold
               @seen[key] = plan?(
                 node,
                 wanted,
-                point.map { |spent| Window.new(spent, spent) },
+                point.map { |spent| Bounds.new(spent, spent) },
                 @stock.cost(point) + wanted.cost
               )
             end
@@ -168,7 +168,7 @@ module EarnestFold
           def complete_further?(node, by)
             return true if node.bound >= @cost
 
-            windows = node.point.map { |spent| Window.new(spent, spent.negative? ? spent : spent + by) }
+            windows = node.point.map { |spent| Bounds.new(spent, spent.negative? ? spent : spent + by) }
             plan?(node, node.wanted, windows, @stock.attainable.further(node.bound, by * windows.size))
           end
         end

@@ -45,8 +45,8 @@ module EarnestFold
 
           def choices(id)
             batches = @task.batches.each_index.select { |index| @task.allowed?(id, index) }
-            cut = batches.map { |index| Wanted::Choice.new(id, index, 0, needs(id, index)) }
-            @leaving ? [*cut, Wanted::Choice.new(id, nil, @leaving * @task.treatments[id].size, [])] : cut
+            cut = batches.map { |index| Wanted::Option.new(id, index, 0, needs(id, index)) }
+            @leaving ? [*cut, Wanted::Option.new(id, nil, @leaving * @task.treatments[id].size, [])] : cut
           end
 
           def needs(id, batch)

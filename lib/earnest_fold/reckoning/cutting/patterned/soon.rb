@@ -79,7 +79,7 @@ module EarnestFold
               if pair.include?(piece)
                 window
               else
-                kept.find { |filling| filling.piece == piece } || Window.new(LEFT_ALONE, LEFT_ALONE)
+                kept.find { |filling| filling.piece == piece } || Bounds.new(LEFT_ALONE, LEFT_ALONE)
               end
             end
           end

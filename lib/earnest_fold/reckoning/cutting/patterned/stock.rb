@@ -68,8 +68,8 @@ module EarnestFold
           # @return [Integer] more than any plan, with what leaving all cuts uncut costs
           def most = dearest * (@task.cuts.size + 1)
 
-          # @return [Array<Window>] that leave everything open
-          def windows = @pieces.map { Window.new(LEFT_ALONE, dearest) }
+          # @return [Array<Bounds>] that leave everything open
+          def windows = @pieces.map { Bounds.new(LEFT_ALONE, dearest) }
 
           private
 

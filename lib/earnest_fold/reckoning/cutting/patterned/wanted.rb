@@ -9,34 +9,34 @@ module EarnestFold
         class Wanted
           # A treatment cut from a batch, or left uncut (no batch): what that costs by itself, and what it needs (row
           # and count).
-          Choice = Struct.new(:treatment, :batch, :cost, :needs) do
+          Option = Struct.new(:treatment, :batch, :cost, :needs) do
             # @param prices [Array<Integer>] by row
             def value(prices) = cost + needs.sum { |row, count| prices[row] * count }
           end
 
           # @return [Array<Integer>] by row, of the treatments that can only be cut from one batch
           attr_reader :counts
-          # @return [Array<Array<Choice>>] of each other treatment
+          # @return [Array<Array<Option>>] of each other treatment
           attr_reader :choices
 
           # @param counts [Array<Integer>]
-          # @param choices [Array<Array<Choice>>]
+          # @param choices [Array<Array<Option>>]
           def initialize(counts, choices)
             @counts, @choices = counts.freeze, choices.freeze
           end
 
-          # @param choice [Choice]
+          # @param choice [Option]
           # @return [Wanted] where it is the only one for its treatment
           def settle(choice) =
             Wanted.new(@counts, @choices.map { |all| (all.any? { |one| one.equal?(choice) }) ? [choice] : all })
 
-          # @return [Array<Choice>, nil] of a treatment that isn't settled
+          # @return [Array<Option>, nil] of a treatment that isn't settled
           def open = @choices.find { |all| all.size > 1 }
 
-          # @param choice [Choice]
+          # @param choice [Option]
           def open?(choice) = @choices.any? { |all| all.any? { |one| one.equal?(choice) } }
 
-          # @param choice [Choice]
+          # @param choice [Option]
           # @return [Boolean] whether it is the only one for its treatment
           def settled?(choice) = @choices.any? { |all| all.size == 1 && all.first.equal?(choice) }
 

@@ -14,7 +14,7 @@ module EarnestFold
       # A bound on the course at one place.
       Bound = Struct.new(:index, :value)
       # A way to place the seams: lower and upper bounds, the seams that show, and the largest difference it takes.
-      Way = Struct.new(:lower, :upper, :shown, :largest) do
+      Division = Struct.new(:lower, :upper, :shown, :largest) do
         def rank = [shown.size, largest]
       end
 
@@ -42,7 +42,7 @@ module EarnestFold
 
       def best(seams)
         ends = [Bound.new(0, 0r), Bound.new(@pleats, 0r)]
-        search(seams, Way.new(ends, ends, [], 0r), nil)
+        search(seams, Division.new(ends, ends, [], 0r), nil)
       end
 
       # Branch and bound: each seam in turn goes into a pleat within reach, or shows.
@@ -52,7 +52,7 @@ module EarnestFold
 
         seam, *rest = seams
         choices(seam, way).each { |choice| best = search(rest, choice, best) }
-        search(rest, Way.new(way.lower, way.upper, way.shown + [seam], way.largest), best)
+        search(rest, Division.new(way.lower, way.upper, way.shown + [seam], way.largest), best)
       end
 
       def choices(seam, way)
@@ -74,7 +74,7 @@ module EarnestFold
         upper = Bound.new(pleat - 1, seam - MARGIN.mm - mean_start(pleat))
         lower = Bound.new(pleat, seam + MARGIN.mm - mean_start(pleat) - @take_up)
         largest = [way.largest, *steps([lower], way.upper + [upper]), *steps(way.lower, [upper])].max
-        Way.new(way.lower + [lower], way.upper + [upper], way.shown, largest) if largest <= @tolerance
+        Division.new(way.lower + [lower], way.upper + [upper], way.shown, largest) if largest <= @tolerance
       end
 
       # What each pair of a lower and an upper bound asks of the steps between; infinite where they clash in one place.

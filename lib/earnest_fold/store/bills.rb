@@ -4,10 +4,10 @@ module EarnestFold
   module Store
     # Quotes, orders and invoices as they went out. Each kind is numbered one after the other, without a gap and never
     # twice: a number is taken in the same transaction as its paper, and whoever comes second waits.
-    class Papers
+    class Bills
       KINDS = %w[quote order invoice].freeze
       # `content` is what was written, as plain values.
-      Paper = Reckoning::Value.define(:id, :job_id, :kind, :number, :content, :by, :at)
+      Bill = Reckoning::Value.define(:id, :job_id, :kind, :number, :content, :by, :at)
       MOST_NUMBER = 999_999_999
 
       def initialize(workroom)
@@ -15,7 +15,7 @@ module EarnestFold
       end
 
       # @param job_id [Integer]
-      # @return [Array<Paper>] the last first
+      # @return [Array<Bill>] the last first
       def of(job_id) =
         Store.guard do
           Store
@@ -26,7 +26,7 @@ module EarnestFold
         end
 
       # @param id [Integer]
-      # @return [Paper]
+      # @return [Bill]
       # @raise [Missing]
       def find(job_id, id) =
         Store.guard do
@@ -53,7 +53,7 @@ module EarnestFold
       # @param kind [String] one of KINDS
       # @param content [Hash] plain values
       # @param number [Integer, nil] nil for the next one; any number begins a kind of which none has gone out yet
-      # @return [Paper]
+      # @return [Bill]
       # @raise [Missing] where there is no such job, [Taken] where the number was given out before, [OutOfTurn] where
       #   it would leave a gap
       def write(job_id, kind, content, number: nil)
@@ -98,7 +98,7 @@ module EarnestFold
         @workroom.rows(:paper_numbers).where(kind: kind)
       end
 
-      def paper(row) = Paper.new(**row.slice(*Paper.members), content: Records.plain(row[:content]))
+      def paper(row) = Bill.new(**row.slice(*Bill.members), content: Records.plain(row[:content]))
     end
   end
 end

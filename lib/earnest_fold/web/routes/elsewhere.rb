@@ -4,7 +4,7 @@ module EarnestFold
   module Web
     module Routes
       # Pages that belong to no job.
-      class Pages < Handler
+      class Elsewhere < Handler
         get Paths.home, :home
         get Paths.find, :find
         get Paths.keys, :keys
@@ -17,7 +17,7 @@ module EarnestFold
           page(:find, Screens::Find.new(words, *found))
         end
 
-        def keys = page(:keys, Screens::Marks.new)
+        def keys = page(:keys, Screens::Keys.new)
       end
     end
   end

@@ -5,7 +5,7 @@ module EarnestFold
     module Diary
       # Between days and working minutes: minute 0 is the beginning of the first working day on or after the day it
       # begins.
-      class Calendar
+      class WorkingDays
         # @return [Date] the first working day
         attr_reader :first
 

@@ -4,7 +4,7 @@ module EarnestFold
   module Web
     module Screens
       # The pages of a long list.
-      class Pages
+      class Pager
         # @param path [String]
         # @param number [Integer] this page, from 1
         # @param full [Boolean] whether this page is full, so that there may be another

@@ -4,7 +4,7 @@ module EarnestFold
   module Web
     module Routes
       # What goes out of a job: documents, lists, and sheets to print.
-      class Papers < Handler
+      class Sheets < Handler
         PDF, SVG, CSV = "application/pdf", "image/svg+xml", "text/csv"
         # Of the plan of one cloth.
         PLANS = {

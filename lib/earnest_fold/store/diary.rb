@@ -42,39 +42,13 @@ module EarnestFold
             .map { |row| row.values_at(:id, :title) }
         end
 
-      # @return [Array] what everything here stands at, in one short question: as long as it is the same, so is the
-      #   diary
-      def state
+      # @return [Array<String, nil>] at which version everything stands that it is laid from ({Versions})
+      def versions
         Store.guard do
-          Store.prepared(:diary_state, workroom: @workroom.id) do
-            jobs = Store.db[:jobs].where(workroom_id: :$workroom, archived: false).exclude(dates: Sequel.pg_jsonb({}))
-            work =
-              Store.db[:treatments].join(
-                :windows,
-                workroom_id: Sequel[:treatments][:workroom_id],
-                id: Sequel[:treatments][:window_id]
-              ).where(Sequel[:windows][:job_id] => jobs.select(:id))
-            said = Store.db[:bench_entries].where(workroom_id: :$workroom)
-            moves = Store.db[:diary_moves].where(workroom_id: :$workroom)
-            cloths = Store.db[:cloths].where(workroom_id: :$workroom)
-            Store.db.select(
-              jobs.select(
-                Sequel.lit(
-                  "md5(string_agg(id || ':' || version || ':' || invoiced || ':' || dates::text, ',' ORDER BY id))"
-                )
-              ).as(:jobs),
-              work.select(
-                Sequel.lit("sum(treatments.version) || ':' || count(*) || ':' || count(*) FILTER (WHERE put_away)")
-              ).as(:work),
-              said.select(Sequel.lit("max(id)")).as(:said),
-              moves.select(
-                Sequel.lit(
-                  "md5(string_agg(treatment_id || block || day || ':' || at_minute, ',' ORDER BY treatment_id, block))"
-                )
-              ).as(:moves),
-              cloths.select(Sequel.lit("sum(version) || ':' || count(*)")).as(:cloths)
-            )
-          end.first.values
+          Store
+            .prepared(:diary_versions, workroom: @workroom.id) { Versions.of(laid_from) }
+            .first
+            .values
         end
       end
 
@@ -122,6 +96,23 @@ module EarnestFold
       # Lets a step fall where it falls.
       def let_fall(treatment_id, block) =
         Store.guard { @workroom.rows(:diary_moves).where(treatment_id: treatment_id, block: block).delete }
+
+      private
+
+      # Any entry at the bench, as what was said there is only ever added to.
+      def laid_from
+        jobs = here(:jobs).where(archived: false).exclude(dates: Sequel.pg_jsonb({}))
+        windows = here(:windows).where(job_id: jobs.select(:id)).select(:id)
+        {
+          jobs: [jobs, [:id, :version, :invoiced, Sequel.cast(:dates, String)]],
+          work: [here(:treatments).where(window_id: windows), %i[id version put_away]],
+          said: [here(:bench_entries).select { max(id).as(:id) }.from_self, %i[id]],
+          moves: [here(:diary_moves), %i[treatment_id block day at_minute]],
+          cloths: [here(:cloths), %i[id version]]
+        }
+      end
+
+      def here(table) = Store.db[table].where(workroom_id: :$workroom)
     end
   end
 end

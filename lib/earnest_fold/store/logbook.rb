@@ -36,31 +36,13 @@ module EarnestFold
         end
       end
 
-      # @return [Array] what everything here stands at, in one short question
-      def state
+      # @return [Array<String, nil>] at which version everything stands that it is read from ({Versions})
+      def versions
         Store.guard do
-          Store.prepared(:logbook_state, workroom: @workroom.id) do
-            newest =
-              %i[bench_entries log_notes plan_cuts].map do |table|
-                Store.db[table].where(workroom_id: :$workroom).select { max(id) }.as(table)
-              end
-            sums =
-              %i[cloths jobs].map do |table|
-                Store.db[table]
-                  .where(workroom_id: :$workroom)
-                  .select(Sequel.lit("sum(version) || ':' || count(*)"))
-                  .as(:"#{table}_at")
-              end
-            work =
-              Store.db[:treatments]
-                .where(
-                  workroom_id: :$workroom,
-                  id: Store.db[:bench_entries].where(workroom_id: :$workroom).select(:treatment_id)
-                )
-                .select(Sequel.lit("sum(version) || ':' || count(*)"))
-                .as(:work)
-            Store.db.select(*newest, *sums, work)
-          end.first.values
+          Store
+            .prepared(:logbook_versions, workroom: @workroom.id) { Versions.of(read_from) }
+            .first
+            .values
         end
       end
 
@@ -136,6 +118,25 @@ module EarnestFold
           row && Lesson.new(**row.slice(*Lesson.members))
         end
       end
+
+      private
+
+      # What was said and noted is only ever added to: the newest stands for all.
+      def read_from
+        said = here(:bench_entries)
+        {
+          said: [newest(said), %i[id]],
+          noted: [newest(here(:log_notes)), %i[id]],
+          cut: [here(:plan_cuts).where(state: "cut"), %i[id]],
+          work: [here(:treatments).where(id: said.select(:treatment_id)), %i[id version]],
+          jobs: [here(:jobs), %i[id version]],
+          cloths: [here(:cloths), %i[id version]]
+        }
+      end
+
+      def newest(rows) = rows.select { max(id).as(:id) }.from_self
+
+      def here(table) = Store.db[table].where(workroom_id: :$workroom)
     end
   end
 end

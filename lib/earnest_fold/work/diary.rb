@@ -5,6 +5,8 @@ module EarnestFold
     # The diary made from the jobs that are in it: the steps that are left of each piece of work, in stretches on one
     # bench, and the hanging at the end; laid from this moment on.
     class Diary
+      include Remembers
+
       D = Reckoning::Diary
       HANGING = "hanging"
       QUARTER = 900
@@ -38,7 +40,7 @@ module EarnestFold
       # @param now [Time]
       # @return [Diary] the same one as long as nothing has changed, and a quarter of an hour isn't over
       def self.of(workroom, house, now)
-        as_it_is = Memory.state([workroom.id, workroom.diary.state, house.state, now.to_i / QUARTER])
+        as_it_is = Memory.state([workroom.id, workroom.diary.versions, house.state, now.to_i / QUARTER])
         Memory.fetch(as_it_is, [:diary]) do
           jobs, cloths = workroom.diary.jobs, workroom.cloths.all
           new(
@@ -51,12 +53,8 @@ module EarnestFold
         end
       end
 
-      # What a page makes of it, made once.
-      # @yieldreturn [Object]
-      def once(*key)
-        @once ||= Store::Remembered.new(12)
-        @once.fetch(key) { yield }
-      end
+      # @return [Array] all that it was given
+      def made_of = [sheets.map(&:state), @done.to_a, @moves, @house, now]
 
       # @return [Reckoning::Diary::Plan]
       def plan = @plan ||= D::Plan.new(@jobs, rules, now.to_date, now: minutes_over)

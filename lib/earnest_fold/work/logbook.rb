@@ -5,6 +5,8 @@ module EarnestFold
     # The logbook made from what was said at the bench: each piece of work with its steps, planned and in truth, its
     # drops as made, its batches and what was learnt.
     class Logbook
+      include Remembers
+
       M = Reckoning::MakingUp
       # A step with its minutes: planned, and in truth (nil where nobody timed it).
       Time = Reckoning::Value.define(:step, :planned, :real, :corrected, :forgotten)
@@ -38,7 +40,7 @@ module EarnestFold
       # @param settled [Store::House::Record]
       # @return [Logbook] of everything, the same one as long as nothing has changed
       def self.whole(workroom, settled) =
-        Memory.fetch(Memory.state([workroom.id, workroom.logbook.state, settled.state]), [:logbook]) do
+        Memory.fetch(Memory.state([workroom.id, workroom.logbook.versions, settled.state]), [:logbook]) do
           of(workroom, settled)
         end
 
@@ -76,12 +78,8 @@ module EarnestFold
         nil
       end
 
-      # What a page makes of it, made once.
-      # @yieldreturn [Object]
-      def once(*key)
-        @once ||= Store::Remembered.new(12)
-        @once.fetch(key) { yield }
-      end
+      # @return [Array] all that it was given
+      def made_of = [@sheets.map(&:state), @said, @notes, @batches, @house]
 
       # @return [Array<KindOfStep>] in the order of how much time they took
       def kinds

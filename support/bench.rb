@@ -235,6 +235,7 @@ module Bench
       puts format("a screen of a job not looked at since the start: %.1f ms on average", first.sum / first.size)
       medians = in_turn(http, jobs)
       report(medians)
+      worth_of_fragments(http, jobs)
       edits(http, jobs, medians.fetch("bare page"))
       rush(address, jobs)
       papers(http)
@@ -249,6 +250,24 @@ module Bench
       screens(jobs[round % jobs.size]).each { |name, path| times[name] << fetch(http, path) }
     end
     times.transform_values { |list| median(list) }
+  end
+
+  # What markup that is remembered buys, page by page, in turn with the same pages made anew.
+  def worth_of_fragments(http, jobs)
+    with, without = Array.new(2) { Hash.new { |all, name| all[name] = [] } }
+    100.times do |round|
+      pages = screens(jobs[round % jobs.size])
+      pages.each { |name, path| with[name] << fetch(http, path) }
+      EarnestFold::Web::Fragments.made_anew { pages.each { |name, path| without[name] << fetch(http, path) } }
+    end
+    bare = median(with["bare page"])
+    with.each do |name, times|
+      kept, anew = median(times), median(without[name])
+      next if anew - kept < bare / 5
+
+      puts format("%-14s %6.2f ms with its markup remembered, %6.2f ms made anew (%.1f bare pages)",
+        name, kept, anew, anew / bare)
+    end
   end
 
   def fetch(http, path)

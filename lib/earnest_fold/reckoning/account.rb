@@ -26,7 +26,10 @@ module EarnestFold
       # @param rules [Rules]
       # @return [Priced]
       #
-      #   Account.priced(work, rules).by_time  # => 91.20
+      #   work = Account::Billed.new(
+      #     title: "", minutes: 120r, widths: 4r, drop: Length.cm(210), curtains: 2, altered: false
+      #   )
+      #   Account.priced(work, house.account).by_time.to_s # => "72.00"
       def priced(work, rules)
         Priced.new(
           minutes: work.minutes,

@@ -19,6 +19,8 @@ module EarnestFold
 
       # @param reckoning [TreatmentReckoning]
       # @return [Array<Check>] each code once, the most serious first
+      #
+      #   Checks.of(reckoning) # => []
       def of(reckoning)
         raised = Kinds.filter_map do |kind|
           data = kind.call(reckoning)
@@ -29,6 +31,8 @@ module EarnestFold
 
       # @param check [Check]
       # @return [String] the station at which it speaks
+      #
+      #   Checks.station_of(Check.new(code: "carriers_short", level: :stop, data: {})) # => "heading"
       def station_of(check)
         kind = Kinds[check.code]
         kind&.const_defined?(:STATION) ? kind::STATION : USUAL_STATION

@@ -29,6 +29,8 @@ module EarnestFold
         def example = self::EXAMPLE
 
         # @return [Array<String>] what of the support it is reckoned with, as fields of the treatment
+        #
+        #   Headings.fetch("clip_ring").asks_of_support # => ["support.carriers"]
         def asks_of_support = %w[support.carriers]
 
         def build(values, _problems) = new(**values)
@@ -41,6 +43,8 @@ module EarnestFold
 
       # @param span [Span]
       # @return [Length] the flat width that the fullness asks for
+      #
+      #   treatment.heading.needed(treatment.spans.first) # => 2000 mm
       def needed(span) = span.finished_width * asked
 
       # @param span [Span]
@@ -64,10 +68,14 @@ module EarnestFold
 
       # @param support [Support]
       # @return [Length] what the top takes of the cloth
+      #
+      #   treatment.heading.top_allowance(treatment.support) # => 40 mm
       def top_allowance(_support) = top_turn
 
       # @param task [HeadingTask]
       # @return [Rational] the fullness made
+      #
+      #   treatment.heading.made_fullness(curtain.task) # => (263/100)
       def made_fullness(task) = task.flat / task.span.finished_width
 
       # @return [Array] how {#made_fullness} came about

@@ -74,6 +74,8 @@ module EarnestFold
       # @param cutting [CutCase, nil]
       # @param station [String, nil] only what speaks there
       # @return [Array<Remark>] cautions first, then questions, then the rest
+      #
+      #   Judgement.of(treatment, reckoning, house: house).first.code # => "drill_behind"
       def of(
         treatment,
         reckoning,

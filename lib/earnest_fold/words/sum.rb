@@ -13,7 +13,7 @@ module EarnestFold
       # @param expression [Array] of lengths, numbers and signs
       # @return [Array] the same sum
       #
-      #   Sum.tidy(["(", 22, ")", "×", 2, "+", 0])  # => [22, "×", 2]
+      #   Words::Sum.tidy(["(", 22, ")", "×", 2, "+", 0])  # => [22, "×", 2]
       def tidy(expression)
         return expression unless expression.include?("(") || expression.any? { |token| nothing?(token) }
 

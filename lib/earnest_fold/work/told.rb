@@ -5,7 +5,7 @@ module EarnestFold
     # Something to be said that is not in words yet: the place of its sentence in the locale file, and the facts that
     # fill it. {Words.told} says it.
     #
-    #   Told.of("hanging.leads_right").key # => "hanging.leads_right"
+    #   Work::Told.of("hanging.leads_right").key # => "hanging.leads_right"
     Told = Reckoning::Value.define(:key, :data) do
       # @param key [String]
       # @param data [Hash] lengths, counts and texts; `hand` a curtain, `support` its kind

@@ -4,7 +4,7 @@ module EarnestFold
   module Work
     # The door to what a workroom has in hand: its jobs with what the house has decided, and each work of them.
     #
-    #   Workroom.new(Store.workroom).job(1).work(2).title # => "Quay window"
+    #   Workroom.new(Store.workroom).job(1).work(2).title
     class Workroom
       # @return [Store::Workroom] what is kept
       attr_reader :kept

@@ -116,10 +116,14 @@ module EarnestFold
 
       # @param length [Length]
       # @return [Length] up to the cloth's order step
+      #
+      #   cloth.to_order(Length.mm(4210)) # => 4300 mm
       def to_order(length) = length.ceil_to(order_step)
 
       # @param length [Length]
       # @return [Rational, nil] what the length costs, unrounded; nil where no price is known
+      #
+      #   cloth.cost(Length.cm(970)) # => (3589/20)
       def cost(length) = price && (price * length.mm / 1000)
     end
   end

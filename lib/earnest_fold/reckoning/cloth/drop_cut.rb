@@ -20,6 +20,9 @@ module EarnestFold
       def made = finished + top + hem
 
       # @return [Length] up to whole repeats, for those who cut repeat by repeat
+      #
+      #   treatment.drop_cut.cut_drop   # => 2328 mm
+      #   treatment.drop_cut.cut_length # => 2560 mm
       def cut_length = (cloth.repeats? && !sideways) ? cut_drop.ceil_to(cloth.vertical_repeat) : cut_drop
 
       # @return [Length] from the cut's start down to the fold at the top

@@ -10,6 +10,8 @@ module EarnestFold
       # @param cut [DropCut]
       # @return [Length] the distance from a repeat line at which a width of phase A starts; zero for free or plain
       #   cloth
+      #
+      #   Repeat.start(treatment.pattern.with(place: "hem"), treatment.drop_cut) # => 72 mm
       def start(pattern, cut)
         return Length::ZERO if pattern.place == "free" || !cut.cloth.repeats?
 
@@ -21,6 +23,8 @@ module EarnestFold
       # @param shifts [Boolean] whether each next width stands half a repeat lower
       # @param across [Boolean] whether this curtain counts B, A, B
       # @return [String] "A" or "B"
+      #
+      #   Repeat.phase(1, true, false) # => "B"
       def phase(index, shifts, across)
         return "A" unless shifts
 

@@ -34,6 +34,8 @@ module EarnestFold
 
       # @param count [Rational]
       # @return [Length] flat width, sides turned
+      #
+      #   Widths.new(cloth: cloth, seam: Length.mm(15), side: Length.mm(50)).flat(2r) # => 2630 mm
       def flat(count)
         whole = count.floor
         (whole == count) ? single + each_more * (whole - 1) : half_more + each_more * whole
@@ -42,6 +44,8 @@ module EarnestFold
       # @param needed [Length]
       # @param step [Rational] 1 or 1/2
       # @return [Rational] the least count that gives at least this
+      #
+      #   Widths.new(cloth: cloth, seam: Length.mm(15), side: Length.mm(50)).least_for(Length.cm(200), 1/2r) # => (2/1)
       def least_for(needed, step)
         whole = Rational([1, ((needed - single) / each_more).ceil + 1].max)
         return whole if step == 1
@@ -57,6 +61,8 @@ module EarnestFold
       # width.
       # @param count [Rational]
       # @return [Array<Length>]
+      #
+      #   Widths.new(cloth: cloth, seam: Length.mm(15), side: Length.mm(50)).seams(2r) # => [1315 mm]
       def seams(count)
         first = cloth.width - cloth.selvedge - side - joined_edge
         Array.new(count.ceil - 1) { |index| first + each_more * index }

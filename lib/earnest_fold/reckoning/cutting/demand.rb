@@ -13,6 +13,8 @@ module EarnestFold
 
         # @param reckonings [Array<TreatmentReckoning>]
         # @return [Hash{String => Array<Cut>}] by the cloth's id, then by treatment: face, lining, interlining
+        #
+        #   Cutting::Demand.by_cloth([reckoning]).values.first.size # => 4
         def by_cloth(reckonings)
           reckonings.each_with_object(Hash.new { |cuts, id| cuts[id] = [] }) do |reckoning, cuts|
             cuts[reckoning.treatment.face.id].concat(face(reckoning))

@@ -31,7 +31,7 @@ module EarnestFold
         # @param minute [Integer] since midnight
         # @return [String]
         #
-        #   ClockKind.written(510) # => "8:30"
+        #   FieldKinds::ClockKind.written(510) # => "8:30"
         def self.written(minute) = format("%d:%02d", *minute.divmod(60))
 
         def schema = {"type" => "integer", "minimum" => 0, "maximum" => latest}

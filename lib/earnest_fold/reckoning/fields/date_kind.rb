@@ -16,7 +16,7 @@ module EarnestFold
         # @param text [String, nil]
         # @return [Date, nil] nil for what is no day
         #
-        #   DateKind.date("2026-02-30") # => nil
+        #   FieldKinds::DateKind.date("2026-02-30") # => nil
         def self.date(text)
           Date.iso8601(text) if PATTERN.match?(text.to_s)
         rescue Date::Error

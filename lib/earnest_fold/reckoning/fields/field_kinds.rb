@@ -16,16 +16,22 @@ module EarnestFold
         # @param kept [Object, nil]
         # @param unit [Unit] the one shown
         # @return [String] as a person reads and types it, without the unit's name
+        #
+        #   FieldKinds::LengthKind.new(least: :zero).show("93 1/2 in", Units::CM) # => "237.5"
         def show(kept, _unit) = kept.to_s
 
         # @param typed [String] by a person, not empty
         # @param unit [Unit] the one shown
         # @return [Object] to be kept: exactly what was typed, with its unit
+        #
+        #   FieldKinds::LengthKind.new(least: :zero).take("93 1/2", Units::IN) # => "93 1/2 in"
         def take(typed, _unit) = typed
 
         # @param raw [Object] as a document has it
         # @param unit [String] the document's
         # @return [Object] to be kept
+        #
+        #   FieldKinds::LengthKind.new(least: :zero).keep(236, "cm") # => "236 cm"
         def keep(raw, _unit) = raw
 
         # @param kept [Object]
@@ -41,6 +47,8 @@ module EarnestFold
         # @param unit [Unit]
         # @return [Array(Symbol, Hash), nil] the code of the doubt and its facts; `offer` is what may be meant, as it
         #   would be kept
+        #
+        #   FieldKinds::FullnessKind.new.doubt("50", Units::CM).first # => :so_many_times
         def doubt(_kept, _unit) = nil
 
         # @return [Integer] characters

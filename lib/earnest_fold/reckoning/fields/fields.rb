@@ -67,7 +67,7 @@ module EarnestFold
       # @return [Field]
       # @raise [KeyError] for one that nobody declares
       #
-      #   Treatment::FIELDS.at("making.hem.depth", {}).kind # => a LengthKind
+      #   Treatment::FIELDS.at("making.hem.depth", {}).kind.least # => :zero
       def at(path, kept)
         step, rest = path.split(".", 2)
         field = fetch(step.to_sym)
@@ -80,6 +80,8 @@ module EarnestFold
 
       # @param kept [Hash, nil] as it is kept
       # @return [Array<String>] the paths of all fields, in their order, those inside others instead of them
+      #
+      #   Declare::ALLOWANCE.paths # => ["kind", "depth", "turn_under"]
       def paths(kept = {})
         @fields.flat_map do |field|
           inside = kept.is_a?(Hash) ? kept[field.key] : nil
@@ -97,15 +99,21 @@ module EarnestFold
 
       # @param at [String] the JSON Pointer of a problem
       # @return [String, nil] the station at which it can be mended; nil for a place that nobody declares
+      #
+      #   Treatment::FIELDS.station_of("/drop/readings/0") # => "measure"
       def station_of(at) = @by_name[at.delete_prefix("/")[/\A\w+/]&.to_sym]&.station
 
       # @param raw [Hash] as a document has it
       # @param unit [String] the document's
       # @return [Hash] to be kept; fields that nobody declares are let through: a later version may know them
+      #
+      #   Treatment::FIELDS.keep({"overlap" => 8}, "cm") # => {"overlap"=>"8 cm"}
       def keep(raw, unit) = each_kind(raw) { |kind, value| kind.keep(value, unit) }
 
       # @param kept [Hash]
       # @return [Hash] as a document has it
+      #
+      #   Cloth::FIELDS.write({"mass" => "250"}) # => {"mass"=>(250/1)}
       def write(kept) = each_kind(kept) { |kind, value| kind.write(value) }
 
       # @param raw [Object] a Hash with String keys, if the document is well made

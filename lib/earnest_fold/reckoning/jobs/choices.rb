@@ -33,6 +33,8 @@ module EarnestFold
 
       # Half a width and a width less and more.
       # @return [Array<Choice>] the fewest first; none where the cloth runs sideways
+      #
+      #   Choices.of(reckoning).map(&:name) # => [(1/1), (3/2), (2/1), (5/2), (3/1)]
       def of(reckoning)
         return [] if reckoning.treatment.sideways?
 

@@ -22,9 +22,13 @@ module EarnestFold
       end
 
       # @return [Length]
+      #
+      #   ClothReckoning.of(cloth, [reckoning]).length_needed # => 10328 mm
       def length_needed = endless.length_needed
 
       # @return [Length] up to the cloth's order step
+      #
+      #   ClothReckoning.of(cloth, [reckoning]).length_to_order # => 10400 mm
       def length_to_order = endless.length_to_order
 
       # @return [Rational, nil] unrounded

@@ -39,7 +39,7 @@ module EarnestFold
         # @param numbers [Array<Rational>] at least one
         # @return [Rational] the middle one, or halfway between the two
         #
-        #   Learning.median([3r, 1r, 9r])  # => (3/1)
+        #   MakingUp::Learning.median([3r, 1r, 9r])  # => (3/1)
         def median(numbers)
           sorted = numbers.sort
           middle = sorted.size / 2

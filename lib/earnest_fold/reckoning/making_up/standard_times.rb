@@ -58,7 +58,7 @@ module EarnestFold
         # @param times [Hash{Symbol => Rational, Integer}] how much of each
         # @return [Rational] minutes
         #
-        #   StandardTimes::USUAL.minutes(set_up: 1, press: 2)  # => (12/1)
+        #   MakingUp::StandardTimes::USUAL.minutes(set_up: 1, press: 2)  # => (12/1)
         def minutes(times) = times.sum(0r) { |name, amount| public_send(name) * amount }
       end
     end

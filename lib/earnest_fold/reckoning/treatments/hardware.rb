@@ -19,6 +19,8 @@ module EarnestFold
       # @param job [Array<TreatmentReckoning>] every treatment of the job, this one among them
       # @param on_hand [Hash{Symbol => Integer, Length}]
       # @return [Array<Hardware>] of the parts that this treatment takes
+      #
+      #   HardwareCount.of(reckoning, [reckoning], {hooks: 20}).first.short # => 8
       def of(reckoning, job, on_hand)
         counted(Sundries.of(reckoning), total(job), on_hand)
       end

@@ -12,6 +12,8 @@ module EarnestFold
 
       # @param reckoning [TreatmentReckoning]
       # @return [At, nil] nil where nothing repeats along the drop
+      #
+      #   Level.of(reckoning).hem # => 248 mm
       def of(reckoning)
         cut = reckoning.drop_cut
         return if !cut.cloth.repeats? || cut.sideways

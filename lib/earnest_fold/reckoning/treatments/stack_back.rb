@@ -9,6 +9,8 @@ module EarnestFold
       # @param curtains [Array<Curtain>]
       # @param house [HouseRules]
       # @return [StackBack]
+      #
+      #   StackBack.of(treatment, reckoning.curtains, house).places.first # => [0 mm, 370 mm]
       def self.of(treatment, curtains, house)
         length = treatment.support.length
         widths = curtains.map { |curtain| Folds.stacked(treatment, curtain, house) }

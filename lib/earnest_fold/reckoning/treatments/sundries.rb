@@ -41,6 +41,8 @@ module EarnestFold
 
       # @param reckoning [TreatmentReckoning]
       # @return [Hash{Symbol => Integer, Length}] without what isn't needed
+      #
+      #   Sundries.of(reckoning)[:hooks] # => 28
       def of(reckoning)
         curtains = reckoning.curtains
         figures = curtains.map(&:heading)

@@ -104,12 +104,18 @@ module EarnestFold
       end
 
       # @return [Array<Length>] the length of each support there is: a dress pair hangs from two short ones
+      #
+      #   treatment.supports # => [1800 mm]
       def supports = (opening.kind == "dress_pair") ? [opening.cover, opening.cover] : [support.length]
 
       # @return [Length] top edge to hem edge
+      #
+      #   treatment.finished_drop # => 2128 mm
       def finished_drop = drop.shortest + drop.stand_up + drop.offset
 
       # @return [Array<Curtain>] each reckoned; asked for only where the figures can be ({Refusals})
+      #
+      #   treatment.curtains.map(&:hand) # => ["left", "right"]
       def curtains = @once[:curtains] ||= spans.map { |span| Curtain.of(self, span) }.freeze
 
       # @return [Boolean] whether the face runs along the track instead of down
@@ -132,6 +138,8 @@ module EarnestFold
 
       # @return [TreatmentReckoning]
       # @raise [Invalid] where it can't be reckoned
+      #
+      #   treatment.reckon.widths_total # => 4
       def reckon
         problems = Problems.new
         Refusals.check(self, problems)

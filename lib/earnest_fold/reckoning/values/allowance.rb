@@ -5,6 +5,8 @@ module EarnestFold
     # Cloth turned over at an edge: double takes twice its depth, single its depth and the turn-under, none nothing.
     Allowance = Value.define(:kind, :depth, :turn_under) do
       # @return [Length] what the turning takes of the flat cloth
+      #
+      #   Allowance.new(kind: "single", depth: Length.cm(4), turn_under: Length.cm(1)).taken # => 50 mm
       def taken
         case kind
         when "double" then depth * 2

@@ -9,6 +9,8 @@ module EarnestFold
       module_function
 
       # @return [Rational, nil] nil for what is no number, or one of absurd size
+      #
+      #   Exact.read("2,5") # => (5/2)
       def read(raw)
         case raw
         when Integer then (raw.bit_length < 200) ? Rational(raw) : nil

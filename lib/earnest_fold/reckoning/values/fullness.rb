@@ -9,9 +9,13 @@ module EarnestFold
       def self.ratio(ratio) = new(ratio: ratio, written_as: :ratio)
 
       # @param percent [Rational] in all: 225 is 2.25
+      #
+      #   Fullness.percent_total(225r).ratio # => (9/4)
       def self.percent_total(percent) = new(ratio: percent/100r, written_as: :percent_total)
 
       # @param percent [Rational] added: 75 is 1.75
+      #
+      #   Fullness.percent_added(75r).ratio # => (7/4)
       def self.percent_added(percent) = new(ratio: 1 + percent/100r, written_as: :percent_added)
 
       def percentage? = written_as != :ratio

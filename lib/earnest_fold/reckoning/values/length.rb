@@ -6,7 +6,7 @@ module EarnestFold
     # refused, and rounding happens only in the methods named for it.
     #
     #   Length.cm(236) + Length.mm(5)  # => 2365 mm
-    #   Length.mm(10) / Length.mm(4)   # => (5/2), a ratio
+    #   Length.mm(10) / Length.mm(4)   # => (5/2)
     class Length
       include Comparable
 
@@ -72,6 +72,8 @@ module EarnestFold
 
       # @param step [Length]
       # @return [Length] the least whole number of steps that covers this length
+      #
+      #   Length.mm(2365).ceil_to(Length.mm(320)) # => 2560 mm
       def ceil_to(step) = Length.new((@mm / step.mm).ceil * step.mm)
 
       # @param step [Length]

@@ -51,6 +51,8 @@ module EarnestFold
       end
 
       # @return [Boolean] whether the text names a unit of its own
+      #
+      #   LengthReader.unit_named?("93 in") # => true
       def unit_named?(text) = tidy(text).match?(/[a-z"']/)
 
       def tidy(text)

@@ -5,7 +5,7 @@ module EarnestFold
     # An amount of money: whole hundredths of the workroom's currency, never a Float. What comes from a sum that isn't
     # whole is rounded once, a half away from zero, by {of}.
     #
-    #   Money.of(41475/1000r) + Money.of(1)  # => 42.48
+    #   (Money.of(41475/1000r) + Money.of(1)).to_s # => "42.48"
     class Money
       include Comparable
 
@@ -15,6 +15,8 @@ module EarnestFold
       # @param amount [Integer, Rational]
       # @return [Money] the nearest hundredth
       # @raise [TypeError] for a Float or anything that is no exact number
+      #
+      #   Money.of(41475/1000r).to_s # => "41.48"
       def self.of(amount)
         unless amount.is_a?(Integer) || amount.is_a?(Rational)
           raise TypeError, "money needs an Integer or a Rational, not #{amount.class}"
@@ -25,6 +27,8 @@ module EarnestFold
 
       # @param amounts [Enumerable<Money>]
       # @return [Money]
+      #
+      #   Money.sum([Money.of(1), Money.of(2)]).to_s # => "3.00"
       def self.sum(amounts) = amounts.reduce(ZERO, :+)
 
       # @api private

@@ -30,6 +30,8 @@ module EarnestFold
 
       # @param step [String, Symbol, Integer] a key or an index
       # @return [Problems] the same collection, one step further into the document
+      #
+      #   Problems.new.within(:support).within(:length).at # => "/support/length"
       def within(step) = Problems.new("#{@at}/#{step.to_s.gsub("~", "~0").gsub("/", "~1")}", @found)
 
       # @param code [Symbol]

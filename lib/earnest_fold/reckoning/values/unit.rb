@@ -28,6 +28,8 @@ module EarnestFold
       # @param name [String] "mm", "cm" or "in"
       # @return [Unit]
       # @raise [KeyError] for any other name
+      #
+      #   Units.fetch("in").step # => (127/80)
       def self.fetch(name) = ALL.fetch(name)
     end
   end

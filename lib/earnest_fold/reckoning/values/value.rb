@@ -5,7 +5,7 @@ module EarnestFold
     # A frozen record with named members, keyword only, with the interface of Ruby 3.2's Data so that it can become one.
     #
     #   Point = Value.define(:x, :y)
-    #   Point.new(x: 1, y: 2).with(y: 3).to_h # => {x: 1, y: 3}
+    #   Point.new(x: 1, y: 2).with(y: 3).to_h # => {:x=>1, :y=>3}
     class Value
       # @param members [Array<Symbol>]
       # @return [Class] a subclass of Value with those members; its `new` raises ArgumentError for a missing or

@@ -70,9 +70,13 @@ module EarnestFold
       def stand_up_expression = rise.expression
 
       # @return [Length] the least reading decides
+      #
+      #   treatment.drop.shortest # => 2138 mm
       def shortest = readings.min
 
       # @return [Length] how far the readings lie apart
+      #
+      #   treatment.drop.spread # => 6 mm
       def spread = readings.max - readings.min
     end
   end

@@ -53,6 +53,8 @@ module EarnestFold
       end
 
       # @return [Length] the offset at the foot
+      #
+      #   MeasuredPoints.offset(treatment.drop.asked.with(measured_to: "floor")) # => -10 mm
       def offset(drop)
         case drop.measured_to
         when nil then Length::ZERO

@@ -31,6 +31,8 @@ module EarnestFold
       # @param support [Support]
       # @param ends [Ends]
       # @return [Array<Span>] the curtains, as seen from the room from left to right
+      #
+      #   treatment.spans.map(&:finished_width) # => [1000 mm, 1000 mm]
       def spans(support, ends)
         case kind
         when "pair" then pair(support.length, ends)
@@ -41,6 +43,8 @@ module EarnestFold
       end
 
       # @return [Boolean] two curtains that belong together as a left and a right
+      #
+      #   treatment.opening.pair? # => true
       def pair? = %w[pair dress_pair].include?(kind)
 
       private

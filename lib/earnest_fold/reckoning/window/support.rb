@@ -7,6 +7,8 @@ module EarnestFold
     Support = Value.define(:kind, :length, :diameter, :projection, :carriers, :rating, :height) do
       # @param opening_kind [String, nil]
       # @return [Boolean] whether nothing can be reckoned without its length
+      #
+      #   Support.length_needed?("dress_pair") # => false
       def self.length_needed?(opening_kind) = opening_kind != "dress_pair"
 
       # @param opening [Opening]

@@ -40,7 +40,7 @@ module EarnestFold
         def money(amount) = "#{Words.money(amount.to_r)} #{rules.currency}"
 
         # @yieldreturn [String] a part that changes only with the account
-        def shown(part, &block) = @account.once(part, &block)
+        def shown(part, &block) = Fragments.of(@account, part, &block)
 
         def lines = statement.lines.map { |line| [Words.account_line(line, unit), line] }
 

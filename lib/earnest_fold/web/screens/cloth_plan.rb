@@ -93,6 +93,9 @@ module EarnestFold
 
         # What is made of the plan, made once while nothing that it is made of changes.
         # @yieldreturn [Object]
+        # @yieldreturn [String] a list of cuts
+        def shown(*name, &block) = Fragments.of(self, *name, &block)
+
         def once(*name, &block) = @screen.once(*name, cutting.state, @screen.zoom, @screen.touched, &block)
 
         # @param placed [Array<Reckoning::Cutting::Placed>]

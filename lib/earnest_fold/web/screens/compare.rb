@@ -25,7 +25,7 @@ module EarnestFold
         end
 
         # @yieldreturn [String] the tables
-        def shown(&block) = once(:compare, &block)
+        def shown(&block) = Fragments.of(self, :compare, &block)
 
         # Only what can be taken instead: what there is to say stands with the cloth.
         def remarks = []

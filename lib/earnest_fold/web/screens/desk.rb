@@ -62,16 +62,11 @@ module EarnestFold
         def house = sheet.house
 
         # @yieldreturn [String] the working as it is shown
-        def shown_working(&block) = once(:working, &block)
+        def shown_working(&block) = Fragments.of(self, :working, &block)
 
         # Fields as they are shown while nothing typed was refused.
         # @yieldreturn [String]
-        def shown_fields(name, &block) =
-          if form
-            block.call
-          else
-            once(:fields, name, &block)
-          end
+        def shown_fields(name, &block) = form ? block.call : Fragments.of(self, :fields, name, &block)
 
         # @param key [Array] what something depends on besides the treatment and its cloths
         # @return [Object] what the block makes of it, made once

@@ -32,7 +32,7 @@ module EarnestFold
 
         # What changes only with the diary itself.
         # @yieldreturn [String]
-        def shown(part, &block) = diary.once(part, monday, &block)
+        def shown(part, &block) = Fragments.of(diary, part, monday, &block)
 
         def page_title = Words.say("diary.title")
 

@@ -50,7 +50,7 @@ module EarnestFold
         def silhouette(entry) = Pictures.silhouette(sheet, entry)
 
         # @yieldreturn [String] the window's card
-        def card(entry, &block) = sheet.once(:card, entry.id, &block)
+        def card(entry, &block) = Fragments.of(sheet, :card, entry.id, &block)
 
         # @return [Boolean] whether its window has more than one layer
         def layered?(entry) = entry.layered?

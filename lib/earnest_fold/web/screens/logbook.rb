@@ -24,7 +24,7 @@ module EarnestFold
         def works = @log.works.first(MOST)
 
         # @yieldreturn [String]
-        def shown(part, &block) = @log.once(part, &block)
+        def shown(part, &block) = Fragments.of(@log, part, &block)
 
         def kinds = @log.kinds
 

@@ -6,6 +6,8 @@ module EarnestFold
     Range3 = Value.define(:min, :target, :max) do
       # @param millimetres [Rational]
       # @return [Rational] how far it falls outside, over the target
+      #
+      #   Range3.new(min: Length.cm(9), target: Length.cm(10), max: Length.cm(12)).penalty(130r) # => (1/10)
       def penalty(millimetres)
         return (min.mm - millimetres) / target.mm if millimetres < min.mm
 

@@ -11,6 +11,8 @@ module EarnestFold
 
       # @param flat [Length]
       # @return [Integer] at least one
+      #
+      #   Folds.gathered(Length.cm(263)) # => 22
       def gathered(flat) = [(flat / GATHERED).ceil, 1].max
 
       # How far the folds reach to either side of the line they hang on, as the rules give it for the wave, up to the
@@ -19,6 +21,8 @@ module EarnestFold
       # @param hung [Length] what it covers
       # @param count [Integer] folds
       # @return [Length]
+      #
+      #   Folds.depth(Length.cm(263), Length.cm(100), 22) # => 28 mm
       def depth(flat, hung, count)
         square = ((flat / count).mm**2 - (hung / count).mm**2).ceil
         square.positive? ? Length.mm(Rational(ceiling_root(square), 4).ceil) : Length::ZERO

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # Markup that is made once for as long as nothing changes that it shows. It is used where `bin/bench web` shows
+    # that it is worth it, and nowhere else.
+    module Fragments
+      @remembered = true
+
+      class << self
+        # @param holder [#once] what the markup shows, with all that it is made from
+        # @param name [Array] which part of it, with what else it depends on
+        # @yieldreturn [String] markup
+        # @return [String]
+        def of(holder, *name, &made) = @remembered ? holder.once(:markup, *name, &made) : made.call
+
+        # For the bench: what the block shows is made anew each time.
+        def made_anew
+          @remembered = false
+          yield
+        ensure
+          @remembered = true
+        end
+      end
+    end
+  end
+end

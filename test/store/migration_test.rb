@@ -87,7 +87,41 @@ class MigrationTest < EarnestFoldTest
     with_store { looked_at(S::Workroom.new(room), job, treatment, cloth) }
   end
 
+  # A window kept at any version there was is reckoned and changed today, and none is lost on the way.
+  def test_a_window_from_every_version_is_reckoned_and_changed
+    room = job = nil
+    versions.each do |version|
+      Sequel::Migrator.run(@db, S::MIGRATIONS, target: version)
+      room ||= @db[:workrooms].insert(name: "Before")
+      job ||= @db[:jobs].insert(workroom_id: room, title: "Office", unit: "cm")
+      keep_window(room, job, version)
+    end
+    Sequel::Migrator.run(@db, S::MIGRATIONS)
+
+    with_store { all_reckoned_and_changed(EarnestFold::Work::Workroom.new(S::Workroom.new(room)), job) }
+  end
+
   private
+
+  def versions = Dir[File.join(S::MIGRATIONS, "*.rb")].map { |file| Integer(File.basename(file)[/\d+/], 10) }.sort
+
+  def keep_window(room, job, version)
+    cloth = @db[:cloths].insert(workroom_id: room, spec: Sequel.pg_jsonb(CLOTH.merge("name" => "Twill #{version}")))
+    window = @db[:windows].insert(workroom_id: room, job_id: job, position: version, name: "from #{version}")
+    spec = Sequel.pg_jsonb(TREATMENT.merge("face" => cloth.to_s))
+    @db[:treatments].insert(workroom_id: room, window_id: window, position: 1, spec: spec)
+  end
+
+  def all_reckoned_and_changed(in_hand, job)
+    works = in_hand.job(job).works
+    assert_equal versions.map { |version| "from #{version}" }, works.map(&:title)
+    assert works.all?(&:reckoning), -> { works.flat_map(&:problems).inspect }
+    works.each do |work|
+      changed = work.record.spec.merge("overlap" => "8 cm")
+      in_hand.kept.treatments.update(work.id, changed, version: work.record.version)
+    end
+    assert_equal ["8 cm"], in_hand.job(job).works.map { |work| work.record.spec["overlap"] }.uniq
+  end
 
   CLOTH = {"name" => "Twill", "use" => "face", "width" => "140 cm", "selvedge" => "1 cm"}.freeze
   TREATMENT = {

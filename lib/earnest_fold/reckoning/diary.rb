@@ -29,10 +29,7 @@ module EarnestFold
       JobOfDiary = Value.define(:id, :promised, :tasks)
       # A task in its place, in working minutes. `held` is what its beginning hung on: :start, :needs, :waiting,
       # :cloth, :parts, :moved, :bench or :people; `ready` when everything it needs and waits for was there.
-      Laid = Value.define(:task, :job, :from, :to, :ready, :held) do
-        # @return [Integer] minutes that it stood waiting for a bench or a person
-        def delay = from - ready
-      end
+      Laid = Value.define(:task, :job, :from, :to, :ready, :held)
       # The benches in the order of a page; :away is work outside the workroom.
       BENCHES = %i[table press machine hands away].freeze
     end

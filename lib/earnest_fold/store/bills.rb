@@ -8,7 +8,6 @@ module EarnestFold
       KINDS = %w[quote order invoice].freeze
       # `content` is what was written, as plain values.
       Bill = Reckoning::Value.define(:id, :job_id, :kind, :number, :content, :by, :at)
-      MOST_NUMBER = 999_999_999
 
       def initialize(workroom)
         @workroom = workroom

@@ -6,8 +6,6 @@ module EarnestFold
     # held against. Its `spec` has one part for the metric tape and one for inches; what inches don't say, the metric
     # part does.
     class RuleSet < Reckoning::Value.define(:id, :name, :spec, :version)
-      TAPES = %w[metric inches].freeze
-
       # @param unit [Reckoning::Unit]
       # @return [Hash] in the job format: "making", "lining" (where the set has one) and "headings" by kind
       def for(unit) = unit.inches? ? RuleSet.over(spec.fetch("metric"), spec.fetch("inches", {})) : spec.fetch("metric")

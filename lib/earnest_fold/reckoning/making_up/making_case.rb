@@ -26,8 +26,6 @@ module EarnestFold
 
         def by_hand? = house.stitching == "hand"
 
-        def heading_first? = house.making_order == "heading_first"
-
         # @return [Boolean] whether a tape, a cord or hooks dictate the flat width
         def dictated? = heading.folds_dictated?
 

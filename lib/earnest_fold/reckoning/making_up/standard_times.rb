@@ -50,8 +50,6 @@ module EarnestFold
           finish: 8r,
           hang: 45r
         }.freeze
-        # What each is counted in.
-        BY_METRE = %i[join hem_by_hand hem_by_machine side_by_hand side_by_machine press tape lock unpick cut].freeze
         FIELDS = Fields.new(**USUAL_MINUTES.transform_values { |minutes| Declare.number(minutes, over: 0, most: 600) })
         USUAL = new(**USUAL_MINUTES)
 

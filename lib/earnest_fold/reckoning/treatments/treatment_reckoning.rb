@@ -62,9 +62,6 @@ module EarnestFold
       # @return [Array<Check>] the most serious first
       def checks = @checks ||= Checks.of(self).freeze
 
-      # @return [Boolean]
-      def stopped? = checks.any?(&:stop?)
-
       # @return [Array<Line>] how the figures came about, in the order a maker would write them
       def working = @working ||= TreatmentWorking.new(self).lines.freeze
 

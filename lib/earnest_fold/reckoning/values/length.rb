@@ -76,14 +76,6 @@ module EarnestFold
       #   Length.mm(2365).ceil_to(Length.mm(320)) # => 2560 mm
       def ceil_to(step) = Length.new((@mm / step.mm).ceil * step.mm)
 
-      # @param step [Length]
-      # @return [Length] the greatest whole number of steps within this length
-      def floor_to(step) = Length.new((@mm / step.mm).floor * step.mm)
-
-      # @param step [Length]
-      # @return [Length] the nearest whole number of steps; a half goes away from zero
-      def to_nearest(step) = Length.new((@mm / step.mm).round(half: :up) * step.mm)
-
       def inspect = "#{(@mm.denominator == 1) ? @mm.numerator : @mm} mm"
       alias_method :to_s, :inspect
 

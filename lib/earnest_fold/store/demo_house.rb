@@ -206,25 +206,23 @@ module EarnestFold
           pieces.each { |label, spec| @workroom.shelf.receive(cloths[key].to_i, label, spec) }
         end
         ["Ida Marram", "Joss Teal"].each { |name| @workroom.people.add(name) }
-        landing = @workroom.jobs.create(title: "Upper landing", unit: "in")
-        @workroom.jobs.add_window(
-          landing,
-          room: "Upper landing",
-          name: "Stair window",
-          spec: UPPER_LANDING.merge(
-            "face" => cloths["tick"],
-            "lining" => LANDING_LINING.merge("cloth" => cloths["sateen"])
-          )
-        )
-        promised(landing, "promised" => 9)
-        office = @workroom.jobs.create(title: "Ticket office", unit: "cm")
-        @workroom.jobs.add_window(
-          office,
-          room: "Ticket office",
-          name: "Quay window",
-          spec: TICKET_OFFICE.merge("face" => cloths["ferry"])
-        )
+        landing(cloths)
+        office(cloths)
         timed
+      end
+
+      def landing(cloths)
+        job = @workroom.jobs.create(title: "Upper landing", unit: "in")
+        lining = LANDING_LINING.merge("cloth" => cloths["sateen"])
+        spec = UPPER_LANDING.merge("face" => cloths["tick"], "lining" => lining)
+        @workroom.jobs.add_window(job, room: "Upper landing", name: "Stair window", spec: spec)
+        promised(job, "promised" => 9)
+      end
+
+      def office(cloths)
+        job = @workroom.jobs.create(title: "Ticket office", unit: "cm")
+        spec = TICKET_OFFICE.merge("face" => cloths["ferry"])
+        @workroom.jobs.add_window(job, room: "Ticket office", name: "Quay window", spec: spec)
       end
 
       # What the bench's clocks said of three jobs, and what was learnt of one: job, minutes by step and curtain.

@@ -237,30 +237,29 @@ module EarnestFold
       # An offcut that is long enough to be kept is a piece of its own, beside the one it came off.
       def offcut(piece, taking)
         number = @workroom.rows(:pieces).where(parent_id: piece.id).count + 1
-        inside = piece.piece.from(taking.from)
-        flaws = piece.piece.flaws.select { |flaw| flaw.to > taking.from && flaw.from < taking.to }
         spec = {
           "delivered" => Records.typed(taking.length),
           "measured" => Records.typed(taking.length),
           "batch" => piece.piece.batch,
-          "pattern_start" => Records.typed(inside.pattern_start),
+          "pattern_start" => Records.typed(piece.piece.from(taking.from).pattern_start),
           "place" => piece.piece.place,
           "squared" => true,
-          "flaws" => flaws.map do |flaw|
-            {
-              "from" => Records.typed([flaw.from - taking.from, Reckoning::Length::ZERO].max),
-              "to" => Records.typed([flaw.to - taking.from, taking.length].min),
-              "what" => flaw.what
-            }
-          end
+          "flaws" => flaws_in(piece, taking),
+          **piece.spec.slice("width", "repeat", "accepted")
         }
-        add(
-          piece.cloth_id,
-          "#{piece.label}/#{number}",
-          spec.merge(piece.spec.slice("width", "repeat", "accepted")),
-          piece.id,
-          "came_off"
-        )
+        add(piece.cloth_id, "#{piece.label}/#{number}", spec, piece.id, "came_off")
+      end
+
+      # As they lie in what is taken.
+      def flaws_in(piece, taking)
+        inside = piece.piece.flaws.select { |flaw| flaw.to > taking.from && flaw.from < taking.to }
+        inside.map do |flaw|
+          {
+            "from" => Records.typed([flaw.from - taking.from, Reckoning::Length::ZERO].max),
+            "to" => Records.typed([flaw.to - taking.from, taking.length].min),
+            "what" => flaw.what
+          }
+        end
       end
 
       def add(cloth_id, label, spec, parent, kind)

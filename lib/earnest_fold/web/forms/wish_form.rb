@@ -40,38 +40,27 @@ module EarnestFold
         end
 
         def pinned
-          _, treatment, curtain, number = @params["cut"].to_s.split("~")
-          others =
-            @cutting
-              .wanted
-              .fetch("pins", [])
-              .reject do |pin|
-                pin.values_at("treatment", "curtain") == [treatment, curtain] && pin["number"].to_s == number
-              end
+          others = @cutting.wanted.fetch("pins", []).reject { |pin| named == name_of(pin) }
           return @cutting.wanted.merge("pins" => others) if @params["pin"] == "no"
 
-          cut = @cutting.left.find do |one|
-            [one.treatment, one.curtain, one.number.to_s] == [treatment, curtain, number]
-          end
+          cut = @cutting.left.find { |one| [one.treatment, one.curtain, one.number.to_s] == named }
           from = cut && placed(cut)
-          if from
-            @cutting.wanted.merge(
-              "pins" =>
-                others +
-                  [
-                    {
-                      "piece" => @record.label,
-                      "treatment" => treatment,
-                      "curtain" => curtain,
-                      "number" => cut.number,
-                      "from" => Store::Records.exact(from)
-                    }
-                  ]
-            )
-          else
-            @cutting.wanted
-          end
+          from ? @cutting.wanted.merge("pins" => [*others, pin(cut, from)]) : @cutting.wanted
         end
+
+        # @return [Array<String>] the cut that is meant: treatment, curtain, number
+        def named = @params["cut"].to_s.split("~").drop(1)
+
+        def name_of(pin) = [*pin.values_at("treatment", "curtain"), pin["number"].to_s]
+
+        def pin(cut, from) =
+          {
+            "piece" => @record.label,
+            "treatment" => cut.treatment,
+            "curtain" => cut.curtain,
+            "number" => cut.number,
+            "from" => Store::Records.exact(from)
+          }
 
         # @return [Reckoning::Length, nil] from the piece's first end
         def placed(cut)

@@ -5,6 +5,9 @@ module EarnestFold
     # Jobs with their windows.
     class Jobs
       MOST_LISTED, MOST_USING = 30, 8
+      # Where a treatment names a cloth.
+      USES = %i[face_id lining_id interlining_id].map { |column| Sequel[:treatments][column] }.freeze
+      private_constant :USES
       JOINED = [
         Sequel[:jobs][:id].as(:job_id),
         :title,
@@ -78,22 +81,19 @@ module EarnestFold
       end
 
       # @param cloth_id [Integer]
-      # @return [Array<Records::Job>] those at work (not in the archive) that use the cloth, the last changed first,
-      #   at most MOST_USING, in one question
+      # @return [Array<Records::Job>] those at work (not in the archive) that use the cloth, the last changed first, at
+      #   most MOST_USING, in one question; of each only the work that uses it
       def using(cloth_id)
         Store.guard do
-          uses =
-            %w[spec->>'face' spec#>>'{lining,cloth}' spec#>>'{interlining,cloth}']
-              .map { |place| Sequel.lit("#{place} = ?", cloth_id.to_s) }
-              .reduce(:|)
+          uses = Sequel.or(USES.to_h { |column| [column, cloth_id] })
           windows = @workroom.rows(:treatments).where(uses).select(:window_id)
           ids = @workroom
             .rows(:jobs)
             .where(archived: false, id: @workroom.rows(:windows).where(id: windows).select(:job_id))
-            .order(Sequel.desc(:updated_at))
+            .order(Sequel.desc(:updated_at), Sequel.desc(:id))
             .limit(MOST_USING)
             .select(:id)
-          whole(ids).order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel[:jobs][:id], *IN_ORDER).all
+          whole(ids).where(uses).order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel[:jobs][:id], *IN_ORDER).all
             .chunk_while { |one, other| one[:job_id] == other[:job_id] }.map { |of_job| record(of_job) }
         end
       end

@@ -31,7 +31,7 @@ class DiaryWeekTest < EarnestFoldTest
       R::Diary::USUAL,
       [block(0, 120).with(words: "River bay, lounge")]
     ).to_s
-    assert_equal ["River", "bay,"], narrow.scan(%r{class="block-words"[^>]*>([^<]+)<}).flatten
+    assert_equal ["River", "bay"], narrow.scan(%r{class="block-words"[^>]*>([^<]+)<}).flatten
   end
 
   private

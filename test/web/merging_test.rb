@@ -128,6 +128,14 @@ class MergingTest < WebTest
     assert_match(/Hook spacing 9 – Take mine/, text)
   end
 
+  def test_notes_that_are_too_long_are_refused_and_stand_there_still
+    typed = "a" * 4001
+    send_form("/jobs/#{office.id}/notes", "notes" => typed, "saw" => {"notes" => office.notes})
+    assert_equal 422, last_response.status
+    assert_includes last_response.body, typed
+    assert_equal "", office.notes
+  end
+
   private
 
   def house = workroom.house.read

@@ -102,7 +102,7 @@ module EarnestFold
           else rows << word[0, room].dup
           end
         end
-        made.first(2)
+        made.first(2).map { |row| row.delete_suffix(",") }
       end
     end
   end

@@ -8,7 +8,7 @@ module EarnestFold
         FIELD = R::Field.new(name: :notes, kind: R::FieldKinds::TextKind.new(least: 0, most: 4000), default: "")
 
         # @param job [Store::Records::Job]
-        # @param params [Hash]
+        # @param params [Hash, nil] nil before anything was typed
         def initialize(job, params)
           super(params, R::Units::CM)
           @now = {"notes" => job.notes}

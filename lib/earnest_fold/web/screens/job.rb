@@ -11,7 +11,7 @@ module EarnestFold
         # @param altering [Symbol, nil] or of somebody's own curtain
         def initialize(sheet, typed: {}, problem: nil, altering: nil, dates: nil, notes: nil)
           @dates = dates || Forms::DatesForm.new(sheet.job, nil)
-          @notes = notes
+          @notes = notes || Forms::NotesForm.new(sheet.job, nil)
           @sheet, @typed, @problem, @altering = sheet, typed, problem, altering
         end
 
@@ -30,7 +30,10 @@ module EarnestFold
         # @return [Array<Forms::Merging::Both>] what was typed beside what somebody else left meanwhile
         def both_dates = @dates.clashes
 
-        def both_notes = @notes ? @notes.clashes : []
+        # @return [Field] the job's notes
+        def notes = Field.of_form(@notes, "notes", label: Words.say("job.notes"), unit: unit)
+
+        def both_notes = @notes.clashes
 
         def unit = sheet.unit
 

@@ -143,6 +143,7 @@ require_relative "reckoning/jobs/choices"
 require_relative "reckoning/jobs/job"
 
 require_relative "reckoning/judgement"
+Dir[File.join(__dir__, "reckoning/judgement/lines/*.rb")].sort.each { |theme| require theme }
 EarnestFold::Reckoning::Judgement::Rules.load(File.join(__dir__, "reckoning/judgement"))
 
 require_relative "reckoning/house/house_rules"

@@ -130,8 +130,8 @@ class JudgementTest < EarnestFoldTest
   # At Making a line stands at a step that there is.
   def test_what_is_said_at_making_belongs_to_a_step
     R::Judgement::Rules
-      .select { |rule| rule.respond_to?(:call) && Array(rule::STATION).include?("making") }
-      .each { |rule| assert_includes R::MakingUp::Kinds.names, rule::STEP, rule::CODE }
+      .select { |rule| rule.made && rule.stations.include?("making") }
+      .each { |rule| assert_includes R::MakingUp::Kinds.names, rule.step, rule.code }
   end
 
   # At the table: changes to the cut, to the house, to the cloth.
@@ -281,12 +281,12 @@ class JudgementTest < EarnestFoldTest
   end
 
   def test_every_rule_has_its_case_and_its_words
-    assert_equal R::Judgement::Rules.map { |rule| rule::CODE }.sort,
+    assert_equal R::Judgement::Rules.names.sort,
       (CASES.keys + AT_TABLE.keys + MADE.keys + APART + OF_ALTERATIONS).sort
     R::Judgement::Rules.each do |rule|
-      assert rule.respond_to?(:call) || rule.respond_to?(:altering), rule::CODE
-      assert worded?("judgement.#{rule::CODE}")
-      assert EarnestFold::Words.say?("answered.#{rule::CODE}") if rule::MANNER == :ask
+      assert rule.made || rule.altered, rule.code
+      assert worded?("judgement.#{rule.code}")
+      assert EarnestFold::Words.say?("answered.#{rule.code}") if rule.manner == :ask
     end
   end
 

@@ -116,7 +116,7 @@ class BenchTest < WebTest
     {
       "flame_public" => "cloth",
       "lift_dont_pull" =>
-        "bench?#{asking(steps.find { |step| step.code == EarnestFold::Reckoning::Judgement::LiftDontPull::STEP })}"
+        "bench?#{asking(steps.find { |step| step.code == lifted })}"
     }.each do |code, place|
       send_form("/jobs/#{lounge.id}/treatments/#{bay.id}/seen-to", "code" => code, "back" => station(lounge, place))
       assert_equal 303, last_response.status
@@ -296,6 +296,9 @@ class BenchTest < WebTest
     step = steps.find { |one| one.number == number }
     send_form(bench, "step" => step ? step.code : "none", "curtain" => step&.curtain.to_s, "said" => said, **more)
   end
+
+  # The step at which heavy cloth is lifted.
+  def lifted = EarnestFold::Reckoning::Judgement::Rules["lift_dont_pull"].step
 
   def asking(step) = EarnestFold::Web::Paths.bench(1, 1, step.name).split("?").last
 

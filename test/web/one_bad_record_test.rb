@@ -27,16 +27,15 @@ class OneBadRecordTest < WebTest
   end
 
   def test_a_remark_that_fails_too
-    rule = EarnestFold::Reckoning::Judgement::Rules["hem_wears"]
-    call = rule.method(:call)
-    rule.stub(
-      :call,
-      ->(seen) do
+    judgement = EarnestFold::Reckoning::Judgement
+    call = judgement::Rules["hem_wears"].made
+    fails = judgement::Rules["hem_wears"].with(
+      made: ->(seen) do
         (seen.treatment.id == @bad.id.to_s) ? raise(NoMethodError, "undefined method for nil") : call.call(seen)
       end
-    ) do
-      everything_else_goes_on
-    end
+    )
+    rules = judgement::Rules.map { |rule| (rule.code == fails.code) ? fails : rule }
+    judgement.stub(:by_code, rules) { everything_else_goes_on }
   end
 
   def test_a_treatment_that_cannot_even_be_read_too

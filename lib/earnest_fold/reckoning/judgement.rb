@@ -21,6 +21,9 @@ module EarnestFold
       # @return [Boolean] whether there is more than one curtain to be alike
       def pair? = curtains.size > 1
 
+      # @return [Boolean] whether its hem is sewn
+      def hemmed? = treatment.making.hem.taken.positive?
+
       # @return [Boolean] whether a coated cloth lies between the others
       def coated? = lined? && treatment.lining.cloth.coated
 
@@ -55,13 +58,65 @@ module EarnestFold
       def let_down? = alteration.respond_to?(:let_down) && alteration.let_down
     end
 
-    # The judgement: one rule a file in judgement/, a module with `CODE`, `STATION` (or several), `MANNER` and
-    # `call(case)` where it speaks of treatments, `altering(case)` where it speaks of alterations: each gives the
-    # facts (a Hash) where it is raised and nil where it stays silent. A question is asked once: when it is answered,
-    # it is silent too.
+    # The judgement. A rule that is its condition alone is a line of its theme (judgement/lines/), one that reckons is a
+    # file of its own in judgement/: a module with `CODE`, `MANNER`, `STATION` (or several), `STEP` and `ALTERING_STEP`
+    # where it belongs to one, and `call(case)` where it speaks of treatments, `altering(case)` where it speaks of
+    # alterations. Each gives the facts (a Hash) where it is raised and nil where it stays silent. A question is asked
+    # once: when it is answered, it is silent too.
     module Judgement
       MANNERS = %i[caution ask say].freeze
-      Rules = Registry.new
+      Rules = Registry.new(:code, :manner)
+
+      # One rule: `made` looks at a {JudgementCase}, `altered` at an {AlterCase}; nil where it doesn't speak of such
+      # work.
+      Rule = Value.define(:code, :manner, :stations, :step, :altering_step, :made, :altered) do
+        # @param station [String, nil] any
+        # @param answers [Array<String>] the codes of the questions that have been answered
+        def speaks?(station, answers) =
+          (station.nil? || stations.include?(station)) && !(manner == :ask && answers.include?(code))
+      end
+
+      # How a theme is written: the code, the stations, the step it belongs to, and its condition. Those that end in
+      # `altered` speak of alterations alone.
+      module Theme
+        MANNERS.each do |manner|
+          define_method(manner) { |code, *stations, **more, &made| rule(manner, code, stations, made: made, **more) }
+          define_method(:"#{manner}_altered") do |code, *stations, **more, &altered|
+            rule(manner, code, stations, altered: altered, **more)
+          end
+        end
+
+        # @param file [Module] a rule that is a file of its own
+        def register(file)
+          named = ->(name) { file.const_get(name) if file.const_defined?(name, false) }
+          asked = ->(name) { file.method(name) if file.respond_to?(name) }
+          rule(
+            file::MANNER,
+            file::CODE,
+            Array(file::STATION),
+            step: named.call(:STEP),
+            altering_step: named.call(:ALTERING_STEP),
+            made: asked.call(:call),
+            altered: asked.call(:altering)
+          )
+        end
+
+        private
+
+        def rule(manner, code, stations, step: nil, altering_step: nil, made: nil, altered: nil)
+          rule = Rule.new(
+            code: code,
+            manner: manner,
+            stations: stations.freeze,
+            step: step,
+            altering_step: altering_step,
+            made: made,
+            altered: altered
+          )
+          Rules.register(code, rule)
+        end
+      end
+      extend Theme
 
       module_function
 
@@ -94,7 +149,11 @@ module EarnestFold
           counted: counted,
           cutting: cutting
         )
-        in_order(speaking(:call, station, answers).filter_map { |rule| remark(rule, rule.call(looked_at), :STEP) })
+        in_order(
+          speaking(station, answers).filter_map do |rule|
+            rule.made && remark(rule, rule.made.call(looked_at), rule.step)
+          end
+        )
       end
 
       # @param made [AlterationOfJob]
@@ -105,31 +164,23 @@ module EarnestFold
       def of_alteration(made, answers = [], house:, station: nil, noted: false, priced: nil)
         looked_at = AlterCase.new(made: made, house: house, noted: noted, priced: priced)
         in_order(
-          speaking(:altering, station, answers).filter_map do |rule|
-            remark(rule, rule.altering(looked_at), :ALTERING_STEP)
+          speaking(station, answers).filter_map do |rule|
+            rule.altered && remark(rule, rule.altered.call(looked_at), rule.altering_step)
           end
         )
       end
 
-      # @return [Array<Module>] the rules that speak of such work, at the station, and haven't been answered
-      def speaking(manner, station, answers)
-        Rules.select do |rule|
-          rule.respond_to?(manner) && (station.nil? || Array(rule::STATION).include?(station)) &&
-            !(rule::MANNER == :ask && answers.include?(rule::CODE))
-        end
-      end
+      # @return [Array<Rule>] those that speak at the station and haven't been answered, in the order of their codes
+      def speaking(station, answers) = by_code.select { |rule| rule.speaks?(station, answers) }
+
+      def by_code = @by_code ||= Rules.sort_by(&:code).freeze
 
       def in_order(remarks) = remarks.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
 
       def remark(rule, data, step)
-        data &&
-          Remark.new(
-            code: rule::CODE,
-            station: Array(rule::STATION).first,
-            step: rule.const_defined?(step) ? rule.const_get(step) : nil,
-            manner: rule::MANNER,
-            data: data
-          )
+        return unless data
+
+        Remark.new(code: rule.code, station: rule.stations.first, step: step, manner: rule.manner, data: data)
       end
     end
   end

@@ -91,7 +91,7 @@ module EarnestFold
 
       # @return [Boolean] whether its cloth must have relaxed before it is cut
       def cloth_relaxes? =
-        !!Reckoning::Judgement::ClothRelaxes.call(
+        !!Reckoning::Judgement::Rules.fetch("cloth_relaxes").made.call(
           Reckoning::JudgementCase.new(
             treatment: reckoning.treatment,
             reckoning: reckoning,

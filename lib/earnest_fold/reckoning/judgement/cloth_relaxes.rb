@@ -19,7 +19,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(ClothRelaxes::CODE, ClothRelaxes)
+      register(ClothRelaxes)
     end
   end
 end

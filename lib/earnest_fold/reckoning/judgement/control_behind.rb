@@ -19,7 +19,7 @@ module EarnestFold
           seen.treatment.wall.features.any? { |name, _| %i[cords control handle].include?(name) }
       end
 
-      Rules.register(ControlBehind::CODE, ControlBehind)
+      register(ControlBehind)
     end
   end
 end

@@ -18,7 +18,7 @@ module EarnestFold
         def self.hooks(seen) = seen.curtains.sum { |curtain| curtain.heading[:hooks] || curtain.heading[:rings] || 0 }
       end
 
-      Rules.register(CountBeforeHanging::CODE, CountBeforeHanging)
+      register(CountBeforeHanging)
     end
   end
 end

@@ -26,7 +26,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(CutRightLayer::CODE, CutRightLayer)
+      register(CutRightLayer)
     end
   end
 end

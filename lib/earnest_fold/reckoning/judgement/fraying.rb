@@ -19,7 +19,7 @@ module EarnestFold
         def self.cloth(seen) = seen.cutting ? seen.cutting.cloth : seen.treatment.face
       end
 
-      Rules.register(Fraying::CODE, Fraying)
+      register(Fraying)
     end
   end
 end

@@ -30,7 +30,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(HardwareFirst::CODE, HardwareFirst)
+      register(HardwareFirst)
     end
   end
 end

@@ -31,7 +31,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(HemFoldCheck::CODE, HemFoldCheck)
+      register(HemFoldCheck)
     end
   end
 end

@@ -45,7 +45,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(InSections::CODE, InSections)
+      register(InSections)
     end
   end
 end

@@ -22,7 +22,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(KeepMadeHem::CODE, KeepMadeHem)
+      register(KeepMadeHem)
     end
   end
 end

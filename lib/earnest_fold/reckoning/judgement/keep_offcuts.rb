@@ -40,7 +40,7 @@ module EarnestFold
           end
       end
 
-      Rules.register(KeepOffcuts::CODE, KeepOffcuts)
+      register(KeepOffcuts)
     end
   end
 end

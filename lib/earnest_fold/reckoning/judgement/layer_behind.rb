@@ -29,7 +29,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(LayerBehind::CODE, LayerBehind)
+      register(LayerBehind)
     end
   end
 end

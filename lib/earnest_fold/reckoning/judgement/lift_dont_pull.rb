@@ -22,7 +22,7 @@ module EarnestFold
         def self.each_mass(seen) = seen.reckoning.mass / seen.curtains.size
       end
 
-      Rules.register(LiftDontPull::CODE, LiftDontPull)
+      register(LiftDontPull)
     end
   end
 end

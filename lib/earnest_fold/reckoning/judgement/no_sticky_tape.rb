@@ -19,7 +19,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(NoStickyTape::CODE, NoStickyTape)
+      register(NoStickyTape)
     end
   end
 end

@@ -26,7 +26,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(OneMakesTwo::CODE, OneMakesTwo)
+      register(OneMakesTwo)
     end
   end
 end

@@ -23,7 +23,7 @@ module EarnestFold
           end
       end
 
-      Rules.register(SquareEnd::CODE, SquareEnd)
+      register(SquareEnd)
     end
   end
 end

@@ -24,7 +24,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(StackSide::CODE, StackSide)
+      register(StackSide)
     end
   end
 end

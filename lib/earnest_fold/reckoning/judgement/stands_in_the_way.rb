@@ -22,7 +22,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(StandsInTheWay::CODE, StandsInTheWay)
+      register(StandsInTheWay)
     end
   end
 end

@@ -18,7 +18,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(TwoUnknowns::CODE, TwoUnknowns)
+      register(TwoUnknowns)
     end
   end
 end

@@ -25,7 +25,7 @@ module EarnestFold
         end
       end
 
-      Rules.register(WhichLength::CODE, WhichLength)
+      register(WhichLength)
     end
   end
 end

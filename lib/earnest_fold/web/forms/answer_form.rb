@@ -24,7 +24,7 @@ module EarnestFold
 
         private
 
-        def question? = Reckoning::Judgement::Rules[@code]&.const_get(:MANNER) == :ask
+        def question? = Reckoning::Judgement::Rules[@code]&.manner == :ask
       end
     end
   end

@@ -33,9 +33,9 @@ module EarnestFold
         def seen_to(id, treatment)
           entry = sheet(id).work(number(treatment))
           rule = Reckoning::Judgement::Rules[params["code"].to_s]
-          raise Store::Missing, "no such caution" unless rule && rule::MANNER == :caution
+          raise Store::Missing, "no such caution" unless rule&.manner == :caution
 
-          workroom.bench.say(entry.id, "#{Store::Bench::CAUTION}#{rule::CODE}", "", "done")
+          workroom.bench.say(entry.id, "#{Store::Bench::CAUTION}#{rule.code}", "", "done")
           go(Paths.back_to_job(params["back"]) || Paths.station(number(id), entry.id, "making"))
         end
 

@@ -9,6 +9,8 @@ module EarnestFold
         # A school beside the other: what the work comes to by it, what that gives an hour, and whether it is the one
         # that counts.
         School = Reckoning::Value.define(:name, :labour, :per_hour, :chosen)
+        # What is said of each finished curtain, once.
+        TAG = "tag_it"
         # A step's share of the time.
         StepShare = Reckoning::Value.define(:title, :minutes)
 
@@ -94,7 +96,7 @@ module EarnestFold
             .select(&:finished?)
             .first(1)
             .flat_map do |entry|
-              entry.judged(station: "account").select { |remark| remark.code == Reckoning::Judgement::TagIt::CODE }
+              entry.judged(station: "account").select { |remark| remark.code == TAG }
             end
         end
 
@@ -110,7 +112,7 @@ module EarnestFold
             by_width: Reckoning::Money.sum(all.map(&:by_width))
           )
           altered.first.judged(station: "account", priced: priced).reject do |remark|
-            remark.code == Reckoning::Judgement::TagIt::CODE
+            remark.code == TAG
           end
         end
 

@@ -159,7 +159,7 @@ module EarnestFold
         def answers
           spec
             .fetch("answers", {})
-            .select { |code, _| Array(R::Judgement::Rules[code]&.const_get(:STATION)).include?(station) }
+            .select { |code, _| R::Judgement::Rules[code]&.stations&.include?(station) }
             .to_a
         end
 

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # At the window, before anything is asked.
+    module Judgement
+      # Cloth above a worktop, a radiator or a cooker.
+      caution("above_worktop", "measure") do |seen|
+        wall = seen.treatment.wall
+        next {form: :heat, clear: seen.house.heat_gap} if seen.treatment.site.heat_near || wall.radiator
+
+        {form: :worktop, clear: seen.house.clearance} if seen.treatment.drop.measured_to == "worktop" || wall.worktop
+      end
+
+      # Cords and small children.
+      caution("cords_in_reach", "measure", "hanging") do |seen|
+        if seen.treatment.site.small_children &&
+            (seen.heading.corded? || seen.treatment.wall.cords || seen.treatment.wall.control)
+          {}
+        end
+      end
+
+      # The last ring goes beyond the bracket, or the pole shows.
+      say("ends_covered", "measure") { |seen| {} if %w[pole rod].include?(seen.treatment.support.kind) }
+
+      # Readings far apart: hang to the shortest, or follow the floor.
+      ask("hang_to", "measure") do |seen|
+        spread = seen.treatment.drop.spread
+        {spread: spread, shortest: seen.treatment.drop.shortest} if spread > Drop::WIDE_SPREAD
+      end
+
+      # Light cloth at an opening window lifts.
+      say("moves_in_wind", "measure") do |seen|
+        mass = seen.treatment.face&.mass
+        {mass: mass} if seen.treatment.site.opens && mass && mass < 120
+      end
+
+      # Brackets set the width: lengths taken before they are up are provisional.
+      ask("support_fitted", "measure") { |seen| {length: seen.treatment.supports.first} }
+    end
+  end
+end

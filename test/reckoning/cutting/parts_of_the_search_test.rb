@@ -73,7 +73,7 @@ class PartsOfTheSearchTest < EarnestFoldTest
   # All cuts end on one line of the pattern: what a plan can use goes in steps, and a bound is raised to the next.
   def test_a_bound_is_raised_to_what_can_be_attained
     attainable = P::Attainable.new(64, 32, [7, 10])
-    open, used, alone = P::Bounds.new(-1, 900), P::Window.new(0, 900), P::Window.new(-1, -1)
+    open, used, alone = P::Bounds.new(-1, 900), P::Bounds.new(0, 900), P::Bounds.new(-1, -1)
     assert_equal 7 * 64 + 1, attainable.least(3 * 64, [0, 0], [used, alone])
     assert_equal 39 * 64 + 1, attainable.least(7 * 64 + 2, [0, 0], [used, alone])
     assert_equal 17 * 64 + 2, attainable.least(7 * 64 + 5, [0, 0], [used, used])

@@ -539,8 +539,7 @@ module Bench
   end
 
   def serve
-    require "puma"
-    require "puma/server"
+    require_relative "puma_buffers"
     ENV["RACK_ENV"] = "production"
     EarnestFold::LOADER.eager_load
     puma = Puma::Server.new(

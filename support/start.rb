@@ -61,6 +61,7 @@ begin
   require "puma/configuration"
   require "puma/events"
   require "puma/launcher"
+  require_relative "puma_buffers"
   configuration = Puma::Configuration.new do |puma|
     puma.bind "tcp://127.0.0.1:#{number}"
     puma.threads 2, 5

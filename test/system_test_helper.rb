@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "store_test_helper"
+require_relative "../support/puma_buffers"
 require "capybara/minitest"
 require "axe/core"
 require "axe/api/run"

@@ -12,7 +12,7 @@ class ThrowAwayTest < EarnestFoldTest
   COPIED = %w[assets bin config db lib public schema support test].freeze
   ADDED = "test/project/throw_away"
   # The least and the most of them, in every sort of window.
-  KINDS = /ribbon_loop_the|dress_pair_with_ribbon_loop|take_in_(the|nothing_but_m)/
+  KINDS = /ribbon_loop_the_\w+_up_the_drop_cm|take_in_the/
 
   def test_one_file_each_is_enough
     Dir.mktmpdir do |house|

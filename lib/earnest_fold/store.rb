@@ -60,6 +60,7 @@ module EarnestFold
       (@prepared[name] ||= yield.prepare(:select, name)).call(**given)
     end
 
+    # @return [Boolean]
     def connected? = !@db.nil?
 
     def disconnect

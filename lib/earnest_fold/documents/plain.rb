@@ -28,10 +28,13 @@ module EarnestFold
         (rounded.denominator == 1) ? rounded.numerator : rounded.to_f
       end
 
+      # @return [Integer, Float] rounded to 0.0001
       def ratio(number) = decimal(number, 4)
 
+      # @return [Integer, Float, nil] kilograms, rounded to 0.001
       def mass(kilograms) = kilograms && decimal(kilograms, 3)
 
+      # @return [Integer, Float] whole, or ending in a half
       def widths(count) = decimal(count, 1)
     end
   end

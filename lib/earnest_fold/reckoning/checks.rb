@@ -4,6 +4,7 @@ module EarnestFold
   module Reckoning
     # What a check says of one treatment: a code, how serious (:stop, :warn or :note), and the facts for its words.
     Check = Value.define(:code, :level, :data) do
+      # @return [Boolean] whether nothing can be made before it is mended
       def stop? = level == :stop
     end
 

@@ -14,6 +14,7 @@ module EarnestFold
     JudgementCase = Value.define(:treatment, :reckoning, :behind, :house, :counted, :cutting) do
       def heading = treatment.heading
 
+      # @return [Boolean] whether there is a lining
       def lined? = !treatment.lining.nil?
 
       def curtains = reckoning ? reckoning.curtains : []
@@ -55,6 +56,7 @@ module EarnestFold
 
       def curtain = made.curtain
 
+      # @return [Boolean] whether the old hem is let down
       def let_down? = alteration.respond_to?(:let_down) && alteration.let_down
     end
 

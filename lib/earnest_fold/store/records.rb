@@ -56,11 +56,13 @@ module EarnestFold
       # One cut of it: `from` and `to` are distances from `datum`, itself a distance from the piece's first end.
       # `state` is "planned", "cut" or "wrong".
       PlanCut = Reckoning::Value.define(:id, :piece_id, :label, :datum, :from, :to, :cut, :state, :by, :done_at) do
+        # @return [Boolean] whether it is cut, or went wrong
         def done? = state != "planned"
 
         # @return [Reckoning::Length] from the piece's first end
         def begins = datum + from
 
+        # @return [Reckoning::Length] from the piece's first end
         def ends = datum + to
       end
 

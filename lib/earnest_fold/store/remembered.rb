@@ -20,6 +20,7 @@ module EarnestFold
         yield.tap { |made| @lock.synchronize { keep(key, made) } }
       end
 
+      # Forgets everything.
       def clear = @lock.synchronize { @kept.clear }
 
       # @param key [Object] by its content

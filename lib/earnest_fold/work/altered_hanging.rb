@@ -16,10 +16,13 @@ module EarnestFold
       # @return [Array<Told>] as it hung before
       def order = []
 
+      # @return [Hash] nothing: it has its own
       def carried = {}
 
+      # @return [Array<Array(String, Told)>] each curtain, as it came
       def edges = hands.map { |hand| [hand, Told.of("alter.as_it_came")] }
 
+      # @return [Array<Array(Told, Reckoning::Length)>] the lengths to check when it hangs
       def lengths =
         [
           [Told.of("work_figures.length_at_last"), alteration.length_at_last],
@@ -27,6 +30,7 @@ module EarnestFold
           [Told.of("fields.stand_up"), alteration.stand_up]
         ]
 
+      # @return [Reckoning::MakingUp::Measured] its length, at both edges
       def check =
         R::MakingUp::Measured.new(
           name: :length_at_last,

@@ -51,14 +51,19 @@ module EarnestFold
           progress: progress
         )
 
+      # @return [Integer]
       def id = record.id
 
+      # @return [Array<Array(String, String, Integer)>] the cuts made: cloth, curtain, width
       def made = progress.made
 
+      # @return [Array<Array(String, String)>] the steps done: code, curtain
       def done = progress.done
 
+      # @return [Boolean] whether it hangs
       def hung = progress.hung
 
+      # @return [Boolean] whether its job's invoice is written
       def invoiced = progress.invoiced
 
       # @return [Array<Reckoning::MakingUp::Step>] its order of work, by the house's schools

@@ -13,6 +13,7 @@ module EarnestFold
       # first end). `made` are the cuts that are cut, `kept` the stored cut behind each placed one where there is a
       # plan at the table.
       ShownPiece = R::Value.define(:record, :origin, :piece, :placed, :made, :kept, :wasted) do
+        # @return [Reckoning::Length] from where this job begins on it to the end of its last cut
         def used = placed.empty? ? R::Length::ZERO : placed.last.to
       end
 
@@ -30,6 +31,7 @@ module EarnestFold
 
       def cloth = reckoned.cloth
 
+      # @return [Integer] of the cloth
       def id = Integer(cloth.id, 10)
 
       # @return [Array<Reckoning::TreatmentReckoning>] every treatment of the job that is reckoned
@@ -71,6 +73,7 @@ module EarnestFold
       # @return [Reckoning::Cloth] with what there is of it
       def stock = @stock ||= cloth.with(pieces: pieces.map { |record| record.piece.from(record.begins(sheet.job.id)) })
 
+      # @return [Boolean] whether there is a piece that can be planned on
       def stock? = pieces.any?
 
       # @return [Cutting::Plan, nil] of what is still to be cut; nil where there is nothing to cut it from

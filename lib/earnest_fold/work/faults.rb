@@ -10,6 +10,8 @@ module EarnestFold
       # @yieldparam error [StandardError]
       def listen(&listener) = @listener = listener
 
+      # @param about [String] what failed
+      # @param error [Exception]
       def tell(about, error) = @listener&.call(about, error)
     end
   end

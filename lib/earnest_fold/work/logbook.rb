@@ -15,8 +15,10 @@ module EarnestFold
         # @return [Array<Time>] those that were timed
         def timed = times.select(&:real)
 
+        # @return [Rational] minutes, of the steps that were timed
         def planned = timed.sum(0r, &:planned)
 
+        # @return [Rational] minutes that those took
         def real = timed.sum(0r, &:real)
 
         # @return [String, nil]

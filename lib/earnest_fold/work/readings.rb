@@ -11,6 +11,7 @@ module EarnestFold
 
       module_function
 
+      # @return [Boolean] whether a field is one of the readings
       def path?(path) = path.start_with?("drop.readings.")
 
       # @return [Array<String>] the three places, one for each reading beyond them, and one more once those are there
@@ -28,11 +29,13 @@ module EarnestFold
         places.zip(readings).to_h.compact
       end
 
+      # @return [String, nil] the reading at a place, as it is kept
       def at(spec, path) = all(spec)[path.split(".").last]
 
       # @return [Boolean] whether it is the only reading there is
       def last?(spec, path) = all(spec).keys == [path.split(".").last]
 
+      # @return [Hash] a copy with the reading, or without for nil; the three places first, in their order
       def set(spec, path, value)
         readings = all(spec).merge(path.split(".").last => value).compact
         taken = PLACES.select { |place| readings.key?(place) } + (readings.keys - PLACES)

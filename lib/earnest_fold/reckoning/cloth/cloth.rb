@@ -106,6 +106,7 @@ module EarnestFold
       # @return [Boolean] whether the pattern comes again along the cloth
       def repeats? = vertical_repeat.positive?
 
+      # @return [Boolean] whether the pattern stands half a repeat lower at the other selvedge
       def half_drop? = match == "half_drop"
 
       # @return [Boolean] whether a width may not be turned about or swapped: patterned, or with a nap

@@ -6,6 +6,7 @@ module EarnestFold
     # :sideways, :heading), `name` how: the widths, the count, nil, the heading's kind. `length` is the face cloth it
     # takes, ordered alone.
     Choice = Value.define(:kind, :name, :chosen, :reckoning, :length, :cost) do
+      # @return [Boolean] whether it is what was asked for
       def chosen? = chosen
 
       # @return [Rational] the thinnest curtain's

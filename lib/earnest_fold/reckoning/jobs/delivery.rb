@@ -11,6 +11,7 @@ module EarnestFold
       # What a difference changes for one treatment: its widths to cut and its cut drop, before and after. `problems`
       # are what would stand in the way, where it can't be made of such cloth at all.
       Effect = Value.define(:treatment, :widths, :widths_after, :cut_drop, :cut_drop_after, :problems) do
+        # @return [Boolean] whether the treatment is cut otherwise, or can't be made at all
         def changes? = problems.any? || widths != widths_after || cut_drop != cut_drop_after
       end
 
@@ -33,6 +34,7 @@ module EarnestFold
           [length, width, repeat, batch].compact
         end
 
+        # @return [Boolean] whether anything stands in the way of cutting it
         def stops? = differences.any?(&:stops)
 
         # @return [Boolean] whether jobs that use the cloth have to be looked at

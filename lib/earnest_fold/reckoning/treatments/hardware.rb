@@ -8,6 +8,7 @@ module EarnestFold
       # @return [Integer, Length, nil] how much to get; nil where it is enough, or not counted
       def short = (on_hand && on_hand < whole) ? whole - on_hand : nil
 
+      # @return [Boolean] whether anybody has counted what is on hand
       def counted? = !on_hand.nil?
     end
 

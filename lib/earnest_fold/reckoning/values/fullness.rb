@@ -18,6 +18,7 @@ module EarnestFold
       #   Fullness.percent_added(75r).ratio # => (7/4)
       def self.percent_added(percent) = new(ratio: 1 + percent/100r, written_as: :percent_added)
 
+      # @return [Boolean] whether it was written as a percentage, which makers mean in two ways
       def percentage? = written_as != :ratio
     end
   end

@@ -68,6 +68,7 @@ module EarnestFold
 
       def negative? = @mm.negative?
 
+      # @return [Length] without its sign
       def abs = Length.new(@mm.abs)
 
       # @param step [Length]

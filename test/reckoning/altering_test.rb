@@ -246,8 +246,7 @@ class AlteringTest < EarnestFoldTest
 
   def test_a_rule_speaks_at_a_step_that_there_is
     R::Judgement::Rules
-      .select(&:altering_step)
-      .each { |rule| assert_includes W::AlteringKinds.names, rule.altering_step }
+      .each { |rule| assert_empty rule.altering_steps - W::AlteringKinds.names, rule.code }
   end
 
   private

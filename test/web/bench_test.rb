@@ -115,11 +115,11 @@ class BenchTest < WebTest
     assert_match(/Seen to/, text)
     {
       "flame_public" => "cloth",
-      "lift_dont_pull" =>
-        "bench?#{asking(steps.find { |step| step.code == lifted })}"
+      "lift_dont_pull" => "bench?#{asking(steps.find { |step| step.code == lifted })}"
     }.each do |code, place|
       send_form("/jobs/#{lounge.id}/treatments/#{bay.id}/seen-to", "code" => code, "back" => station(lounge, place))
       assert_equal 303, last_response.status
+      assert last_response.location.end_with?(station(lounge, place)), "#{code}: back to where it was ticked"
       follow_redirect!
       assert_match(/seen to \d+ \w+/, text, code)
     end
@@ -298,7 +298,7 @@ class BenchTest < WebTest
   end
 
   # The step at which heavy cloth is lifted.
-  def lifted = EarnestFold::Reckoning::Judgement::Rules["lift_dont_pull"].step
+  def lifted = EarnestFold::Reckoning::Judgement::Rules["lift_dont_pull"].steps.first
 
   def asking(step) = EarnestFold::Web::Paths.bench(1, 1, step.name).split("?").last
 

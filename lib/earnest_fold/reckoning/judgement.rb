@@ -3,9 +3,13 @@
 module EarnestFold
   module Reckoning
     # What an experienced maker would say of a treatment: a code, the station at which it speaks, whether it says
-    # (:say), asks (:ask) or cautions people (:caution), and the facts for its words. At Making, `step` is the step
-    # that it belongs to.
-    Remark = Value.define(:code, :station, :step, :manner, :data)
+    # (:say), asks (:ask) or cautions people (:caution), and the facts for its words. At Making, `steps` are
+    # those that it belongs to, the best first: it is said once, at the first that there is by the house's school.
+    Remark = Value.define(:code, :station, :steps, :manner, :data) do
+      # @param codes [Array<String>] of the steps that there are
+      # @return [String, nil] the one at which it is said
+      def step_among(codes) = steps.find { |step| codes.include?(step) }
+    end
 
     # What the judgement looks at. `reckoning` is nil before the cloth is chosen; `behind` is the next layer towards
     # the glass at the same window, nil where there is none; `house` is what the workroom decides once; `counted` the
@@ -21,6 +25,9 @@ module EarnestFold
 
       # @return [Boolean] whether there is more than one curtain to be alike
       def pair? = curtains.size > 1
+
+      # @return [Boolean] whether a tape is put on
+      def taped? = !reckoning.nil? && heading.taped?
 
       # @return [Boolean] whether its hem is sewn
       def hemmed? = treatment.making.hem.taken.positive?
@@ -71,15 +78,15 @@ module EarnestFold
 
       # One rule: `made` looks at a {JudgementCase}, `altered` at an {AlterCase}; nil where it doesn't speak of such
       # work.
-      Rule = Value.define(:code, :manner, :stations, :step, :altering_step, :made, :altered) do
+      Rule = Value.define(:code, :manner, :stations, :steps, :altering_steps, :made, :altered) do
         # @param station [String, nil] any
         # @param answers [Array<String>] the codes of the questions that have been answered
         def speaks?(station, answers) =
           (station.nil? || stations.include?(station)) && !(manner == :ask && answers.include?(code))
       end
 
-      # How a theme is written: the code, the stations, the step it belongs to, and its condition. Those that end in
-      # `altered` speak of alterations alone.
+      # How a theme is written: the code, the stations, the step it belongs to (or several, the best first), and its
+      # condition. Those that end in `altered` speak of alterations alone.
       module Theme
         MANNERS.each do |manner|
           define_method(manner) { |code, *stations, **more, &made| rule(manner, code, stations, made: made, **more) }
@@ -110,8 +117,8 @@ module EarnestFold
             code: code,
             manner: manner,
             stations: stations.freeze,
-            step: step,
-            altering_step: altering_step,
+            steps: Array(step).freeze,
+            altering_steps: Array(altering_step).freeze,
             made: made,
             altered: altered
           )
@@ -153,7 +160,7 @@ module EarnestFold
         )
         in_order(
           speaking(station, answers).filter_map do |rule|
-            rule.made && remark(rule, rule.made.call(looked_at), rule.step)
+            rule.made && remark(rule, rule.made.call(looked_at), rule.steps)
           end
         )
       end
@@ -167,7 +174,7 @@ module EarnestFold
         looked_at = AlterCase.new(made: made, house: house, noted: noted, priced: priced)
         in_order(
           speaking(station, answers).filter_map do |rule|
-            rule.altered && remark(rule, rule.altered.call(looked_at), rule.altering_step)
+            rule.altered && remark(rule, rule.altered.call(looked_at), rule.altering_steps)
           end
         )
       end
@@ -179,10 +186,10 @@ module EarnestFold
 
       def in_order(remarks) = remarks.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
 
-      def remark(rule, data, step)
+      def remark(rule, data, steps)
         return unless data
 
-        Remark.new(code: rule.code, station: rule.stations.first, step: step, manner: rule.manner, data: data)
+        Remark.new(code: rule.code, station: rule.stations.first, steps: steps, manner: rule.manner, data: data)
       end
     end
   end

@@ -5,7 +5,7 @@ module EarnestFold
     # Every address of the application, once: for links and redirects with ids, for routes with their names (":id").
     module Paths
       # Where one may be led back to: a page of a job, and nothing outside.
-      OF_JOB = %r{\A/jobs/\d{1,9}(/[\w-]+)*(\?\w+=\d+)?\z}
+      OF_JOB = %r{\A/jobs/\d{1,9}(/[\w-]+)*(\?[\w=&%-]+)?\z}
       OF_STATION = %r{\A/jobs/(?<job>\d{1,9})/treatments/(?<work>\d{1,9})/(?<station>[\w-]+)\z}
 
       module_function

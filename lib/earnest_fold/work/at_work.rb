@@ -72,8 +72,10 @@ module EarnestFold
       # @param job [Job] that it belongs to
       # @return [Hash{String => Array<Reckoning::Remark>}] what an experienced maker says at each step, by its code;
       #   questions are asked elsewhere
-      def said_of_steps(job) =
-        said_at("making", job).reject { |remark| remark.manner == :ask }.group_by(&:step)
+      def said_of_steps(job)
+        codes = steps.map(&:code)
+        said_at("making", job).reject { |remark| remark.manner == :ask }.group_by { |remark| remark.step_among(codes) }
+      end
 
       # @return [Array<String>] the codes of the questions that have been answered
       def answered = record.spec.fetch("answers", {}).keys

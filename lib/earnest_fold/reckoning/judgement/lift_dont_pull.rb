@@ -7,7 +7,7 @@ module EarnestFold
       module LiftDontPull
         CODE = "lift_dont_pull"
         STATION = "making"
-        STEP = "lock_in_lining"
+        STEP = %w[lock_in_lining lock_interlining table_lining bag_lining turn_sides mark_drop].freeze
         MANNER = :caution
 
         # @param seen [JudgementCase]

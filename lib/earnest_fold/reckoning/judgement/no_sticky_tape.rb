@@ -7,7 +7,7 @@ module EarnestFold
       module NoStickyTape
         CODE = "no_sticky_tape"
         STATION = "making"
-        STEP = "turn_sides"
+        STEP = %w[turn_sides bag_lining].freeze
         MANNER = :say
         # Grams per square metre.
         LIGHT = 150

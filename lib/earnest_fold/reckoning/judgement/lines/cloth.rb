@@ -5,7 +5,7 @@ module EarnestFold
     # Of cloth and lining.
     module Judgement
       # The coated side of a blackout lies between the cloths.
-      say("coated_inside", "cloth", "making", step: "lock_in_lining") do |seen|
+      say("coated_inside", "cloth", "making", step: %w[lock_in_lining bag_lining table_lining]) do |seen|
         cloth = seen.treatment.lining&.cloth
         {cloth: cloth.name} if cloth&.coated
       end

@@ -5,7 +5,8 @@ module EarnestFold
     # At the table, with the shears in hand.
     module Judgement
       # A rotary cutter's guard is closed whenever it is put down.
-      caution("blades_needles", "cutting", "making", step: "join_widths") do |seen|
+      sewn = %w[join_widths turn_sides sew_hem bag_lining turn_top]
+      caution("blades_needles", "cutting", "making", step: sewn) do |seen|
         next {form: :rotary} if seen.cutting&.first_on_piece && seen.house.cutter == "rotary"
 
         {form: :machine} if seen.cutting.nil? && seen.reckoning && seen.house.stitching == "machine"

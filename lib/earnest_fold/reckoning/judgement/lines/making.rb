@@ -4,8 +4,11 @@ module EarnestFold
   module Reckoning
     # At the machine and by hand.
     module Judgement
+      # Where a tape is put on.
+      TAPE = %w[put_on_heading form_heading].freeze
+
       # Cords are knotted at the leading edge.
-      say("cords_knotted", "making", step: "put_on_heading") { |seen| {} if seen.reckoning && seen.heading.corded? }
+      say("cords_knotted", "making", step: TAPE) { |seen| {} if seen.reckoning && seen.heading.corded? }
 
       # A hand-finished corner stands a hair proud, or the side draws it up.
       say("corner_proud", "making", step: "turn_top") do |seen|
@@ -13,12 +16,12 @@ module EarnestFold
       end
 
       # Slippery and linen-like cloth creeps under the needle.
-      say("creeps", "making", step: "join_widths") do |seen|
+      say("creeps", "making", step: %w[join_widths turn_sides sew_hem bag_lining turn_top]) do |seen|
         {cloth: seen.treatment.face.name} if seen.treatment.face&.creeps
       end
 
       # An edge that curls wants no heat.
-      say("curls", "making", step: "turn_sides") do |seen|
+      say("curls", "making", step: %w[turn_sides bag_lining turn_top lay_out_cuts]) do |seen|
         {cloth: seen.treatment.face.name} if seen.treatment.face&.curls
       end
 
@@ -30,7 +33,7 @@ module EarnestFold
       end
 
       # Face down, the leading edge is on the other hand.
-      say("mirror_view", "making", step: "turn_sides") { |seen| {} if seen.reckoning }
+      say("mirror_view", "making", step: %w[turn_sides bag_lining mark_drop]) { |seen| {} if seen.reckoning }
 
       # A puffed frill's fold is never pressed.
       say("never_crease", "making", step: "turn_top") do |seen|
@@ -38,7 +41,7 @@ module EarnestFold
       end
 
       # Pins leave holes that show light.
-      say("no_pinholes", "making", step: "lock_in_lining") do |seen|
+      say("no_pinholes", "making", step: %w[lock_in_lining bag_lining table_lining]) do |seen|
         {cloth: seen.treatment.lining.cloth.name} if seen.coated?
       end
 
@@ -63,16 +66,18 @@ module EarnestFold
       end
 
       # A tape that is pulled ropes.
-      say("rope_tape", "making", step: "put_on_heading") { |seen| {} if seen.reckoning && seen.heading.taped? }
+      say("rope_tape", "making", step: TAPE) { |seen| {} if seen.taped? }
 
       # Both sides are sewn in one direction.
-      say("same_direction", "making", step: "bag_lining") { |seen| {} if seen.reckoning && seen.lined? }
+      say("same_direction", "making", step: "bag_lining") do |seen|
+        {} if seen.reckoning && seen.lined? && seen.house.lining_school == "bagged"
+      end
 
       # The second curtain is laid on the first.
-      say("second_copies_first", "making", step: "turn_sides") { |seen| {} if seen.pair? }
+      say("second_copies_first", "making", step: %w[turn_sides bag_lining mark_drop]) { |seen| {} if seen.pair? }
 
       # A hot needle melts a coating.
-      say("slow_needle", "making", step: "hem_lining") do |seen|
+      say("slow_needle", "making", step: %w[hem_lining join_lining bag_lining table_lining lock_in_lining]) do |seen|
         {cloth: seen.treatment.lining.cloth.name} if seen.coated?
       end
 
@@ -82,19 +87,20 @@ module EarnestFold
       end
 
       # Air under a wide lining lets it hang long.
-      say("sweep_air", "making", step: "lock_in_lining") do |seen|
-        {} if seen.lined? && seen.curtains.any? { |curtain| curtain.widths >= 2 }
+      say("sweep_air", "making", step: %w[lock_in_lining table_lining]) do |seen|
+        wide = seen.curtains.any? { |curtain| curtain.widths >= 2 }
+        {} if wide && seen.lined? && seen.house.lining_school != "bagged"
       end
 
       # A tape is never cut through a pocket.
-      say("tape_end", "making", step: "put_on_heading") { |seen| {} if seen.reckoning && seen.heading.taped? }
+      say("tape_end", "making", step: TAPE) { |seen| {} if seen.taped? }
 
       # Pockets outward, from a pocket.
-      say("tape_side", "making", step: "put_on_heading") { |seen| {} if seen.reckoning && seen.heading.taped? }
+      say("tape_side", "making", step: TAPE) { |seen| {} if seen.taped? }
 
       # All hook places are laid out before anything is sewn.
-      say("try_before_sewing", "making", step: "put_on_heading") do |seen|
-        if seen.reckoning && seen.heading.taped? && seen.curtains.first.heading[:hooks]
+      say("try_before_sewing", "making", step: TAPE) do |seen|
+        if seen.taped? && seen.curtains.first.heading[:hooks]
           {hooks: seen.curtains.first.heading[:hooks]}
         end
       end

@@ -69,20 +69,21 @@ module EarnestFold
         def rules = sheet.rule_set(entry) || sheet.settled.first_set
 
         def line(choice)
-          path, value, words = send(:"#{choice.kind}_line", choice)
+          path, value, words = clicked(choice)
           Alternative.new(choice: choice, words: words, path: path, value: value)
         end
 
-        def widths_line(choice) =
-          [
-            "making.widths",
-            Words.number(choice.name, 1),
-            Words.say("compare.some_widths", widths: Words.widths(choice.name))
-          ]
+        # @return [Array(String, String, String)] the field, what a click puts into it, and what it is called
+        def clicked(choice)
+          case choice.kind
+          when :widths then ["making.widths", Words.number(choice.name, 1), some_widths(choice)]
+          when :sideways then ["run", choice.name, Words.say("runs.#{choice.name}")]
+          when :heading then ["heading.kind", choice.name, Words.say("headings.#{choice.name}")]
+          else count_line(choice)
+          end
+        end
 
-        def sideways_line(choice) = ["run", choice.name, Words.say("runs.#{choice.name}")]
-
-        def heading_line(choice) = ["heading.kind", choice.name, Words.say("headings.#{choice.name}")]
+        def some_widths(choice) = Words.say("compare.some_widths", widths: Words.widths(choice.name))
 
         # Pleats are asked for by their count; a tape's count by the fullness that gives it.
         def count_line(choice)

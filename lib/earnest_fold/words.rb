@@ -27,6 +27,8 @@ module EarnestFold
     # @param data [Hash] facts to fill in; Lengths are written in the unit
     # @return [String]
     # @raise [I18n::ArgumentError] for a key without words
+    #
+    #   Words.say("stations.measure") # => "Measure"
     def say(key, unit: R::Units::CM, **data)
       text = TEXTS[key]
       return text if text && data.empty?
@@ -59,14 +61,20 @@ module EarnestFold
 
     # @param length [Reckoning::Length]
     # @return [String] without the unit
+    #
+    #   Words.length(Length.mm(2365), Units::CM) # => "236.5"
     def length(length, unit) = R::LengthWriter.write(length, unit)
 
     # @return [String] with the unit: "236.5 cm", "93 1/2 in"
+    #
+    #   Words.with_unit(Length.inches(187/2r), Units::IN) # => "93 1/2 in"
     def with_unit(length, unit) = "#{length(length, unit)} #{unit.name}"
 
     # @param number [Rational, Integer]
     # @param places [Integer]
     # @return [String] a decimal without needless noughts: "2.63", "2"
+    #
+    #   Words.number(263/100r) # => "2.63"
     def number(number, places = 2)
       steps = (number * 10**places).round(half: :up)
       text = R::LengthWriter.decimal(steps.abs, places).sub(/\.?0+\z/, "") if places.positive?
@@ -76,6 +84,8 @@ module EarnestFold
 
     # @param count [Rational] whole or half
     # @return [String] "2", "2½", "½"
+    #
+    #   Words.widths(5/2r) # => "2½"
     def widths(count)
       whole = count.floor
       return whole.to_s if whole == count
@@ -85,6 +95,8 @@ module EarnestFold
 
     # @param amount [Rational]
     # @return [String] to the hundredth, rounded once: "414.80"
+    #
+    #   Words.money(4148/10r) # => "414.80"
     def money(amount)
       hundredths = (amount * 100).round(half: :up)
       "#{"−" if hundredths.negative?}#{R::LengthWriter.decimal(hundredths.abs, 2)}"
@@ -102,6 +114,8 @@ module EarnestFold
 
     # @param minutes [Numeric]
     # @return [String] "3 h 20 min"
+    #
+    #   Words.hours(200) # => "3 h 20 min"
     def hours(minutes)
       hours, rest = minutes.round.divmod(60)
       [*("#{hours} h" if hours.positive?), *("#{rest} min" if rest.positive? || hours.zero?)].join(" ")
@@ -109,6 +123,8 @@ module EarnestFold
 
     # @param length [Reckoning::Length]
     # @return [String] as cloth is bought: metres, or yards-free inches stay inches: "18.3 m"
+    #
+    #   Words.metres(Length.cm(1830)) # => "18.3 m"
     def metres(length) = "#{number(length.mm / 1000, 2)} m"
 
     # @param kilograms [Rational]
@@ -207,6 +223,8 @@ module EarnestFold
 
     # @param told [Work::Told, String] what is to be said, or said already
     # @return [String]
+    #
+    #   Words.told(Work::Told.of("hanging.leads_right")) # => "leads at its right edge, seen from the room"
     def told(told, unit = R::Units::CM)
       return told if told.is_a?(String)
 
@@ -263,9 +281,13 @@ module EarnestFold
     # @param from [Integer] minutes since midnight
     # @param to [Integer]
     # @return [String] "8:30–10:15"
+    #
+    #   Words.hours_of_day(510, 615) # => "8:30–10:15"
     def hours_of_day(from, to) = [from, to].map { |minute| R::FieldKinds::ClockKind.written(minute) }.join("–")
 
     # @param hand [String] "left", "panel 2"
+    #
+    #   Words.hand("left") # => "Left"
     def hand(hand) = say("hands.#{hand.split.first}", number: hand[/\d+/])
 
     # @param name [Symbol] of a line on a curtain that is altered
@@ -280,6 +302,8 @@ module EarnestFold
     # @param curtain [String] "left", or "left, right" for a width that is slit for both
     # @param number [Integer] from the leading edge
     # @return [String] "Left, width 2"
+    #
+    #   Words.cut_of("left, right", 2) # => "Left + Right, width 2"
     def cut_of(curtain, number) =
       say("cuts.name", hand: curtain.split(", ").map { |one| hand(one) }.join(" + "), number: number)
 

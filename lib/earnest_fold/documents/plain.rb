@@ -10,6 +10,8 @@ module EarnestFold
 
       # @param value [Object] Lengths anywhere inside become millimetres
       # @return [Object] plain values
+      #
+      #   Documents::Plain.value({drop: Length.cm(214)}) # => {"drop"=>2140}
       def value(value)
         case value
         when R::Length then decimal(value.mm, 3)
@@ -23,6 +25,8 @@ module EarnestFold
 
       # @param number [Rational]
       # @return [Integer, Float] the decimal nearest, an Integer where it is whole
+      #
+      #   Documents::Plain.decimal(263/100r, 3) # => 2.63
       def decimal(number, places)
         rounded = Rational(number).round(places, half: :up)
         (rounded.denominator == 1) ? rounded.numerator : rounded.to_f

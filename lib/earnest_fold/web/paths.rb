@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "uri"
+
 module EarnestFold
   module Web
     # Every address of the application, once: for links and redirects with ids, for routes with their names (":id").
@@ -37,9 +39,13 @@ module EarnestFold
       def work(job, work, to = nil) = under("/jobs/#{job}/treatments/#{work}", to)
 
       # @param station [String] the account is the whole job's
+      #
+      #   Web::Paths.station(1, 2, "account") # => "/jobs/1/account"
       def station(job, work, station) = (station == "account") ? account(job) : work(job, work, station)
 
       # @param step [Array(String, String), nil] its code and curtain; where one goes on without
+      #
+      #   Web::Paths.bench(1, 2, ["press_hem", "left"]) # => "/jobs/1/treatments/2/bench?step=press_hem&curtain=left"
       def bench(job, work, step = nil)
         asked = %w[step curtain].zip(step.to_a).reject { |_, value| value.to_s.empty? }
         asked.empty? ? work(job, work, "bench") : "#{work(job, work, "bench")}?#{URI.encode_www_form(asked)}"

@@ -22,6 +22,8 @@ module EarnestFold
       end
 
       # @return [Hash{String => String}] by place
+      #
+      #   Work::Readings.all({"drop" => {"readings" => ["2 m", "201 cm"]}}) # => {"left"=>"2 m", "middle"=>"201 cm"}
       def all(spec)
         drop = spec.fetch("drop", {})
         readings = drop.fetch("readings", [])

@@ -56,6 +56,8 @@ module EarnestFold
       end
 
       # @return [Hash] a copy with the value set, or taken away for nil
+      #
+      #   Work::SpecFields.set({}, "making.seam", "1 cm") # => {"making"=>{"seam"=>"1 cm"}}
       def set(spec, path, value)
         return Readings.set(spec, path, value) if Readings.path?(path)
 
@@ -65,6 +67,8 @@ module EarnestFold
       end
 
       # @return [String] what the field shows: what is kept, else what a choice left alone comes to
+      #
+      #   Work::SpecFields.shown("overlap", {"overlap" => "4 in"}, Units::CM) # => "10.2"
       def shown(path, spec, unit)
         field = field(path, spec)
         value = stored(path, spec)

@@ -13,6 +13,8 @@ module EarnestFold
       Route = Reckoning::Value.define(:verb, :path, :action, :given)
 
       SEE_OTHER = 303
+      # The job and the work of an address.
+      WORK = [":id", ":treatment"].freeze
 
       class << self
         # @return [Array<Route>]

@@ -8,16 +8,15 @@ module EarnestFold
         include Showing
 
         SAID = %w[done undone started stopped].freeze
-        PLACE = [":id", ":treatment"].freeze
         # A clock of half a day ago was forgotten.
         FORGOTTEN = 12 * 3600
 
-        get Paths.station(*PLACE, "making"), :making
-        get Paths.bench(*PLACE), :bench
-        post Paths.bench(*PLACE), :say
-        get Paths.station(*PLACE, "hanging"), :hanging
-        post Paths.station(*PLACE, "hanging"), :say_hanging
-        post Paths.work(*PLACE, "seen-to"), :seen_to
+        get Paths.station(*WORK, "making"), :making
+        get Paths.bench(*WORK), :bench
+        post Paths.bench(*WORK), :say
+        get Paths.station(*WORK, "hanging"), :hanging
+        post Paths.station(*WORK, "hanging"), :say_hanging
+        post Paths.work(*WORK, "seen-to"), :seen_to
 
         def making(id, treatment) = station("making", :desk, id, treatment)
 

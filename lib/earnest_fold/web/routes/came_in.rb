@@ -5,15 +5,14 @@ module EarnestFold
     module Routes
       # Somebody's own curtains: how they come to a job, and what they were like when they came in.
       class CameIn < Handler
-        PLACE = [":id", ":treatment"].freeze
         post Paths.job(":id", "alterations"), :take_in
-        get Paths.came_in(*PLACE), :show
-        post Paths.came_in(*PLACE, "notes"), :note_down
-        post Paths.came_in(*PLACE, "notes/:note/strike"), :strike
-        post Paths.came_in(*PLACE, "photographs"), :photograph
-        post Paths.came_in(*PLACE, "photographs/:photograph/remove"), :remove
-        get Paths.came_in(*PLACE, "photographs/:photograph.jpg"), :image
-        get Paths.work(*PLACE, "slip.pdf"), :slip
+        get Paths.came_in(*WORK), :show
+        post Paths.came_in(*WORK, "notes"), :note_down
+        post Paths.came_in(*WORK, "notes/:note/strike"), :strike
+        post Paths.came_in(*WORK, "photographs"), :photograph
+        post Paths.came_in(*WORK, "photographs/:photograph/remove"), :remove
+        get Paths.came_in(*WORK, "photographs/:photograph.jpg"), :image
+        get Paths.work(*WORK, "slip.pdf"), :slip
 
         def take_in(id)
           form, job = Forms::WindowForm.new(params), sheet(id)

@@ -8,8 +8,8 @@ module EarnestFold
         include Planning
         include Showing
 
-        get Paths.work(":id", ":treatment", "cutting"), :show
-        get Paths.work(":id", ":treatment", "ticket"), :ticket
+        get Paths.work(*WORK, "cutting"), :show
+        get Paths.work(*WORK, "ticket"), :ticket
         post Paths.plan(":id", ":cloth", "take"), :put_on_table
         post Paths.plan(":id", ":cloth", "release"), :release
         post Paths.plan(":id", ":cloth", "wishes"), :wish

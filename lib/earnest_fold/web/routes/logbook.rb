@@ -8,8 +8,8 @@ module EarnestFold
         LISTS = {"csv" => "text/csv", "json" => "application/json"}.freeze
         get Paths.logbook, :show
         post Paths.standard_times, :settle_time
-        get Paths.work(":id", ":treatment", "log"), :work
-        post Paths.work(":id", ":treatment", "log"), :keep
+        get Paths.work(*WORK, "log"), :work
+        post Paths.work(*WORK, "log"), :keep
         LISTS.each_key { |ending| get Paths.logbook_list(ending), :list, ending }
 
         def show(house = self.house, status: 200, **more) =

@@ -30,7 +30,7 @@ module EarnestFold
         PLANS.each_key { |file| get Paths.plan(":id", ":cloth", file), :plan, file }
         ORDERS.each_key { |file| get Paths.job(":id", file), :order, file }
         MAKING.each_key do |file|
-          get Paths.work(":id", ":treatment", file), :making, file
+          get Paths.work(*WORK, file), :making, file
           get Paths.job(":id", file), :making_of_job, file
         end
 

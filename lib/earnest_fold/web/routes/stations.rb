@@ -8,13 +8,12 @@ module EarnestFold
       class Stations < Handler
         include Showing
 
-        PLACE = [":id", ":treatment"].freeze
-        get Paths.work(*PLACE, "changes"), :changes
-        post Paths.work(*PLACE, "take-back"), :take_back
-        post Paths.work(*PLACE, "answer"), :answer
-        get Paths.work(*PLACE, "compare"), :compare
-        get Paths.station(*PLACE, ":station"), :show
-        post Paths.station(*PLACE, ":station"), :save
+        get Paths.work(*WORK, "changes"), :changes
+        post Paths.work(*WORK, "take-back"), :take_back
+        post Paths.work(*WORK, "answer"), :answer
+        get Paths.work(*WORK, "compare"), :compare
+        get Paths.station(*WORK, ":station"), :show
+        post Paths.station(*WORK, ":station"), :save
 
         def changes(id, treatment)
           job = sheet(id)

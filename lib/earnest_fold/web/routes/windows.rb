@@ -6,12 +6,12 @@ module EarnestFold
       # What is done with a job's windows and layers as wholes: copied, moved, put away.
       class Windows < Handler
         WAYS = {"before" => -1, "after" => 1}.freeze
-        PLACE = [":id", ":treatment"].freeze
-        post Paths.work(*PLACE, "copy"), :copy
-        post Paths.work(*PLACE, "layer"), :add_layer
-        post Paths.work(*PLACE, "move"), :move
-        post Paths.work(*PLACE, "put-away"), :put_away, true
-        post Paths.work(*PLACE, "bring-back"), :put_away, false
+
+        post Paths.work(*WORK, "copy"), :copy
+        post Paths.work(*WORK, "layer"), :add_layer
+        post Paths.work(*WORK, "move"), :move
+        post Paths.work(*WORK, "put-away"), :put_away, true
+        post Paths.work(*WORK, "bring-back"), :put_away, false
 
         def copy(id, treatment)
           window = sheet(id).work(number(treatment)).window

@@ -11,29 +11,15 @@ module EarnestFold
         RANK = 80
         NEEDS = %w[put_on_heading turn_top].freeze
         TOOLS = %i[rule chalk needle].freeze
+        # The figures of a heading that it is set out by.
+        SET_OUT = %i[pleats space take_up eyelets pitch first tabs rings gap gliders hooks pocket].freeze
 
         # @param work [MakingCase]
         # @return [Array<Draft>]
         def self.call(work)
           work.curtains.map do |curtain|
             marks = work.marks(curtain)
-            figures = curtain
-              .heading
-              .slice(
-                :pleats,
-                :space,
-                :take_up,
-                :eyelets,
-                :pitch,
-                :first,
-                :tabs,
-                :rings,
-                :gap,
-                :gliders,
-                :hooks,
-                :pocket
-              )
-              .compact
+            figures = curtain.heading.slice(*SET_OUT).compact
             draft(
               {finished_width: curtain.span.finished_width, **figures},
               curtain: curtain.hand,

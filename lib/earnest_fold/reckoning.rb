@@ -74,6 +74,9 @@ require_relative "reckoning/headings/layout/folds"
 require_relative "reckoning/headings"
 EarnestFold::Reckoning::Headings.load(File.join(__dir__, "reckoning/headings"))
 
+require_relative "reckoning/methods"
+EarnestFold::Reckoning::Methods::Kinds.load(File.join(__dir__, "reckoning/methods"))
+
 require_relative "reckoning/checks"
 EarnestFold::Reckoning::Checks::Kinds.load(File.join(__dir__, "reckoning/checks"))
 
@@ -99,12 +102,15 @@ EarnestFold::Reckoning::Alterations.load(File.join(__dir__, "reckoning/alteratio
 
 require_relative "reckoning/making_up/standard_times"
 require_relative "reckoning/making_up"
+require_relative "reckoning/making_up/sections"
 require_relative "reckoning/making_up/making_case"
 require_relative "reckoning/making_up/learning"
 require_relative "reckoning/making_up/altering_case"
+require_relative "reckoning/making_up/altering_order"
+require_relative "reckoning/making_up/step_theme"
+Dir[File.join(__dir__, "reckoning/making_up/steps/*.rb")].sort.each { |theme| require theme }
+require_relative "reckoning/making_up/altering_steps"
 require_relative "reckoning/making_up/order"
-EarnestFold::Reckoning::MakingUp::Kinds.load(File.join(__dir__, "reckoning/making_up/steps"))
-EarnestFold::Reckoning::MakingUp::AlteringKinds.load(File.join(__dir__, "reckoning/making_up/altering"))
 
 require_relative "reckoning/account/rules"
 require_relative "reckoning/account"

@@ -37,6 +37,16 @@ module EarnestFold
       by_number(text ? I18n.interpolate(text, facts) : I18n.t(key, **facts, raise: true), facts)
     end
 
+    # @api private
+    # Figures one after the other; groups of them (the pockets of a hook's prongs) apart, the first two of many.
+    def list(values, unit)
+      return values.first(2).map { |group| group.join(", ") }.join("; ") + ((values.size > 2) ? " …" : "") if
+        values.first.is_a?(Array)
+
+      shown = values.map { |value| value.is_a?(R::Length) ? length(value, unit) : value.to_s }
+      values.first.is_a?(R::Length) ? "#{shown.join(", ")} #{unit.name}" : shown.join(", ")
+    end
+
     # "%{widths ? width|widths}" in a text: the first for one (or half a one), the second for any other number.
     BY_NUMBER = /%\{(\w+) \? ([^|]+)\|([^}]+)\}/
     private_constant :BY_NUMBER
@@ -168,7 +178,8 @@ module EarnestFold
       data = remark.data.except(:form)
       data = data.merge(part: say("sundries.#{data[:part]}").downcase) if data[:part]
       data = data.merge(feature: say("wall.#{data[:feature]}").downcase) if data[:feature]
-      say(key, unit: unit, **data)
+      data = data.merge(cloth: say("judgement.the_cloth")) if data[:cloth] == ""
+      say(key, unit: unit, **data).then { |said| said[0].upcase + said[1..] }
     end
 
     # @param problem [Reckoning::Problem]
@@ -260,8 +271,27 @@ module EarnestFold
     def step(step) = say("work_steps.#{step.code}.title")
 
     # @param step [Reckoning::MakingUp::Step]
-    # @return [String] what is done, with its figures
-    def step_done(step, unit) = say("work_steps.#{step.code}.do", unit: unit, **step.figures)
+    # @return [String] what is done, with its figures; of each curtain by itself where they differ
+    def step_done(step, unit)
+      return part_done(step, step.parts.first, unit) if step.alike?
+
+      step.parts.map { |part| "#{hand(part.curtain)}: #{part_done(step, part, unit)}" }.join(" ")
+    end
+
+    # @api private
+    def part_done(step, part, unit) =
+      part.said.map { |said| say("work_steps.#{step.code}.#{said}", unit: unit, **part.figures) }.join(" ")
+
+    # @param tick [String] "left", "panel 2", "left:3" for its third width, "" for all curtains
+    # @return [String]
+    #
+    #   Words.tick("left:3") # => "Left, width 3"
+    def tick(tick)
+      return say("making.both") if tick.empty?
+
+      curtain, width = tick.split(":")
+      width ? say("making.width_of", hand: hand(curtain), number: width) : hand(curtain)
+    end
 
     # @param steps [Array<Reckoning::MakingUp::Step>] of a stretch of work; none are the hanging
     # @return [String]
@@ -333,6 +363,7 @@ module EarnestFold
       case value
       when R::Length then with_unit(value, unit)
       when Rational then number(value)
+      when Array then list(value, unit)
       else value
       end
     end

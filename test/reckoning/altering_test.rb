@@ -244,11 +244,6 @@ class AlteringTest < EarnestFoldTest
       "keep_made_hem"
   end
 
-  def test_a_rule_speaks_at_a_step_that_there_is
-    R::Judgement::Rules
-      .each { |rule| assert_empty rule.altering_steps - W::AlteringKinds.names, rule.code }
-  end
-
   private
 
   def altered(raw) = read(document("alterations" => [raw])).alterations.first
@@ -265,18 +260,24 @@ class AlteringTest < EarnestFoldTest
 
   def stops(made) = made.stops.map(&:code)
 
-  def judged(raw) = R::Judgement.of_alteration(altered({"id" => "a"}.merge(raw)), house: R::HouseRules::USUAL)
+  # Whatever is said of it, at any station or step.
+  def judged(raw)
+    made, house = altered({"id" => "a"}.merge(raw)), R::HouseRules::USUAL
+    seen = R::AlterCase.new(made: made, house: house, noted: false, priced: nil)
+    R::Judgement.of_alteration(made, house: house) +
+      R::Judgement.at_steps(seen, W::Order.new(made, house).steps).values.flatten
+  end
 
   # No step before what it needs, every figure worded, and no minute without work.
   def assert_whole(made)
     steps = W::Order.new(made, R::HouseRules::USUAL).steps
     codes = steps.map(&:code)
     steps.each do |step|
-      kind = W::AlteringKinds.fetch(step.code)
-      (kind.needs(R::HouseRules::USUAL) & codes).each do |need|
+      kind = W::AlteringSteps::Kinds.fetch(step.code)
+      (kind.needs & codes).each do |need|
         assert_operator codes.rindex(need), :<, codes.index(step.code), "#{step.code} before #{need}"
       end
-      refute_match(/%\{/, EarnestFold::Words.say("work_steps.#{step.code}.do", unit: R::Units::CM, **step.figures))
+      refute_match(/%\{/, EarnestFold::Words.step_done(step, R::Units::CM))
       step.figures.each_key do |name|
         assert EarnestFold::Words.say?("work_figures.#{name}") || EarnestFold::Words.alter_line(name), name
       end

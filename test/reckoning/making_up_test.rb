@@ -1,117 +1,56 @@
 # frozen_string_literal: true
 
 require "documents_helper"
-require "laws/random_jobs"
 
-# The order of making: every school's order is whole, nothing comes before what it needs, and every figure is the
-# reckoning's.
-class WorkOrderTest < EarnestFoldTest
+# The order of making of a treatment: its figures are the reckoning's, and the cases that makers gave hold. That every
+# method is whole is tried in laws/making_orders_test.rb.
+class MakingUpTest < EarnestFoldTest
   include DocumentsHelper
 
   W = R::MakingUp
-  HEADINGS = {
-    "pencil_pleat" => {},
-    "hand_pleat" => {"heading" => DocumentsHelper::PLEATS},
-    "wave" => {"heading" => DocumentsHelper::WAVE},
-    "eyelet" => {"heading" => DocumentsHelper::EYELETS, "support" => {"kind" => "pole", "diameter" => 3}},
-    "rod_pocket" => {
-      "heading" => {"kind" => "rod_pocket", "fullness" => 2, "pocket" => 5},
-      "support" => {"kind" => "rod"}
-    },
-    "fixed_pitch" => {"heading" => {"kind" => "fixed_pitch", "fullness" => 2, "pitch" => 10}},
-    "pleater_hook" => {
-      "heading" => {
-        "kind" => "pleater_hook",
-        "fullness" => 2,
-        "pocket_pitch" => 2.5,
-        "skips" => [3, 3, 3],
-        "edge" => 2
-      }
-    },
-    "tab_top" => {
-      "heading" => {"kind" => "tab_top", "fullness" => 1.5, "tab_width" => 5, "tab_drop" => 5, "tab_spacing" => 16},
-      "support" => {"kind" => "pole", "diameter" => 3}
-    },
-    "clip_ring" => {
-      "heading" => {"kind" => "clip_ring", "fullness" => 1.6, "clip_spacing" => 14},
-      "support" => {"kind" => "pole"}
-    },
-    "webbing" => {"heading" => {"kind" => "webbing", "fullness" => 2}}
+  LINING = {"cloth" => "l", "lift" => 2.5, "inset" => 1, "side_turn" => 2, "hem" => {"kind" => "double", "depth" => 5}}
+    .freeze
+  BAG = {
+    "method" => "bagged_hem_first",
+    "making" => {"side" => {"kind" => "single", "depth" => 1, "turn_under" => 1.5}},
+    "lining" => {"cloth" => "l", "lift" => 3, "inset" => 1, "side_turn" => 1.5}
   }.freeze
-  SCHOOLS = R::HouseRules::MAKING_ORDERS.product(R::HouseRules::LINING_SCHOOLS, R::HouseRules::STITCHINGS)
-  ALWAYS = %w[lay_out_cuts press_hem sew_hem mark_drop turn_top form_heading press_and_tag].freeze
-
-  def test_every_heading_has_its_case = assert_equal R::Headings.names.sort, HEADINGS.keys.sort
-
-  def test_every_school_gives_a_whole_order_in_which_nothing_comes_too_soon
-    HEADINGS.each_value do |changes|
-      [{}, {"lining" => {"cloth" => "l", "lift" => 2.5, "hem" => {"kind" => "double", "depth" => 5}}}].each do |lining|
-        made = treatment(treatment: changes.merge(lining))
-        SCHOOLS.each do |order, school, stitching|
-          assert_whole(made, house("making_order" => order, "lining_school" => school, "stitching" => stitching))
-        end
-      end
-    end
-  end
-
-  def test_any_job_that_can_be_reckoned_has_its_order
-    60.times do |seed|
-      reckoned(RandomJobs.new(seed).document).treatments.each do |made|
-        SCHOOLS
-          .each_slice(3)
-          .map(&:first)
-          .each do |order, school, stitching|
-            assert_whole(made, house("making_order" => order, "lining_school" => school, "stitching" => stitching))
-          end
-      end
-    end
-  end
-
-  def test_what_the_hardware_dictates_is_set_out_before_the_sides
-    %w[wave fixed_pitch].each do |name|
-      codes = codes(treatment(treatment: HEADINGS.fetch(name)))
-      assert_operator codes.index("set_out_heading"), :<, codes.index("turn_sides"), name
-    end
-    refute_includes codes(treatment), "set_out_heading"
-  end
-
-  def test_a_lining_is_hemmed_before_it_joins_and_a_pair_compared_before_a_hem_is_sewn
-    made = treatment(treatment: {"lining" => {"cloth" => "l", "hem" => {"kind" => "double", "depth" => 5}}})
-    R::HouseRules::LINING_SCHOOLS.each do |school|
-      codes = codes(made, "lining_school" => school)
-      assert_operator codes.index("hem_lining"),
-        :<,
-        codes.index(
-          {"bagged" => "bag_lining", "tabled" => "table_lining"}.fetch(school, "lock_in_lining")
-        )
-      assert_operator codes.index("compare_hems"), :<, codes.index("sew_hem")
-    end
-  end
-
-  def test_heading_first_marks_the_drop_from_the_top
-    codes = codes(treatment, "making_order" => "heading_first")
-    assert_equal %w[form_heading mark_drop press_hem sew_hem], codes & %w[form_heading mark_drop press_hem sew_hem]
-    assert_equal %w[press_hem sew_hem mark_drop form_heading],
-      codes(treatment) & %w[form_heading mark_drop press_hem sew_hem]
-  end
 
   def test_the_figures_are_the_reckonings
-    made = treatment(
-      treatment: {
-        "lining" => {"cloth" => "l", "lift" => 2.5, "inset" => 1, "hem" => {"kind" => "double", "depth" => 5}}
-      }
-    )
-    steps = W::Order.new(made, R::HouseRules::USUAL).steps.group_by(&:code).transform_values(&:first)
+    made = treatment(treatment: {"lining" => LINING})
+    steps = steps(made)
     making = made.treatment.making
-    assert_equal [made.cut_drop, made.widths_total], steps["lay_out_cuts"].figures.values
-    assert_equal [making.hem.taken, making.hem.depth, making.hem.depth * 2], steps["press_hem"].figures.values
-    assert_equal [making.side.taken, making.side.depth, making.side.turn_under], steps["turn_sides"].figures.values
-    assert_equal [R::Length.cm("2.5".to_r), R::Length.cm(1)], steps["lock_in_lining"].figures.values
+    assert_equal made.cut_drop, steps["lay_out_cuts"].main
+    assert_equal [making.hem.depth, making.hem.taken], steps["press_hem"].figures.values.first(2)
+    assert_equal [making.side.taken, making.side.depth], steps["turn_sides"].figures.values.first(2)
+    assert_equal [R::Length.cm("2.5".to_r), R::Length.cm(1)], steps["lock_in_lining"].figures.values.first(2)
     assert_equal made.finished_drop, steps["mark_drop"].main
-    assert_equal made.curtains.first.heading[:tape_length], steps["put_on_heading"].main
-    assert_equal made.curtains.first.span.finished_width, steps["form_heading"].main
-    assert_equal made.curtains.first.weights, steps["put_in_weights"].main
-    assert_equal made.curtains.first.task.seams.first, steps["join_widths"].figures[:first_seam]
+    assert_equal made.curtains.first.heading[:tape_length], steps["sew_tape"].main
+    assert_equal made.curtains.first.span.finished_width, steps["draw_up"].main
+    assert_equal made.curtains.first.task.seams, steps["join_widths"].figures[:seam_places]
+  end
+
+  def test_a_pair_is_one_step_done_twice
+    step = steps(treatment)["sew_hem"]
+    assert_equal [%w[sew_hem left], %w[sew_hem right]], step.names
+    assert_equal [["lay_out_cuts", ""]], steps(treatment)["lay_out_cuts"].names
+  end
+
+  def test_a_wide_curtain_is_laid_width_by_width
+    wide = treatment(
+      treatment: {"method" => "tabled", "lining" => LINING, "opening" => {"kind" => "one_way_left"},
+                  "making" => {"widths" => 5}}
+    )
+    assert_equal %w[single:1 single:2 single:3 single:4 single:5], steps(wide)["table_lining"].ticks
+  end
+
+  def test_sections_end_at_a_seam_where_there_is_one
+    wide = treatment(treatment: {"making" => {"widths" => 5}}).curtains.first
+    ends = W::Sections.of(wide, R::Length.mm(3000))
+    assert_empty ends[0..-2] - wide.task.seams
+    assert_equal wide.flat_width, ends.last
+    plain = treatment(treatment: {"making" => {"widths" => 1}}).curtains.first
+    assert_equal [R::Length.mm(500), R::Length.mm(1000)], W::Sections.of(plain, R::Length.mm(500)).first(2)
   end
 
   def test_a_step_that_is_not_there_for_a_curtain_is_left_out
@@ -121,7 +60,14 @@ class WorkOrderTest < EarnestFoldTest
         "making" => {"hem" => {"kind" => "none", "depth" => 0}, "widths" => 1}
       }
     )
-    assert_empty codes(single) & %w[join_widths press_hem sew_hem compare_hems compare_pair put_in_weights hem_lining]
+    assert_empty steps(single).keys & %w[join_widths press_hem sew_hem compare_hems compare_pair put_in_weights]
+  end
+
+  def test_what_does_not_suit_what_is_made_gives_way_to_the_usual_method
+    assert_equal "unlined_hem_first", treatment(treatment: {"method" => "tabled"}).treatment.order_of_work.name
+    assert_equal "locked_in", treatment(treatment: {"lining" => LINING}).treatment.order_of_work.name
+    rod = {"heading" => {"kind" => "rod_pocket", "fullness" => 2, "pocket" => 5}}
+    assert_equal "unlined_sides_first", treatment(treatment: rod).treatment.order_of_work.name
   end
 
   def test_by_hand_takes_longer
@@ -130,44 +76,123 @@ class WorkOrderTest < EarnestFoldTest
       W::Order.new(treatment, house("stitching" => "machine")).minutes
   end
 
+  def test_a_drawn_cord_takes_no_pleats_minutes
+    refute_includes steps(treatment)["draw_up"].times, :pleat
+    assert_includes steps(treatment(treatment: {"heading" => PLEATS}))["sew_pleats"].times, :pleat
+  end
+
+  def test_weighting_is_never_forced
+    assert_equal 2, steps(treatment(treatment: {"weighting" => "corners"}))["turn_sides"].figures[:weights]
+    assert_nil steps(treatment(treatment: {"weighting" => "none"}))["turn_sides"].figures[:weights]
+    chain = steps(treatment(treatment: {"weighting" => "chain"}))
+    assert_equal treatment.curtains.first.flat_width, chain["lay_in_chain"].main
+    assert_nil chain["turn_sides"].figures[:weights]
+  end
+
   def test_a_measure_is_held_against_its_tolerance
-    check = W::Measured.new(name: :finished_drop, planned: R::Length.cm(200), tolerance: R::Length.mm(3), places: [])
+    check = W::Measured.new(name: :finished_drop, planned: R::Length.cm(200), tolerance: R::Length.mm(3))
     assert check.fits?(R::Length.mm(2003))
     refute check.fits?(R::Length.mm(1996))
   end
 
-  def test_every_step_has_its_words
-    every = HEADINGS.values.flat_map do |changes|
-      SCHOOLS.flat_map do |order, school, stitching|
-        W::Order.new(
-          treatment(treatment: changes.merge("lining" => {"cloth" => "l"})),
-          house("making_order" => order, "lining_school" => school, "stitching" => stitching)
-        ).steps
-      end
-    end
-    every.each do |step|
-      refute_match(/%\{/, EarnestFold::Words.say("work_steps.#{step.code}.do", unit: R::Units::CM, **step.figures))
-      step.figures.each_key { |name| assert EarnestFold::Words.say?("work_figures.#{name}"), name }
-      step.tools.each { |tool| assert EarnestFold::Words.say?("work_tools.#{tool}"), tool }
-      assert EarnestFold::Words.say?("making.what_then.#{step.check.name}"), step.check.name if step.check
-    end
+  # Expected at 1, measured 1½: the measured one decides, and nothing that is cut changes.
+  def test_the_measured_wrap_decides_the_flat_width
+    expected, measured = treatment(treatment: BAG), treatment(treatment: BAG.merge("wrap_measured" => 1.5))
+    assert_equal [R::Length.cm(1), R::Length.mm(15)], [expected.wrap, measured.wrap]
+    assert_equal expected.curtains.first.flat_width - R::Length.cm(1), measured.curtains.first.flat_width
+    assert_equal expected.curtains.map(&:cut_width), measured.curtains.map(&:cut_width)
+    assert_equal expected.lining.targets, measured.lining.targets
+    assert_equal measured.curtains.first.flat_width, measured.curtains.first.heading[:tape_length]
+    said = EarnestFold::Words.say("making.what_then.wrap")
+    refute_match(/unpick/i, said)
+  end
+
+  def test_a_wrap_is_expected_by_its_formula
+    made = treatment(treatment: BAG)
+    cut = made.lining_cut_width(made.curtains.first)
+    assert_equal (made.curtains.first.cut_width - cut) / 4, made.wrap
+    assert_equal made.curtains.first.cut_width - cut, steps(made)["trim_lining"].figures[:narrower]
+  end
+
+  # A dress panel covering 14 in, three times full at a fixed pitch of 3½: all in inches.
+  def test_a_dress_panel
+    made = inches(
+      "opening" => {"kind" => "dress_pair", "cover" => 14},
+      "support" => {"kind" => "track"},
+      "drop" => {"readings" => [33]},
+      "heading" => {"kind" => "fixed_pitch", "fullness" => 3, "pitch" => 3.5, "top_turn" => 3.5},
+      "making" => {"side" => {"kind" => "double", "depth" => 0.5}, "hem" => {"kind" => "double", "depth" => 0.75}}
+    )
+    curtain = made.curtains.first
+    assert_equal [42, 44, 38], in_inches(curtain.flat_width, curtain.cut_width, made.cut_drop)
+    assert_equal [13, 11], curtain.heading.values_at(:hooks, :carriers)
+    assert_equal "1/2 in", EarnestFold::Words.with_unit(steps(made)["turn_sides"].figures[:fold], R::Units::IN)
+  end
+
+  # A buckram panel, 79 in high: everything is pressed and pinned, and sewn last.
+  def test_a_buckram_panel
+    made = inches(
+      "method" => "pressed_sewn_last",
+      "opening" => {"kind" => "one_way_left"},
+      "drop" => {"readings" => [79]},
+      "heading" => {
+        "kind" => "hand_pleat",
+        "style" => "double",
+        "fullness" => 2,
+        "buckram" => 4,
+        "buckram_folds" => 2,
+        "space" => {"min" => 1, "target" => 4, "max" => 9},
+        "take_up" => {"min" => 1, "target" => 4, "max" => 9}
+      },
+      "making" => {
+        "hem" => {"kind" => "double", "depth" => 3.5},
+        "side" => {"kind" => "double", "depth" => 1.5}
+      }
+    )
+    steps = steps(made)
+    assert_equal R::Length.inches(94), made.cut_drop
+    assert_equal [4, 8], in_inches(*steps["turn_top"].figures.values_at(:first_press, :second_press))
+    assert_equal [R::Length.inches(3), R::Length.inches(3/2r)], steps["press_sides"].figures.values.first(2)
+    order = steps.keys
+    assert_operator order.index("press_sides"), :<, order.index("put_in_buckram")
+    assert_operator order.index("turn_top"), :<, order.index("sew_all_round")
+    assert_empty order & %w[sew_hem turn_sides]
+  end
+
+  # 104 pockets of 1 in, hooks of four prongs: the first in pockets 6, 9, 12, 15, the next in 20, 23, 26, 29.
+  def test_each_prong_has_its_pocket
+    heading = R::Headings.fetch("pleater_hook")
+    read = heading.fields.read(
+      {"fullness" => 2, "pocket_pitch" => "1 in", "skips" => [3, 3, 3], "edge" => 5}, R::Units::IN, R::Problems.new
+    )
+    figures = {hooks: 7, gap: 5, edge_lead: 5, edge_return: 6}
+    pockets = heading.new(**read).pockets_of(figures)
+    assert_equal [[6, 9, 12, 15], [20, 23, 26, 29]], pockets.first(2)
+    assert_equal 7, pockets.size
+    assert_equal 104 + 1 - 6, pockets.last.last
   end
 
   private
 
   def house(fields = {}) = R::HouseRules.read(fields, R::Units::CM)
 
-  def codes(made, fields = {}) = W::Order.new(made, house(fields)).steps.map(&:code).uniq
+  def steps(made, fields = {}) = W::Order.new(made, house(fields)).steps.to_h { |step| [step.code, step] }
 
-  def assert_whole(made, house)
-    steps = W::Order.new(made, house).steps
-    codes = steps.map(&:code).uniq
-    assert_equal (1..steps.size).to_a, steps.map(&:number)
-    assert_empty ALWAYS - codes - (made.treatment.making.hem.taken.zero? ? %w[press_hem sew_hem] : [])
-    codes.each_with_index do |code, place|
-      assert_empty W::Kinds.fetch(code).needs(house) & codes.drop(place), "#{code} comes too soon"
-    end
-    assert_equal made.lining ? 1 : 0, (codes & %w[lock_in_lining bag_lining table_lining]).size
-    steps.each { |step| refute_nil step.main, step.code }
+  def in_inches(*lengths) = lengths.map { |one| one.mm/25.4r }
+
+  # A plain window whose figures are inches.
+  def inches(changes)
+    plain = {
+      "id" => "t",
+      "support" => {"kind" => "track", "length" => 60},
+      "making" => {"seam" => 0.5},
+      "face" => "c"
+    }
+    raw = document.merge(
+      "unit" => "in",
+      "cloths" => [{"id" => "c", "use" => "face", "width" => 60}],
+      "windows" => [{"id" => "w", "treatments" => [over(plain, changes)]}]
+    )
+    reckoned(raw).treatments.first
   end
 end

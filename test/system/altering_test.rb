@@ -119,7 +119,7 @@ class AlteringInTheBrowserTest < SystemTest
   def make
     click_link "On to Making"
     click_link "To the bench"
-    assert_selector ".table-head", text: "step 1 of 13"
+    assert_selector ".table-head", text: "step 1 of 8"
     {
       "Draw the lines" => 2,
       "Compare the pair's lines" => 1,
@@ -131,7 +131,7 @@ class AlteringInTheBrowserTest < SystemTest
     visit "/jobs/#{office.id}/treatments/#{altered.id}/making"
     steps_left.each { |step| done(step) }
     visit current_path
-    assert_selector ".results", text: "13 of 13"
+    assert_selector ".results", text: "8 of 8"
   end
 
   def step_by_step(title, count)
@@ -139,15 +139,15 @@ class AlteringInTheBrowserTest < SystemTest
       .take_while { |step| EarnestFold::Words.say("work_steps.#{step.code}.title") != title }
       .each { |step| done(step) }
     visit "/jobs/#{office.id}/treatments/#{altered.id}/bench"
-    count.times do
+    count.times do |index|
       assert_selector ".for", text: title
-      measure
+      measure(index)
       click_button "It is done"
       assert_settled
     end
   end
 
-  def done(step) = workroom.bench.say(altered.id, step.code, step.curtain.to_s, "done")
+  def done(step) = step.names.each { |name| workroom.bench.say(altered.id, *name, "done") }
 
   # @return [Array<EarnestFold::Reckoning::MakingUp::Step>]
   def steps_left
@@ -160,12 +160,15 @@ class AlteringInTheBrowserTest < SystemTest
       .reject { |step| log.done?(step) }
   end
 
-  def measure
-    planned = find(".check-of").text[/([\d.]+) cm, within/, 1]
-    fill_in "at the leading edge", with: planned
-    fill_in "at the return edge", with: planned
-    click_button "Keep it"
-    assert_selector ".verdict.right"
+  # Of one curtain after the other, where each is measured.
+  def measure(index)
+    within all(".measuring", minimum: index + 1)[index] do
+      planned = find(".check-of").text[/([\d.]+) cm, within/, 1]
+      fill_in "at the leading edge", with: planned
+      fill_in "at the return edge", with: planned
+      click_button "Keep it"
+    end
+    assert_selector ".verdict.right", count: index + 1
   end
 
   def hand_over

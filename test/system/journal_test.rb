@@ -77,16 +77,16 @@ class JournalTest < SystemTest
     assert_equal "14 cm", spec["overlap"]
     assert_equal 1, workroom.treatments.changes(treatment.id).size
     go "Ticket office", "Making"
-    click_link "Mark the drop", match: :first
+    click_link "Measure the drop", match: :first
     Line.befalls.concat(%i[lost_after lost_after])
-    fill_in "at the leading edge", with: "212.7"
-    click_on "Keep it"
+    fill_in "Left at the leading edge", with: "212.7"
+    click_on "Keep it", match: :first
 
     assert_selector ".verdict.right", text: "212.7 cm"
     Line.befalls.concat(%i[lost_before lost_after])
     click_on "It is done"
 
-    assert_no_selector ".for", text: "Mark the drop · Left"
+    assert_selector ".in-turn .ticked", count: 1
     assert_settled
     assert_equal %w[measured done], workroom.bench.entries(treatment.id).map(&:kind) - %w[corrected]
   end

@@ -47,9 +47,9 @@ class KilledTest < SystemTest
 
   def test_what_is_said_at_the_bench_and_the_table_survives_it_too
     visit "#{house}/jobs/#{office.id}/treatments/#{treatment.id}/bench?step=mark_drop&curtain=left"
-    fill_in "at the leading edge", with: "212.7"
+    fill_in "Left at the leading edge", with: "212.7"
     kill
-    click_on "Keep it"
+    click_on "Keep it", match: :first
     assert_selector "#journal", text: "212.7"
     start
     assert_selector ".verdict.right", text: "212.7 cm"
@@ -57,7 +57,7 @@ class KilledTest < SystemTest
     click_on "It is done"
     assert_selector "#journal", text: "It is done"
     start
-    assert_no_selector ".for", text: "Mark the drop · Left"
+    assert_selector ".in-turn .ticked", count: 1
     assert_equal %w[measured done], workroom.bench.entries(treatment.id).map(&:kind) - %w[corrected]
   end
 

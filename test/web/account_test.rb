@@ -86,7 +86,8 @@ class AccountStationTest < WebTest
       .alterations
       .first
       .steps
-      .each { |step| workroom.bench.say(chapel.treatments.first.id, step.code, step.curtain.to_s, "done") }
+      .flat_map(&:names)
+      .each { |name| workroom.bench.say(chapel.treatments.first.id, *name, "done") }
     get account
     assert_match(/Tag it: .*167\.5 cm/, words)
   end

@@ -107,7 +107,8 @@ class DiaryStationTest < WebTest
       .entries
       .first
       .steps
-      .each { |step| workroom.bench.say(office.treatments.first.id, step.code, step.curtain.to_s, "done") }
+      .flat_map(&:names)
+      .each { |name| workroom.bench.say(office.treatments.first.id, *name, "done") }
     assert_equal [:away], diary.plan.placed.select { |one| one.job == office.id }.map { |one| one.task.bench }
     workroom.bench.say(office.treatments.first.id, "hung", "", "done")
     assert_empty diary.plan.placed.select { |one| one.job == office.id }

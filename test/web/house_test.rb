@@ -177,7 +177,7 @@ class HouseTest < WebTest
     get "/house-rules"
     assert_includes last_response.body, %(name="rules.lift_limit" value="12")
     assert_includes last_response.body, %(name="rules.table_length" value="300.0")
-    %w[making_order stitching lining_school cutter cut_on].each do |name|
+    %w[stitching cutter cut_on].each do |name|
       assert_includes last_response.body, %(<select id="rules-#{name}")
     end
   end

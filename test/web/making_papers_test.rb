@@ -16,7 +16,7 @@ class MakingPapersTest < WebTest
     pdf = read(station(lounge, "work-order.pdf"))
     words = plain(pdf)
     assert_match(/Orderofwork:Residents'lounge/, words)
-    assert_match(/10\+11Pressthehem,(Left,)?20\.0Thehem'sfoldlinelies20\.0cmabovetheraw/, words)
+    assert_match(/Pressthehem10\.0Firstpressline10\.0cm/, words)
     assert_equal PORTRAIT, pdf.pages.first.page_object[:MediaBox].last(2).map { |side| side.to_f.round(2) }
   end
 

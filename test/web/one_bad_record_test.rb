@@ -14,12 +14,11 @@ class OneBadRecordTest < WebTest
   end
 
   def test_a_step_that_fails_harms_its_own_treatment_alone
-    kind = M::Kinds["mark_drop"]
-    call = kind.method(:call)
-    kind.stub(
-      :call,
-      ->(work) do
-        (work.reckoning.id == @bad.id.to_s) ? raise(NoMethodError, "undefined method for nil") : call.call(work)
+    order = M::Order.method(:new)
+    M::Order.stub(
+      :new,
+      ->(made, house) do
+        (made.id == @bad.id.to_s) ? raise(NoMethodError, "undefined method for nil") : order.call(made, house)
       end
     ) do
       everything_else_goes_on
@@ -28,14 +27,14 @@ class OneBadRecordTest < WebTest
 
   def test_a_remark_that_fails_too
     judgement = EarnestFold::Reckoning::Judgement
-    call = judgement::Rules["hem_wears"].made
-    fails = judgement::Rules["hem_wears"].with(
-      made: ->(seen) do
-        (seen.treatment.id == @bad.id.to_s) ? raise(NoMethodError, "undefined method for nil") : call.call(seen)
+    call = judgement::Rules["middle_too"].touched
+    fails = judgement::Rules["middle_too"].with(
+      touched: ->(seen, touch) do
+        (seen.treatment.id == @bad.id.to_s) ? raise(NoMethodError, "undefined method for nil") : call.call(seen, touch)
       end
     )
-    rules = judgement::Rules.map { |rule| (rule.code == fails.code) ? fails : rule }
-    judgement.stub(:by_code, rules) { everything_else_goes_on }
+    rules = judgement.at_work.map { |rule| (rule.code == fails.code) ? fails : rule }
+    judgement.stub(:at_work, rules) { everything_else_goes_on }
   end
 
   def test_a_treatment_that_cannot_even_be_read_too

@@ -30,7 +30,7 @@ module EarnestFold
       def timed(work, time)
         head(work, "time").merge(
           "step" => time.step.code,
-          "curtain" => time.step.curtain.to_s,
+          "curtain" => time.step.curtains.join(" "),
           "planned_minutes" => Words.number(time.planned, 2),
           "real_minutes" => Words.number(time.real, 2),
           "corrected" => time.corrected ? "yes" : "no"

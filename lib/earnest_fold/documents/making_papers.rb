@@ -47,23 +47,21 @@ module EarnestFold
 
       def part(work)
         said = work.said_of_steps(@job)
-        alike = work.steps.chunk_while { |one, other| one.code == other.code && one.figures == other.figures }
         WorkPdf::Part.new(
           title: work.title,
           about: Words.in_all(work.steps.sum(&:minutes)),
-          rows: alike.map { |steps| row(steps, said.fetch(steps.first.code, [])) },
+          rows: work.steps.map { |step| row(step, said.fetch(step.code, [])) },
           drawing: work.altered_as ? Drawings::AlteredCurtain.new(work.reckoning, unit).to_s : nil
         )
       end
 
-      # Curtains whose figures are the same share a row.
-      def row(steps, remarks)
-        first = steps.first
-        numbered = "#{steps.map(&:number).join("+")} #{Words.step(first)}"
+      # A step with the boxes that are ticked of it.
+      def row(step, remarks)
+        ticks = (step.ticks.size > 1) ? step.ticks.map { |tick| "[  ] #{Words.tick(tick)}" } : ["[  ]"]
         [
-          [numbered, *steps.filter_map { |step| step.curtain && Words.hand(step.curtain) }].join(", "),
-          Words.figure(first.main, unit),
-          [Words.step_done(first, unit), *remarks.map { |remark| Words.remark(remark, unit) }].join("\n")
+          ["#{step.number} #{Words.step(step)}", *ticks].join("\n"),
+          step.parts.map { |part| Words.figure(part.figures.values.first, unit) }.uniq.join("\n"),
+          [Words.step_done(step, unit), *remarks.map { |remark| Words.remark(remark, unit) }].join("\n")
         ]
       end
 

@@ -9,32 +9,21 @@ module EarnestFold
       WIDTH, HIGHEST = 900, 300
       MARGIN = {side: 150, top: 40, bottom: 46}.freeze
       GRID = R::Length.mm(100)
-      # What a step draws, from its figures: lines across from the hem's raw edge or from the top, lines along from
-      # both sides.
+      # What is drawn of a step, by the edge that is worked on: lines across from the foot or from the top, lines along
+      # from both sides, or the seams; each from those of the step's figures that there are.
       LINES = {
-        "press_hem" => {hem: %i[hem_fold first_press]},
-        "sew_hem" => {hem: %i[hem_depth]},
-        "put_in_weights" => {hem: []},
-        "compare_hems" => {hem: []},
-        "mark_drop" => {hem: %i[finished_drop], top: %i[top]},
-        "turn_top" => {top: %i[top]},
-        "turn_sides" => {sides: %i[takes]},
-        "bag_lining" => {sides: %i[wrap]},
-        "lock_in_lining" => {sides: %i[inset], hem: %i[lift]},
-        "table_lining" => {hem: %i[lift finished_drop]},
-        "join_widths" => {seams: []},
-        "trim_to_width" => {sides: []},
-        "lay_out_cuts" => {hem: %i[cut_drop]},
-        "press_and_tag" => {folds: []},
-        "join_lining" => {lining_seams: []},
-        "hem_lining" => {lining_seams: [], hem: %i[hem_depth]},
-        "lock_interlining" => {seams: []},
-        "compare_pair" => {hem: %i[finished_drop]},
-        "set_out_heading" => {top: []}
+        hem: [:hem, %i[second_press first_press hem_depth finished_drop lift]],
+        foot: [:hem, %i[lift]],
+        corner: [:hem, %i[hem_depth left_open]],
+        top: [:top, %i[second_press first_press sewn_at top]],
+        side: [:sides, %i[takes wrap side_turn inset]],
+        seam: [:seams, []],
+        table: [:hem, %i[finished_drop]]
       }.freeze
-
-      # @return [Boolean] whether the step has anything to be drawn here
-      def self.draws?(code) = LINES.key?(code)
+      # Where the whole of it lies there.
+      WHOLE = [:hem, %i[finished_drop lift]].freeze
+      # Not more than these are drawn beside one another.
+      MOST_LINES = 2
 
       # @param reckoning [Reckoning::TreatmentReckoning]
       # @param curtain [Reckoning::Curtain]
@@ -54,7 +43,7 @@ module EarnestFold
         grid
         @svg.rect(left, MARGIN[:top], width, height, fill: @colour, class: "cloth face-down")
         sections
-        LINES.fetch(@step.code).each { |where, names| lines(where, names) }
+        drawn.each { |where, names| lines(where, names) }
         @svg.rect(left, MARGIN[:top], width, height, class: "outline")
         edges
         @svg.to_s
@@ -73,16 +62,36 @@ module EarnestFold
           ]
         end
 
-        return [@curtain.flat_width, @reckoning.lining.drop_cut.finished] if LINES.fetch(@step.code).key?(:lining_seams)
+        return [@curtain.flat_width, @reckoning.lining.drop_cut.finished] if lining_alone?
 
-        [
-          @curtain.flat_width,
-          @reckoning.finished_drop +
-            ((@step.code == "press_hem") ? @reckoning.treatment.making.hem.taken : R::Length::ZERO)
-        ]
+        [@curtain.flat_width, @reckoning.finished_drop + (@step.figures[:hem_fold] || R::Length::ZERO)]
       end
 
-      def cut? = @step.code == "lay_out_cuts"
+      def cut? = @step.operations.any? { |one| one.edge == :cut }
+
+      # @return [Boolean] whether the lining lies there by itself
+      def lining_alone? = @step.operations.all? { |one| one.layers == %i[lining] }
+
+      # @return [Array<Array(Symbol, Array<Symbol>)>] where lines are drawn, and of which figures
+      def drawn
+        return [[:hem, %i[cut_drop]]] if cut?
+        return [[:folds, []]] if @step.operations.all? { |one| one.deed == :press && one.edge.nil? }
+
+        return [[:hem, %i[finished_drop]], [:seams, []]] if measured_whole?
+
+        there = @step.operations.map { |one| LINES.fetch(one.edge, WHOLE) }.uniq
+        there = there.map { |where, names| [where, names.select { |name| length?(name) }.first(MOST_LINES)] }
+        if lining_alone?
+          there.map { |where, names| [(where == :seams) ? :lining_seams : where, names] }
+        else
+          there
+        end
+      end
+
+      # @return [Boolean] whether its drop is measured and marked
+      def measured_whole? = @step.deed?(:mark) && length?(:finished_drop)
+
+      def length?(name) = @step.figures[name].is_a?(R::Length)
 
       def width = @scale[@wide]
 
@@ -106,13 +115,19 @@ module EarnestFold
 
       def x(distance) = leads_left? ? left + @scale[distance] : left + width - @scale[distance]
 
-      # From the leading edge, where the table ends.
+      # From the leading edge, where one section ends and the next begins.
       def sections
-        (1...(@wide / @table).ceil).each do |count|
-          at = x(@table * count)
+        ends_of_sections.each do |to|
+          at = x(to)
           @svg.line(at, MARGIN[:top] - 8, at, bottom + 8, class: "section")
-          @svg.text(at, bottom + 22, Words.length(@table * count, @unit), class: "figure", text_anchor: "middle")
+          @svg.text(at, bottom + 22, Words.length(to, @unit), class: "figure", text_anchor: "middle")
         end
+      end
+
+      def ends_of_sections
+        return R::MakingUp::Sections.of(@curtain, @table)[0..-2] unless cut? || lining_alone?
+
+        Array.new((@wide / @table).ceil - 1) { |index| @table * (index + 1) }
       end
 
       def lines(where, names)
@@ -120,7 +135,7 @@ module EarnestFold
         when :hem
           names.each_with_index { |name, index| across(name, bottom - @scale[figure(name)], index) }
         when :top
-          names.each { |name| across(name, MARGIN[:top] + @scale[figure(name)], 1) }
+          names.each_with_index { |name, index| across(name, MARGIN[:top] + @scale[figure(name)], index + 1) }
         when :sides
           names.each do |name|
             [left + @scale[figure(name)], left + width - @scale[figure(name)]].each do |at|

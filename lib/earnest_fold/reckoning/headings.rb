@@ -135,6 +135,42 @@ module EarnestFold
       # @return [Boolean] whether a tape, cord or hooks dictate the flat width that its folds come from
       def folds_dictated? = dictates?
 
+      # @return [Hash{Symbol => Array<String>}] the steps by which it is made: what is set out before anything is cut
+      #   (`set_out`), how its top is turned (`top`), and what is put on and formed (`heading`)
+      #
+      #   treatment.heading.made_by[:top] # => ["turn_top"]
+      def made_by = {set_out: folds_dictated? ? %w[set_out_heading] : [], top: %w[turn_top], heading: %w[form_heading]}
+
+      # @return [String, nil] the method that it is usually made by; nil where any other does as well
+      def usual_method = nil
+
+      # @return [Boolean] whether the hem comes after it: its weight is what the deep hem gives
+      def hem_last? = false
+
+      # @return [Boolean] whether everything of it is sewn by machine, as for a stage
+      def sewn_by_machine? = false
+
+      # @return [Boolean] whether it hangs from a cord of beads along the track
+      def hangs_on_cord? = false
+
+      # @return [Boolean] whether the same panel can hang from rings or clips and on a rod
+      def hangs_either_way? = false
+
+      # @return [Boolean] whether its tape is sewn to the face alone and the lining taken up under it
+      def lining_taken_up? = false
+
+      # @param support [Support]
+      # @return [Array<Length>] the top's press lines from the raw edge, one or two
+      def top_lines(support) = [top_allowance(support)]
+
+      # @return [Symbol] how hooks go in: :do into a tape, :pinned at their setting, :looped into loops, :pronged
+      def hooked_as = :do
+
+      # @param figures [Hash]
+      # @return [Array<Array<Integer>>, nil] the pockets that each hook's prongs go into, from the leading edge; nil
+      #   where hooks have one prong
+      def pockets_of(_figures) = nil
+
       # @param projection [Length] how far the support stands off the wall
       # @return [Boolean] whether its folds reach further back
       def deeper_than?(_projection) = false

@@ -2,70 +2,74 @@
 
 module EarnestFold
   module Reckoning
-    # The order of making: the steps of a treatment with their figures, each after what it needs. A kind of step is
-    # one file in making_up/steps/, a module with `CODE`, `RANK` (where it stands when nothing else decides), `NEEDS`
-    # (the steps that have to be done before it, where there are such), `TOOLS`, and `call(work)`, which gives its
-    # {Draft}s: one for each curtain, or one for all, none where it doesn't apply. Where schools differ it answers
-    # `rank(house)` and `needs(house)` itself.
+    # The order of making: the steps of a treatment with their figures, in the order of its {MakingMethod}. A step is
+    # declared by its theme in making_up/steps/ ({Steps}): its code, what is done to which cloths there
+    # ({Operation}), what has to be done before it, and the block that gives its {Draft}s, none where it doesn't apply.
+    # Tools, bench and what an experienced maker says of it follow from its operations, whatever it is called.
     module MakingUp
-      # A step as its kind gives it: for which curtain (nil: all of them), its figures with the main one first, what
-      # is measured there (`check`), and how much of which of the house's {StandardTimes} it takes (`times`: metres,
-      # pieces or once).
-      Draft = Value.define(:curtain, :figures, :check, :times)
-      # What is measured at a step, and how far it may be off; at which places of the curtain, where at several.
-      Measured = Value.define(:name, :planned, :tolerance, :places) do
+      # Something done at a step: the deed (:press, :fold, :pin, :tack, :mark, :cut, :sew, :fuse, :lock, :lay, :turn,
+      # :set, :measure, :compare, :weigh, :draw, :thread, :unpick, :note), to which layers (:face, :lining,
+      # :interlining, :tape, :buckram, :webbing, :trimming), at which edge (:hem, :side, :top, :seam, :foot, :corner,
+      # :heading, nil for all of it), and by what it is sewn (:hand, :machine; nil where it isn't).
+      Operation = Value.define(:deed, :layers, :edge, :by)
+      # A step as it is declared gives it, for one curtain (nil: all of them): its figures with the main one first,
+      # which of its words are said (`said`), what is measured there (`check`), how much of which of the house's
+      # {StandardTimes} it takes (`times`: metres, pieces or once), and over how many widths it is done one by one.
+      Draft = Value.define(:curtain, :figures, :said, :check, :times, :widths)
+      # What is measured at a step, and how far it may be off; at which places of the curtain, where at several; and
+      # which field of the treatment it settles, where the measured figure decides.
+      class Measured < Value.define(:name, :planned, :tolerance, :places, :settles)
+        def initialize(name:, planned:, tolerance:, places: [], settles: nil) = super
+
         # @param length [Length] as measured
         # @return [Boolean]
         def fits?(length) = (length - planned).abs <= tolerance
       end
+
+      # What is done of a step at one curtain, or at all of them together (`curtain` nil), or at one width of one.
+      Part = Value.define(:curtain, :figures, :said, :check, :widths) do
+        # @return [Array<String>] what is ticked of it, each by its name: the curtain ("" for all), or its widths from
+        #   the leading edge
+        #
+        #   step.parts.map(&:ticks) # => [["left"], ["right"]]
+        def ticks = widths ? (1..widths).map { |width| "#{curtain}:#{width}" } : [curtain.to_s]
+      end
+
       # A step in its place in the order, with the minutes it usually takes and the bench it takes them on.
-      Step = Value.define(:number, :code, :curtain, :figures, :tools, :check, :times, :minutes, :bench) do
+      Step = Value.define(:number, :code, :parts, :operations, :tools, :times, :minutes, :bench) do
+        # @return [Hash{Symbol => Object}] of its first curtain; where the others differ, {#parts} says how
+        def figures = parts.first.figures
+
         # @return [Length, Integer, nil] the figure that matters here
         def main = figures.values.first
 
-        # What is said of a step is said under this: it stays the same step wherever it stands in the order.
-        # @return [Array(String, String)] its code, and its curtain ("" for all of them)
-        def name = [code, curtain.to_s]
+        # @return [Measured, nil] of its first curtain
+        def check = parts.first.check
+
+        # @return [Boolean] whether the same is said of every curtain
+        def alike? = parts.map { |part| [part.figures, part.said] }.uniq.one?
+
+        # @return [Array<String>] the curtains, where each is done by itself
+        def curtains = parts.filter_map(&:curtain)
+
+        # @return [Array<String>] all that is ticked of it
+        def ticks = parts.flat_map(&:ticks)
+
+        # @return [Array(String, String)] under what it is said of the whole step: its code, and no curtain
+        def name = [code, ""]
+
+        # What is said of a step is said under these: it stays the same step wherever it stands in the order.
+        # @return [Array<Array(String, String)>] its code, and each of its ticks
+        def names = ticks.map { |tick| [code, tick] }
+
+        # @param deed [Symbol]
+        # @return [Boolean]
+        def deed?(deed) = operations.any? { |operation| operation.deed == deed }
       end
 
-      # Where a curtain's length is measured.
+      # Where a curtain's length is measured, and where a drop is.
       EDGES = %w[leading return].freeze
-
-      Kinds = Registry.new(:call)
-      # The steps of alterations, in making_up/altering/: the same contract, made from an {AlteringCase}.
-      AlteringKinds = Registry.new(:call)
-
-      # What a kind of step answers where it says nothing else.
-      module Kind
-        def rank(_house) = self::RANK
-
-        def needs(_house) = self::NEEDS
-
-        # @return [Symbol] the bench that it takes: :table, :press, :machine or :hands
-        def bench(house)
-          return :table if self::TOOLS.include?(:table)
-          if self::TOOLS.include?(:machine) && !(self::TOOLS.include?(:needle) && house.stitching == "hand")
-            return :machine
-          end
-
-          self::TOOLS.include?(:iron) ? :press : :hands
-        end
-
-        private
-
-        # @return [Draft]
-        def draft(figures, times:, curtain: nil, check: nil) =
-          Draft.new(curtain: curtain, figures: figures.compact, check: check, times: times)
-
-        def check(name, planned, tolerance, places: []) =
-          Measured.new(name: name, planned: planned, tolerance: tolerance, places: places)
-
-        # A length that is to be right at both edges of a curtain.
-        def at_both_edges(name, planned, tolerance) = check(name, planned, tolerance, places: EDGES)
-
-        # @return [Rational]
-        def metres(length) = length.mm / 1000
-      end
+      ACROSS = %w[leading middle return].freeze
     end
   end
 end

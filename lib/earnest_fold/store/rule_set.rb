@@ -6,6 +6,9 @@ module EarnestFold
     # held against. Its `spec` has one part for the metric tape and one for inches; what inches don't say, the metric
     # part does.
     class RuleSet < Reckoning::Value.define(:id, :name, :spec, :version)
+      # What a set says of the whole making.
+      HABITS = %w[method weighting].freeze
+
       # @param unit [Reckoning::Unit]
       # @return [Hash] in the job format: "making", "lining" (where the set has one) and "headings" by kind
       def for(unit) = unit.inches? ? RuleSet.over(spec.fetch("metric"), spec.fetch("inches", {})) : spec.fetch("metric")
@@ -33,7 +36,7 @@ module EarnestFold
         part, *steps = path.split(".")
         inside = (part == "heading") ? heading(kind, unit) : self.for(unit)[part]
         if steps.empty?
-          nil
+          inside unless inside.is_a?(Hash)
         else
           steps.reduce(inside) { |within, step| within.is_a?(Hash) ? within[step] : nil }
         end
@@ -46,7 +49,7 @@ module EarnestFold
           "making" => spec.fetch("making", {}).slice("widths").merge(making(unit)),
           "heading" => heading(spec.dig("heading", "kind") || "pencil_pleat", unit),
           "rules" => id.to_s
-        )
+        ).merge(self.for(unit).slice(*HABITS))
         if made["lining"] && lining(unit)
           made.merge("lining" => lining(unit).merge(made["lining"].slice("cloth", "run")))
         else

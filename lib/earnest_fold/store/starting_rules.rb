@@ -73,6 +73,8 @@ module EarnestFold
       }.freeze
       HAND_FINISHED = {
         "metric" => {
+          "method" => "locked_in",
+          "weighting" => "corners_and_seams",
           "making" => {
             "hem" => allowance("double", "8 cm"),
             "side" => allowance("single", "4 cm", "1 cm"),
@@ -109,6 +111,8 @@ module EarnestFold
       # The face wraps to the back by the side's depth; lining and face are sewn right sides together.
       MACHINE_BAGGED = {
         "metric" => {
+          "method" => "bagged_hem_first",
+          "weighting" => "corners_and_seams",
           "making" => {
             "hem" => allowance("double", "7.5 cm"),
             "side" => allowance("single", "3.5 cm", "1.5 cm"),
@@ -144,6 +148,8 @@ module EarnestFold
       }.freeze
       UNLINED = {
         "metric" => {
+          "method" => "unlined_hem_first",
+          "weighting" => "corners_and_seams",
           "making" => {
             "hem" => allowance("double", "8 cm"),
             "side" => allowance("double", "2 cm"),
@@ -165,6 +171,8 @@ module EarnestFold
       }.freeze
       HALL = {
         "metric" => {
+          "method" => "unlined_hem_first",
+          "weighting" => "chain",
           "making" => {
             "hem" => allowance("double", "15 cm"),
             "side" => allowance("double", "5 cm"),

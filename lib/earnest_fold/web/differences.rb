@@ -31,6 +31,20 @@ module EarnestFold
         end
       end
 
+      # @param before [Rational, nil] minutes that the order of work takes; nil where nothing can be made yet
+      # @param after [Rational, nil]
+      # @return [Array<OfField>] none where they are the same
+      def minutes(before, after)
+        return [] if [before, after].include?(nil) || before.round == after.round
+
+        [OfField.new(
+          path: "minutes",
+          label: Words.say("changes.minutes"),
+          before: Words.hours(before),
+          after: Words.hours(after)
+        )]
+      end
+
       private
 
       # What it comes to; what nobody declares is as it is written.

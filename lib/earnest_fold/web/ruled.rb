@@ -55,11 +55,17 @@ module EarnestFold
         unless ruled.nil?
           RuleMark.new(
             name: name,
-            says: kind(path).show(ruled, @unit),
+            says: said(path, ruled),
             departs: !same?(path, ruled),
             path: path
           )
         end
+      end
+
+      # A choice in the words that its station has for it.
+      def said(path, ruled)
+        words = kind(path).words&.include?(ruled) && kind(path).said
+        words ? Words.say("#{words}.#{ruled}") : kind(path).show(ruled, @unit)
       end
 
       def value(path) = @set&.value(path, @spec.dig("heading", "kind"), @unit)

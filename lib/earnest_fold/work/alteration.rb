@@ -16,7 +16,7 @@ module EarnestFold
       def layers? = false
 
       # @return [Enumerable] the steps that there can be
-      def order_kinds = Reckoning::MakingUp::AlteringKinds
+      def order_kinds = Reckoning::MakingUp::AlteringSteps::Kinds
 
       # @return [Array<String>] which curtains there are
       def hands = reckoning ? reckoning.curtain.hands : []
@@ -43,6 +43,9 @@ module EarnestFold
       # @param more [Hash] what else is looked at there: whether anything was noted as it came in
       # @return [Array<Reckoning::Remark>] what an experienced maker would say there
       def said_at(station, _job, **more) = reckoning ? judged(answered, station: station, **more) : []
+
+      # @return [Reckoning::AlterCase] what the judgement looks at while it is altered
+      def looked_at(_job) = Reckoning::AlterCase.new(made: reckoning, house: house, noted: true, priced: nil)
 
       # @return [AlteredHanging] what hanging it takes
       def hanging(_job) = AlteredHanging.new(self)

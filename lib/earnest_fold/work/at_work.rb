@@ -70,12 +70,8 @@ module EarnestFold
       def steps = once(:steps) { Reckoning::MakingUp::Order.new(reckoning, house).steps }
 
       # @param job [Job] that it belongs to
-      # @return [Hash{String => Array<Reckoning::Remark>}] what an experienced maker says at each step, by its code;
-      #   questions are asked elsewhere
-      def said_of_steps(job)
-        codes = steps.map(&:code)
-        said_at("making", job).reject { |remark| remark.manner == :ask }.group_by { |remark| remark.step_among(codes) }
-      end
+      # @return [Hash{String => Array<Reckoning::Remark>}] what an experienced maker says at each step, by its code
+      def said_of_steps(job) = Reckoning::Judgement.at_steps(looked_at(job), steps)
 
       # @return [Array<String>] the codes of the questions that have been answered
       def answered = record.spec.fetch("answers", {}).keys
@@ -86,12 +82,17 @@ module EarnestFold
           steps.group_by(&:code).transform_values { |steps| steps.sum(0r, &:minutes) }
         end
 
+      # @param tick [String] what is ticked of it: a curtain, or a width of one; "" for all of it
       # @return [Boolean] whether a step is called so here: by any order of work, not only by today's
-      def step_known?(code, curtain) =
-        !reckoning.nil? && order_kinds.map { |kind| kind::CODE }.include?(code) && ["", *hands].include?(curtain)
+      def step_known?(code, tick) =
+        !reckoning.nil? && !order_kinds[code].nil? && (tick.empty? || hands.include?(tick[/\A[^:]+/]))
 
-      # @return [Boolean] whether every step is done, each by its name
-      def finished? = !reckoning.nil? && done.any? && steps.any? && (steps.map(&:name) - done).empty?
+      # @return [Boolean] whether every step is done, each tick by its name
+      def finished? = !reckoning.nil? && done.any? && steps.any? && (steps.flat_map(&:names) - done).empty?
+
+      # @param step [Reckoning::MakingUp::Step]
+      # @return [Boolean] whether all of it is done
+      def done_step?(step) = (step.names - done).empty?
 
       # @return [Reckoning::TreatmentReckoning, Reckoning::AlterationOfJob, nil] nil while something is wanting
       def reckoning = reckoned.reckoning
@@ -151,7 +152,7 @@ module EarnestFold
       private
 
       def sound?
-        [checks, steps, judged, asked_for] if reckoning
+        [checks, steps, judged, said_of_steps(nil), asked_for] if reckoning
         true
       rescue => error
         Faults.tell("work #{id} can't be shown", error)

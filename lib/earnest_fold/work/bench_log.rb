@@ -2,33 +2,42 @@
 
 module EarnestFold
   module Work
-    # What was said of a treatment's steps, step by step: whether each is done, what was measured there, how long it
+    # What was said of a treatment's steps, step by step: what of each is done, what was measured there, how long it
     # took.
     class BenchLog
       R = Reckoning
       # A clock that ran longer than so many times the usual was forgotten: then the usual counts.
       FORGOTTEN = 3
       LEAST_MINUTES = 20
-      # Something measured: as typed, the length, who and when.
-      Reading = R::Value.define(:typed, :length, :place, :by, :at)
+      # Something measured: of which curtain, as typed, the length, where, who and when.
+      Reading = R::Value.define(:curtain, :typed, :length, :place, :by, :at)
       # Minutes on the clock, whether some were put in for a clock that was forgotten, and since when it runs (nil: it
       # doesn't).
       Spent = R::Value.define(:minutes, :forgotten, :since)
 
       # @param entries [Array<Store::Bench::Entry>]
       def initialize(entries)
-        @of = entries.group_by { |entry| [entry.step, entry.curtain] }
+        @of = entries.group_by(&:step)
+        @ticks = entries.group_by { |entry| [entry.step, entry.curtain] }
       end
 
       # @param step [Reckoning::MakingUp::Step]
-      def done?(step) = of(step).reverse.find { |entry| %w[done undone].include?(entry.kind) }&.kind == "done"
+      # @param tick [String] of one curtain, or of one width
+      # @return [Boolean]
+      def ticked?(step, tick) = @ticks.fetch([step.code, tick], []).reverse.find { |one| tick?(one) }&.kind == "done"
 
+      # @param step [Reckoning::MakingUp::Step]
+      # @return [Boolean] whether all of it is done
+      def done?(step) = step.ticks.all? { |tick| ticked?(step, tick) }
+
+      # @param step [Reckoning::MakingUp::Step]
       # @return [Array<Reading>] the first first
       def readings(step)
         of(step)
           .select { |entry| entry.kind == "measured" }
           .map do |entry|
             Reading.new(
+              curtain: entry.curtain,
               typed: entry.value,
               length: R::LengthReader.read(entry.value, R::Units::MM),
               place: entry.place,
@@ -38,21 +47,28 @@ module EarnestFold
           end
       end
 
+      # The clock of a step runs until it is stopped or all of the step is done; one that was started for a single
+      # curtain, until that curtain is.
+      # @param step [Reckoning::MakingUp::Step]
       # @return [Spent]
       def spent(step)
-        usual, minutes, forgotten, since = [step.minutes, LEAST_MINUTES].max, 0r, false, nil
+        usual, minutes, forgotten, started, done = [step.minutes, LEAST_MINUTES].max, 0r, false, nil, []
         of(step).each do |entry|
           case entry.kind
-          when "started" then since ||= entry.at
+          when "started" then started ||= entry
+          when "corrected" then minutes, forgotten, started = Rational(entry.value), false, nil
+          when "undone" then done -= [entry.curtain]
           when "stopped", "done"
-            ran = since ? Rational((entry.at - since).to_i, 60) : 0r
+            done |= [entry.curtain] if entry.kind == "done"
+            next unless started && ends?(entry, started, step, done)
+
+            ran = Rational((entry.at - started.at).to_i, 60)
             forgotten ||= ran > usual * FORGOTTEN
             minutes += (ran > usual * FORGOTTEN) ? step.minutes : ran
-            since = nil
-          when "corrected" then minutes, forgotten, since = Rational(entry.value), false, nil
+            started = nil
           end
         end
-        Spent.new(minutes: minutes, forgotten: forgotten, since: since)
+        Spent.new(minutes: minutes, forgotten: forgotten, since: started&.at)
       end
 
       # @return [Boolean] whether its time was put right by hand
@@ -63,11 +79,17 @@ module EarnestFold
 
       # @param code [String] of a caution
       # @return [Store::Bench::Entry, nil] when it was seen to last
-      def seen_to(code) = @of.fetch(["#{Store::Bench::CAUTION}#{code}", ""], []).last
+      def seen_to(code) = @ticks.fetch(["#{Store::Bench::CAUTION}#{code}", ""], []).last
 
       private
 
-      def of(step) = @of.fetch([step.code, step.curtain.to_s], [])
+      def of(step) = @of.fetch(step.code, [])
+
+      def tick?(entry) = %w[done undone].include?(entry.kind)
+
+      def ends?(entry, started, step, done) =
+        entry.kind == "stopped" || (step.ticks - done).empty? ||
+          (!entry.curtain.empty? && started.curtain == entry.curtain)
     end
   end
 end

@@ -132,17 +132,17 @@ module EarnestFold
       def tasks_of(sheet, entry)
         before = nil
         entry.steps.chunk_while { |one, other| one.bench == other.bench }.filter_map do |steps|
-          left = steps.reject { |step| @done.include?([entry.id, step.code, step.curtain.to_s]) }
+          left = steps.reject { |step| share_left(entry, step).zero? }
           next if left.empty?
 
-          key = "#{entry.id}~#{steps.first.code}:#{steps.first.curtain}"
+          key = "#{entry.id}~#{steps.first.code}:"
           cloth = before.nil? ? cloth_there(sheet, entry) : nil
           @about[key] = About.new(sheet: sheet, entry: entry, steps: left, awaited: cloth)
           task(
             key,
             steps.first.code,
             steps.first.bench,
-            left.sum(&:minutes).ceil,
+            left.sum { |step| step.minutes * share_left(entry, step) }.ceil,
             needs: [before].compact,
             not_before: cloth,
             waits_for: :cloth
@@ -150,6 +150,12 @@ module EarnestFold
             before = key
           end
         end
+      end
+
+      # @return [Rational] how much of a step is still to be done: one curtain of two may be
+      def share_left(entry, step)
+        left = step.names.count { |name| !@done.include?([entry.id, *name]) }
+        Rational(left, step.names.size)
       end
 
       # When cloth that is awaited has come, and relaxed where it is heavy or loose; what came with its cloth waits for

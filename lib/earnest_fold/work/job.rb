@@ -114,6 +114,14 @@ module EarnestFold
       #   can't be reckoned
       def read(id, spec) = reader.read(id, spec)
 
+      # @return [Rational, nil] what the order of work takes by a spec; nil where nothing can be made by it yet
+      def minutes(id, spec)
+        made = read(id, spec)
+        return if made.is_a?(Array)
+
+        Reckoning::MakingUp::Order.new(made.respond_to?(:reckon) ? made.reckon : made, house).minutes
+      end
+
       # @return [Reckoning::Treatment, nil] one without its cloths, where nothing but a cloth is wanting
       def before_cloth(entry)
         return if entry.reckoned.faulty? || entry.problems.any? { |problem| entry.station_of(problem) != "cloth" }

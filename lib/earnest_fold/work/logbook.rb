@@ -128,10 +128,10 @@ module EarnestFold
             .flat_map do |step|
               log
                 .readings(step)
-                .group_by(&:place)
+                .group_by { |reading| [reading.curtain, reading.place] }
                 .values
                 .map(&:last)
-                .map { |reading| [step.curtain, reading.place, reading.typed] }
+                .map { |reading| [reading.curtain, reading.place, reading.typed] }
             end
         Logged.new(
           sheet: sheet,

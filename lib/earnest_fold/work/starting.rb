@@ -14,7 +14,8 @@ module EarnestFold
         "interlining.cloth" => :interlined,
         "heading.kind" => :headed,
         "kind" => :altered,
-        "rules" => :ruled
+        "rules" => :ruled,
+        "method" => :made_by
       }.freeze
       private_constant :KEPT, :BRING
 
@@ -65,6 +66,19 @@ module EarnestFold
         cloth ? spec.merge("interlining" => {"cloth" => cloth}) : spec.except("interlining")
 
       def ruled(spec, id) = (chosen = @settled.set(id)) ? chosen.applied(spec, @unit) : spec.except("rules")
+
+      # Another method means other figures: what the one before meant goes back to the rule, and what this one means is
+      # there, as the treatment's own set says it where that is its own method.
+      def made_by(spec, name)
+        set, kind = set(spec), spec.dig("heading", "kind")
+        was, is = [spec["method"], name].map { |one| R::Methods::Kinds[one]&.figures(@unit) || {} }
+        ruled = ->(path) { set.value(path, kind, @unit) }
+        meant = was.keys.to_h { |path| [path, ruled.call(path)] }.merge(is)
+        own = set.value("method", kind, @unit) == name
+        meant = meant.to_h { |path, figure| [path, ruled.call(path) || figure] } if own
+        meant = meant.reject { |path, _| path.start_with?("lining.") } unless spec["lining"]
+        meant.reduce(SpecFields.set(spec, "method", name)) { |made, (path, figure)| SpecFields.set(made, path, figure) }
+      end
 
       # The set of rules that the treatment takes.
       def set(spec) = @settled.set(spec["rules"]) || first_set

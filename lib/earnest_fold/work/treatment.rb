@@ -16,7 +16,7 @@ module EarnestFold
       def layers? = true
 
       # @return [Enumerable] the steps that there can be
-      def order_kinds = Reckoning::MakingUp::Kinds
+      def order_kinds = Reckoning::MakingUp::Steps::Kinds
 
       # @return [Boolean] whether everything is cut, each width by its name
       def cut?
@@ -67,6 +67,18 @@ module EarnestFold
           **more
         )
       end
+
+      # @param job [Job, nil] nil where only its own steps are looked at
+      # @return [Reckoning::JudgementCase] what the judgement looks at while it is made
+      def looked_at(job) =
+        Reckoning::JudgementCase.new(
+          treatment: reckoning.treatment,
+          reckoning: reckoning,
+          behind: job&.behind(self),
+          house: house,
+          counted: nil,
+          cutting: nil
+        )
 
       # @param job [Job]
       # @return [Hanging] what hanging it takes

@@ -11,7 +11,7 @@ module EarnestFold
       def self.of(treatment, drop, curtains)
         lining = treatment.lining
         rule = rule(treatment)
-        targets = curtains.map { |curtain| curtain.flat_width - lining.inset * 2 }
+        targets = curtains.map { |curtain| curtain.flat_cut_for(treatment) - lining.inset * 2 }
         counts = targets.map do |target|
           if sideways?(lining)
             1r

@@ -18,6 +18,10 @@ module EarnestFold
 
       def even_counted? = true
 
+      def hangs_either_way? = true
+
+      def made_by = super.merge(heading: %w[sew_top put_on_rings])
+
       def figures(task, _support) = {rings: [Counting.nearest_even(task.flat / clip_spacing + 1), 2].max}
 
       def carriers(figures) = figures[:rings]

@@ -49,6 +49,8 @@ module EarnestFold
 
       def taped? = dictates?
 
+      def made_by = super.merge(heading: taped? ? %w[lay_tape sew_tape set_eyelets] : %w[sew_top set_eyelets])
+
       def figures(task, _support)
         eyelets = count(task.flat / (tape_pitch || pitch))
         {eyelets: eyelets, pitch: task.flat / eyelets, first: task.flat / eyelets / 2}

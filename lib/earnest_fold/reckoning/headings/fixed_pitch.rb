@@ -25,6 +25,8 @@ module EarnestFold
 
       def taped? = true
 
+      def made_by = super.merge(heading: %w[lay_tape sew_tape put_in_hooks])
+
       def figures(task, _support)
         count = pitches(task.span)
         {hooks: count + 1, carriers: count - 1, pitch: pitch}

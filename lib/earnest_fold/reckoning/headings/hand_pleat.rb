@@ -58,6 +58,13 @@ module EarnestFold
 
       def lead_flat(span) = span.lead_flat.zero? ? edge_flat : span.lead_flat
 
+      def made_by = super.merge(top: %w[put_in_buckram turn_top], heading: %w[mark_pleats sew_pleats put_in_hooks])
+
+      # Buckram that is rolled in folds at its depth, and again at twice that.
+      def top_lines(_support) = [buckram, buckram * 2].first([buckram_folds, 1].max)
+
+      def hooked_as = :pinned
+
       def figures(task, _support)
         count = pleatable?(task) ? (pleats || in_widths(task) || best(task).count) : 0
         {

@@ -29,6 +29,8 @@ module EarnestFold
 
       def taped? = true
 
+      def made_by = super.merge(heading: %w[lay_tape sew_tape draw_up put_in_hooks])
+
       def figures(task, _support)
         {tape_length: task.flat + tape_turn_in * 2, hooks: (task.span.finished_width / hook_spacing).ceil + 1}
       end

@@ -26,6 +26,19 @@ module EarnestFold
 
       def taped? = true
 
+      def made_by = super.merge(heading: %w[lay_tape sew_tape put_in_hooks])
+
+      def hooked_as = :pronged
+
+      def pockets_of(figures)
+        first = figures[:edge_lead] + 1
+        Array.new(figures[:hooks]) do
+          prongs = skips.each_with_object([first]) { |skip, pockets| pockets << pockets.last + skip }
+          first = prongs.last + (figures[:gap] || 1)
+          prongs
+        end
+      end
+
       def figures(task, _support)
         pockets = (task.flat / pocket_pitch).floor
         hooks = hooks(pockets, task.span)

@@ -34,6 +34,17 @@ module EarnestFold
       # The frill stands on the rod.
       def rise(_points, _support) = frill
 
+      def hangs_either_way? = true
+
+      def made_by = super.merge(heading: %w[sew_pocket thread_rod])
+
+      def usual_method = "unlined_sides_first"
+
+      def hem_last? = true
+
+      def top_lines(support) =
+        turn_under.positive? ? [turn_under, top_allowance(support)] : super
+
       def figures(_task, support) = {pocket: depth(support)}
 
       def marks(task, _figures) = [Mark.new(kind: :pocket, along: :flat, at: Length::ZERO, to: task.flat)]

@@ -36,6 +36,8 @@ module EarnestFold
       # The top edge hangs below the pole by the tabs' drop.
       def rise(_points, support) = support.diameter && -(support.diameter + tab_drop)
 
+      def made_by = super.merge(top: %w[make_tabs turn_top], heading: %w[set_tabs])
+
       def figures(task, _support) = {tabs: [((task.flat - tab_width) / tab_spacing).ceil, 0].max + 1}
 
       def marks(task, figures)

@@ -45,6 +45,14 @@ module EarnestFold
 
       def dressed? = true
 
+      def made_by = super.merge(heading: %w[lay_tape sew_tape take_up_lining put_in_hooks])
+
+      def hangs_on_cord? = true
+
+      def lining_taken_up? = true
+
+      def hooked_as = :looped
+
       def figures(task, _support)
         count = gliders(task.span)
         {

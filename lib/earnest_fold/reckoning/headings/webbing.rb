@@ -19,6 +19,10 @@ module EarnestFold
 
       def hangs_from_open_hooks? = true
 
+      def made_by = super.merge(heading: %w[sew_webbing form_pleats set_grommets])
+
+      def sewn_by_machine? = true
+
       def figures(task, _support) = {eyelets: (task.span.finished_width / eyelet_spacing).ceil + 1}
 
       def marks(task, figures)

@@ -5,7 +5,7 @@ module EarnestFold
     # What a workroom decides once for all its work, beside the allowances of its sets: how far layers hang apart,
     # what stays clear of worktops and heat, how thick a fold is when the curtain is drawn back, how finely inches are
     # shown, what it does with selvedges where nothing else is said of a cloth, how large its table is, from what
-    # length an offcut is kept, with what and on what it cuts, in what order and how it makes up, how far a pair may
+    # length an offcut is kept, with what and on what it cuts, by what hems and sides are sewn, how far a pair may
     # differ, and from what mass (in kg) two people lift; its standard times, what it asks for its work, and when it
     # works.
     class HouseRules < Value.define(
@@ -22,9 +22,7 @@ module EarnestFold
       :offcut_least,
       :cutter,
       :cut_on,
-      :making_order,
       :stitching,
-      :lining_school,
       :pair_tolerance,
       :lift_limit,
       :times,
@@ -35,9 +33,7 @@ module EarnestFold
       SELVEDGES = %w[cut_off in_seam].freeze
       CUTTERS = %w[shears rotary heat].freeze
       CUT_ON = %w[table floor].freeze
-      MAKING_ORDERS = %w[hem_first heading_first].freeze
       STITCHINGS = %w[hand machine].freeze
-      LINING_SCHOOLS = %w[locked_in bagged tabled].freeze
       FIELDS = Fields.new(
         layer_gap: Declare.length(Length.mm(20)),
         clearance: Declare.length(Length.mm(15)),
@@ -52,9 +48,7 @@ module EarnestFold
         offcut_least: Declare.length(Length.mm(300)),
         cutter: Declare.choice(CUTTERS, "shears", said: "house"),
         cut_on: Declare.choice(CUT_ON, "table", said: "house"),
-        making_order: Declare.choice(MAKING_ORDERS, "hem_first", said: "house"),
         stitching: Declare.choice(STITCHINGS, "hand", said: "house"),
-        lining_school: Declare.choice(LINING_SCHOOLS, "locked_in", said: "house"),
         pair_tolerance: Declare.length(Length.mm(3), least: :over_zero),
         lift_limit: Declare.number(12r, over: 0, most: 1000),
         times:

@@ -7,22 +7,20 @@ module EarnestFold
       module CutRightLayer
         CODE = "cut_right_layer"
         STATION = %w[making alter].freeze
-        STEP = "trim_to_width"
-        ALTERING_STEP = "cut_strip"
         MANNER = :say
-
-        # @param seen [JudgementCase]
-        # @return [Hash, nil]
-        def self.call(seen)
-          if seen.reckoning && (seen.treatment.making.trim == "to_fullness" || seen.heading.dictates?)
-            {width: seen.curtains.first.cut_width}
-          end
-        end
+        ON = Judgement.on(:cut, at: %i[side seam], layer: :face)
 
         # @param seen [AlterCase]
         # @return [Hash, nil]
         def self.altering(seen)
           {form: :strip, width: seen.made.left_over} if seen.alteration.tuck
+        end
+
+        # @param touch [Touch]
+        # @return [Hash]
+        def self.touched(_seen, touch)
+          strip = touch.figures[:strip]
+          strip ? {form: :strip, width: strip} : {width: touch.figures.fetch(:cut_width)}
         end
       end
 

@@ -7,16 +7,18 @@ module EarnestFold
       module Fraying
         CODE = "fraying"
         STATION = %w[cutting making].freeze
-        STEP = "lay_out_cuts"
         MANNER = :say
+        ON = Judgement.on(:lay, at: :cut, of: :frays)
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          {cloth: cloth(seen).name} if cloth(seen)&.frays
+          {cloth: seen.cutting.cloth.name} if seen.cutting&.cloth&.frays
         end
 
-        def self.cloth(seen) = seen.cutting ? seen.cutting.cloth : seen.treatment.face
+        # @param touch [Touch]
+        # @return [Hash]
+        def self.touched(_seen, touch) = {cloth: touch.material.name}
       end
 
       register(Fraying)

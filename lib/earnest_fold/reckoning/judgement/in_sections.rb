@@ -7,41 +7,32 @@ module EarnestFold
       module InSections
         CODE = "in_sections"
         STATION = %w[cutting making].freeze
-        STEP = "lay_out_cuts"
         MANNER = :say
+        ON = Judgement.on(:lay, at: :cut)
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          sections(seen.cutting || laid_out(seen), seen.house) if seen.cutting || seen.reckoning
+          sections(seen.cutting.length, seen.cutting.cloth.width, seen.house) if seen.cutting
         end
 
         # What lies on the table before it is made up.
-        def self.laid_out(seen) =
-          CutCase.new(
-            cloth: seen.treatment.face,
-            length: seen.reckoning.cut_drop,
-            measured: nil,
-            batches: [],
-            first_on_piece: false,
-            first_of_treatment: false,
-            first_on_cloth: false,
-            leftover: nil
-          )
+        # @return [Hash, nil]
+        def self.touched(seen, touch) = sections(touch.figures[:cut_drop], seen.treatment.face.width, seen.house)
 
-        def self.sections(cut, house)
-          if cut.length > house.table_length
+        def self.sections(length, width, house)
+          if length > house.table_length
             return (
               {
                 form: :long,
-                length: cut.length,
+                length: length,
                 table: house.table_length,
-                sections: (cut.length / house.table_length).ceil
+                sections: (length / house.table_length).ceil
               }
             )
           end
 
-          {form: :wide, width: cut.cloth.width, table: house.table_width} if cut.cloth.width > house.table_width
+          {form: :wide, width: width, table: house.table_width} if width > house.table_width
         end
       end
 

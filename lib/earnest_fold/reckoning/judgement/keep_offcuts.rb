@@ -7,19 +7,21 @@ module EarnestFold
       module KeepOffcuts
         CODE = "keep_offcuts"
         STATION = %w[cutting making].freeze
-        STEP = "trim_to_width"
         MANNER = :say
+        ON = Judgement.on(:cut, at: :side, layer: :face)
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
-          leftover = seen.cutting ? seen.cutting.leftover : trimmed_off(seen)
-          kept(leftover, seen.house) if leftover
+          kept(seen.cutting.leftover, seen.house) if seen.cutting&.leftover
         end
+
+        # @return [Hash, nil]
+        def self.touched(seen, _touch) = trimmed_off(seen)&.then { |leftover| kept(leftover, seen.house) }
 
         # What is trimmed off at the return edge, where the house keeps so narrow a strip.
         def self.trimmed_off(seen)
-          return unless seen.reckoning && !seen.treatment.sideways?
+          return unless seen.is_a?(JudgementCase) && !seen.treatment.sideways?
 
           curtain = seen.curtains.first
           across = seen.treatment.width_rule.flat(curtain.widths) - curtain.flat_width

@@ -15,7 +15,11 @@ module EarnestFold
 
         def lines = made.lines
 
-        def by_hand? = house.stitching == "hand"
+        # @return [Array<Array(String, OwnCurtain)>] each with its name: they are alike
+        def each_curtain = hands.map { |hand| [hand, curtain] }
+
+        # @return [Symbol] :hand or :machine
+        def sewn = house.stitching.to_sym
 
         # @return [Rational] metres across one curtain, with every cloth that it is made of
         def across = alteration.across(curtain).mm / 1000 * alteration.cloths_joined(curtain)

@@ -3,38 +3,65 @@
 module EarnestFold
   module Reckoning
     module MakingUp
-      # What steps are made from: a treatment reckoned, and the house's schools.
+      # What steps are made from: a treatment reckoned, and what the house decides.
       MakingCase = Value.define(:reckoning, :house) do
         def treatment = reckoning.treatment
+
+        # @return [MakingMethod] by which it is made
+        def order_of_work = treatment.order_of_work
 
         def heading = treatment.heading
 
         def making = treatment.making
 
+        def hem = making.hem
+
+        def side = making.side
+
+        def face = treatment.face
+
+        def drop = reckoning.finished_drop
+
         def curtains = reckoning.curtains
+
+        # @return [Array<Array(String, Curtain)>] each with its name
+        def each_curtain = curtains.map { |curtain| [curtain.hand, curtain] }
 
         # @return [Boolean] whether a second curtain is to be the like of the first
         def pair? = curtains.size > 1
 
-        def lined? = !reckoning.lining.nil?
+        # @return [LiningCut, nil]
+        def lining = reckoning.lining
 
-        # @return [Boolean] lined, and the lining sewn to the face at the sides
-        def bagged? = lined? && house.lining_school == "bagged"
+        # @return [Boolean] whether the order of work has that step, applied or not
+        def step?(code) = order_of_work.codes(heading).include?(code)
 
-        # @return [Boolean] lined, and the lining laid and trimmed with the face on the table
-        def tabled? = lined? && house.lining_school == "tabled"
+        # @param edge [Symbol] :hem or :side
+        # @return [Symbol] :hand or :machine: as the method says, as a stage's curtain is, else as the house does
+        def sewn(edge)
+          order_of_work.sewn.fetch(edge) { heading.sewn_by_machine? ? :machine : house.stitching.to_sym }
+        end
 
-        def by_hand? = house.stitching == "hand"
+        # @return [String] what weighs the foot
+        def weighting = treatment.weighting
 
-        # @return [Boolean] whether a tape, a cord or hooks dictate the flat width
-        def dictated? = heading.folds_dictated?
+        # @return [Boolean] whether weights are put in piece by piece
+        def weights? = %w[corners corners_and_seams].include?(weighting)
+
+        # @return [Integer] pieces in one curtain
+        def weights(curtain) = (weighting == "corners") ? 2 : curtain.weights
 
         # @return [Length] what the top takes
         def top = heading.top_allowance(treatment.support)
 
+        # @return [Integer, nil] over how many widths a wide curtain is done one by one; nil where it isn't wide
+        def width_by_width(curtain) = (curtain.widths.ceil >= WIDE) ? curtain.widths.ceil : nil
+
         # @return [Array<Mark>] where things are set along the heading, from the leading edge
         def marks(curtain) = heading.marks(curtain.task, curtain.heading)
       end
+      # From so many widths on a curtain is laid width by width.
+      WIDE = 3
     end
   end
 end

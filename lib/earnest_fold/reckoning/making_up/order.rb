@@ -3,7 +3,7 @@
 module EarnestFold
   module Reckoning
     module MakingUp
-      # The steps of one treatment or alteration in order: by rank, but never before what a step needs.
+      # The steps of one treatment or alteration in the order of its method.
       class Order
         # @return [Array<Step>]
         attr_reader :steps
@@ -11,50 +11,46 @@ module EarnestFold
         # @param made [TreatmentReckoning, AlterationOfJob]
         # @param house [HouseRules]
         def initialize(made, house)
-          altered = made.is_a?(AlterationOfJob)
-          @work = altered ? AlteringCase.new(made: made, house: house) : MakingCase.new(reckoning: made, house: house)
-          drafts =
-            (altered ? AlteringKinds : Kinds).to_h { |kind| [kind, kind.call(@work)] }.reject { |_, made| made.empty? }
+          @house = house
+          kinds, work = made.is_a?(AlterationOfJob) ? altered(made) : as_made(made)
           @steps =
-            sorted(drafts.keys)
-              .flat_map { |kind| drafts[kind].map { |draft| [kind, draft] } }
+            kinds
+              .map { |kind| [kind, kind.drafts(work)] }
+              .reject { |_, drafts| drafts.empty? }
               .each_with_index
-              .map { |(kind, draft), index| step(kind, draft, index + 1) }
+              .map { |(kind, drafts), index| step(kind, kind.does.call(work), drafts, index + 1) }
               .freeze
           freeze
         end
 
         # @return [Rational] what it all takes, usually
+        #
+        #   MakingUp::Order.new(reckoning, house).minutes.round  # => 406
         def minutes = steps.sum(&:minutes)
 
         private
 
-        # Each time the lowest rank of those whose needs are met; a circle of needs would be a fault in the kinds.
-        def sorted(kinds)
-          there = kinds.map { |kind| kind::CODE }
-          waiting = kinds.sort_by { |kind| [kind.rank(@work.house), kind::CODE] }
-          done = []
-          until waiting.empty?
-            following = waiting.find do |kind|
-              ((kind.needs(@work.house) & there) - done.map { |one| one::CODE }).empty?
-            end or raise ArgumentError, "steps need each other: #{waiting.map { |kind| kind::CODE }.join(", ")}"
-            done << waiting.delete(following)
-          end
-          done
+        def as_made(made)
+          work = MakingCase.new(reckoning: made, house: @house)
+          [work.order_of_work.codes(work.heading).map { |code| Steps::Kinds.fetch(code) }, work]
         end
 
-        def step(kind, draft, number) =
+        def altered(made) = [ALTERING_ORDER.map { |code| AlteringSteps::Kinds.fetch(code) },
+          AlteringCase.new(made: made, house: @house)]
+
+        def step(kind, operations, drafts, number)
+          times = drafts.map(&:times).reduce { |sums, one| sums.merge(one) { |_, sum, more| sum + more } }
           Step.new(
             number: number,
-            code: kind::CODE,
-            curtain: draft.curtain,
-            figures: draft.figures,
-            tools: kind::TOOLS,
-            check: draft.check,
-            times: draft.times,
-            minutes: @work.house.times.minutes(draft.times),
-            bench: kind.bench(@work.house)
+            code: kind.code,
+            parts: drafts.map { |draft| Part.new(**draft.to_h.slice(*Part.members)) },
+            operations: operations.freeze,
+            tools: kind.tools(operations),
+            times: times,
+            minutes: @house.times.minutes(times),
+            bench: kind.bench(operations)
           )
+        end
       end
     end
   end

@@ -11,7 +11,8 @@ module EarnestFold
         heading, rule = treatment.heading, treatment.width_rule
         needed = heading.needed(span)
         count = treatment.sideways? ? 1r : count(treatment, rule, needed)
-        flat = flat(treatment, rule, needed, count)
+        cut_for = flat(treatment, rule, needed, count)
+        flat = cut_for - wrapped_more(treatment)
         task = HeadingTask.new(
           span: span,
           flat: flat,
@@ -23,7 +24,7 @@ module EarnestFold
           flat_needed: needed,
           widths: count,
           flat_width: flat,
-          cut_width: flat + treatment.making.side.taken * 2,
+          cut_width: cut_for + treatment.making.side.taken * 2,
           fullness: heading.made_fullness(task),
           heading: heading.figures(task, treatment.support),
           task: task
@@ -65,6 +66,19 @@ module EarnestFold
         made = rule.flat(count)
         (treatment.making.trim == "to_fullness") ? [needed, made].min : made
       end
+
+      # How much narrower the measured wrap makes a bagged curtain than the one it was cut for: the cloth is cut.
+      # @return [Length]
+      def self.wrapped_more(treatment)
+        measured = treatment.wrap_measured
+        return Length::ZERO unless measured && treatment.bagged? && !treatment.heading.dictates?
+
+        (measured - treatment.making.side.depth) * 2
+      end
+
+      # @param treatment [Treatment]
+      # @return [Length] the flat width that the cloth is cut for, whatever a bag's wrap came to
+      def flat_cut_for(treatment) = cut_width - treatment.making.side.taken * 2
 
       def hand = span.hand
 

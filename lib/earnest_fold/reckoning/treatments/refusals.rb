@@ -71,7 +71,7 @@ module EarnestFold
 
       def lining_targets(treatment, curtains, problems)
         lining = treatment.lining
-        targets = curtains.map { |curtain| curtain.flat_width - lining.inset * 2 }
+        targets = curtains.map { |curtain| curtain.flat_cut_for(treatment) - lining.inset * 2 }
         return problems.within(:inset).add(:nothing_needed) unless targets.all?(&:positive?)
         return if LiningCut.sideways?(lining)
 

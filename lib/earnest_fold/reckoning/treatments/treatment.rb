@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     # One set of curtains at a window, as asked for. `face` is a {Cloth}; `lining` and `interlining` are nil where
-    # there is none.
+    # there is none; `order_of_work` is the {MakingMethod} by which it is made, and `wrap_measured` what the face came
+    # round on the first curtain, nil before it was measured or where nothing is bagged.
     class Treatment < Value.define(
       :id,
       :name,
@@ -21,6 +22,9 @@ module EarnestFold
       :pattern,
       :lining,
       :interlining,
+      :order_of_work,
+      :weighting,
+      :wrap_measured,
       :site,
       :wall,
       :notes
@@ -36,6 +40,8 @@ module EarnestFold
         ease: Declare.length(Length::ZERO, sane: Length.mm(1_000)),
         drop: Declare.record(DropAsked::FIELDS) { |values, _| DropAsked.new(**values) }
       )
+      # What weighs the foot: nothing, a weight in each corner, one at each seam besides, or something all along it.
+      WEIGHTINGS = %w[none corners corners_and_seams chain tape pipe].freeze
       CUT = Declare.at(
         "cloth",
         making: Declare.record(Making::FIELDS) { |values, _| Making.new(**values) },
@@ -43,7 +49,10 @@ module EarnestFold
         run: Declare.choice(RUNS, "up_the_drop", said: "runs"),
         pattern: Declare.record(Pattern::FIELDS, Pattern::FREE) { |values, _| Pattern.new(**values) },
         lining: Declare.record(Lining::FIELDS, nil) { |values, _| Lining.new(**values) },
-        interlining: Declare.record(Interlining::FIELDS, nil) { |values, _| Interlining.new(**values) }
+        interlining: Declare.record(Interlining::FIELDS, nil) { |values, _| Interlining.new(**values) },
+        method: Declare.choice(Methods::Kinds.names, nil, said: "methods"),
+        weighting: Declare.choice(WEIGHTINGS, "corners_and_seams", said: "weightings"),
+        wrap_measured: Declare.length(nil, sane: Length.mm(300))
       )
       ROOM = Declare.at(
         "measure",
@@ -93,15 +102,24 @@ module EarnestFold
       # @return [Array<Span>] its curtains' places, from left to right
       attr_reader :spans
 
-      def initialize(face:, making:, **others)
+      # @param method [String, nil] the name of the method chosen: resolved here, once, by what is made
+      def initialize(face:, making:, method: nil, order_of_work: nil, **others)
         @width_rule = face && Widths.new(cloth: face, seam: making.seam, side: making.side.taken)
         ends = Ends.new(**others.slice(:return_left, :return_right, :overlap, :ease))
         # What is asked for again and again is reckoned once; what it gives never changes, as nothing here does.
         @once = {}
         @spans = others.fetch(:opening).spans(others.fetch(:support), ends).freeze
         drop = others.fetch(:drop).hung(*others.values_at(:heading, :support))
-        super(face: face, making: making, **others, drop: drop)
+        order_of_work ||= Methods.for(method, Made.new(**others.slice(*Made.members)))
+        super(face: face, making: making, order_of_work: order_of_work, **others, drop: drop)
       end
+
+      # What decides which methods suit.
+      Made = Value.define(:heading, :lining, :interlining)
+      private_constant :Made
+
+      # @return [Boolean] whether face and lining are sewn together at the sides and turned
+      def bagged? = order_of_work.bags?
 
       # @return [Array<Length>] the length of each support there is: a dress pair hangs from two short ones
       #

@@ -50,6 +50,26 @@ module EarnestFold
       # @return [Rational, nil] kilograms of the whole treatment; nil where a cloth's mass is unknown
       def mass = defined?(@mass) ? @mass : @mass = masses
 
+      # @param curtain [Curtain]
+      # @return [Length] how wide its lining is cut
+      #
+      #   reckoning.lining_cut_width(curtain) # => 1920 mm
+      def lining_cut_width(curtain) = lining.targets[curtains.index(curtain)] + treatment.lining.side_turn * 2
+
+      # How far the face of a bagged curtain comes round at each side: as it was measured on the first curtain, else as
+      # it is to be expected ({BaggedLining#wrap}).
+      # @return [Length]
+      def wrap
+        return treatment.wrap_measured if treatment.wrap_measured
+
+        curtain = curtains.first
+        BaggedLining.new(
+          face_cut: curtain.cut_width,
+          lining_cut: lining_cut_width(curtain),
+          seam: treatment.making.side.turn_under
+        ).wrap
+      end
+
       # @return [Integer, nil] carriers that all its curtains need
       def carriers_needed
         counts = curtains.map { |curtain| treatment.heading.carriers(curtain.heading) }

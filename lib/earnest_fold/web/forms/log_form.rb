@@ -34,7 +34,7 @@ module EarnestFold
         # @return [Reckoning::MakingUp::Step]
         # @raise [Store::Missing]
         def step =
-          @work.entry.steps.find { |one| one.name == typed.values_at("step", "curtain") } ||
+          @work.entry.steps.find { |one| one.code == typed["step"] } ||
             raise(Store::Missing, "no such step")
 
         # @return [String, nil] as it is kept

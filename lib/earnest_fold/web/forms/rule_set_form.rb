@@ -23,7 +23,8 @@ module EarnestFold
             .flat_map { |kind| kind.fields.paths.map { |path| "headings.#{kind.kind}.#{path}" } }
             .grep_v(NOT_RULED)
             .freeze
-        PATHS = (MAKING + LINING + HEADINGS).freeze
+        HABITS = Store::RuleSet::HABITS
+        PATHS = (HABITS + MAKING + LINING + HEADINGS).freeze
 
         attr_reader :spec, :name
 
@@ -50,7 +51,7 @@ module EarnestFold
         # @param path [String] of a treatment's field
         # @return [Boolean] whether a set can say anything of it
         def self.ruled?(path) =
-          [MAKING, LINING].any? { |paths| paths.include?(path) } ||
+          [HABITS, MAKING, LINING].any? { |paths| paths.include?(path) } ||
             HEADINGS.any? { |one| RuleSetForm.of_treatment(one) == path }
 
         # @param path [String] of a set

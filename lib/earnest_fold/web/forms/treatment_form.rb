@@ -7,6 +7,8 @@ module EarnestFold
       # with them. A field that was left as it was seen is left alone, and one that somebody else changed meanwhile is
       # not overwritten ({Merging}).
       class TreatmentForm < FieldForm
+        # @return [Work::Treatment, Work::Alteration] as it is
+        attr_reader :entry
         # @return [Hash{String => String}] what was typed into fields that could not be taken
         attr_reader :typed
         # @return [Hash] the spec with every change that could be taken
@@ -34,7 +36,12 @@ module EarnestFold
         def changed_to?(path) = changed? && @changed.include?(path)
 
         # What changes other fields with it: which there are, what the house says of them, what a lining starts from.
-        REACHING = /\A(rules|face|lining\.cloth|interlining\.cloth|drop\.|wall\.|run|way)|(\A|\.)(kind|run)\z/
+        REACHING = /
+          \A(rules|method|weighting|face|lining\.cloth|interlining\.cloth|drop\.|wall\.|run|way)|(\A|\.)(kind|run)\z
+        /x
+
+        # What brings other figures with it.
+        BRINGING = %w[rules method].freeze
 
         # @return [Array<String>, nil] the only fields that may look otherwise by now; nil where any may
         def touched = (valid? && @changed.none? { |path| REACHING.match?(path) }) ? @changed : nil
@@ -70,7 +77,7 @@ module EarnestFold
         # Another heading, another alteration and another set have other figures: what stood in those of the old one
         # goes with it.
         def deciding(changed)
-          one = changed.find { |path| field(path).kind.decides? } || ("rules" if changed.include?("rules"))
+          one = changed.find { |path| field(path).kind.decides? } || (BRINGING & changed).first
           one ? [one] : changed
         end
 

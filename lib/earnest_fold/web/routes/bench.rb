@@ -51,7 +51,7 @@ module EarnestFold
           return bench(id, treatment, status: 422, clock: running) if running
 
           workroom.bench.say(entry.id, *step_asked, params["said"])
-          go(Paths.bench(number(id), entry.id, (step_asked unless params["said"] == "done")))
+          go(Paths.bench(number(id), entry.id, (step_asked unless done_with?(entry))))
         end
 
         # That it hangs, or what was measured of a curtain as it does.
@@ -65,6 +65,12 @@ module EarnestFold
         end
 
         private
+
+        # @return [Boolean] whether the last of a step is ticked: then the next one comes
+        def done_with?(entry)
+          step = entry.steps.find { |one| one.code == step_asked.first }
+          params["said"] == "done" && (step.nil? || (step.names - entry.done - [step_asked]).empty?)
+        end
 
         # @yieldparam shown [Screens::Desk] before it is
         def station(station, view, id, treatment, status: 200, **more)
@@ -97,16 +103,28 @@ module EarnestFold
           workroom
             .bench
             .running(Time.now - FORGOTTEN)
-            .find { |own, entry| [own, entry.step, entry.curtain] != [treatment, *step_asked] }
+            .find { |own, entry| [own, entry.step] != [treatment, step_asked.first] }
 
-        # What was measured, at each place where the step asks for it; nothing is kept where any of it can't be read.
+        # What was measured of a curtain, at each place where the step asks for it; nothing is kept where any of it
+        # can't be read.
         def measured(id, job, entry)
-          step = Screens::StationScreens.of("bench", entry).new(job, entry, asked: step_asked).step
-          form = Forms::MeasureForm.new((step if step.name == step_asked)&.check, params, job.unit)
+          part = entry.steps.find { |one| one.code == step_asked.first }&.parts
+            &.find { |one| one.curtain.to_s == step_asked.last }
+          form = Forms::MeasureForm.new(part&.check, params, job.unit)
           return bench(id, entry.id.to_s, status: 422, form: form) unless form.valid?
 
           keep(form, entry, *step_asked)
+          settle(entry, part, form)
           go(Paths.bench(number(id), entry.id, step_asked))
+        end
+
+        # What was measured on the first curtain decides where its check says so: it is a figure of the treatment.
+        def settle(entry, part, form)
+          path = part&.check&.settles
+          return unless path && part.curtain == entry.hands.first
+
+          spec = Work::SpecFields.set(entry.record.spec, path, form.values.values.last)
+          workroom.treatments.update(entry.id, spec, version: entry.record.version)
         end
 
         def keep(form, entry, step, curtain)

@@ -54,7 +54,7 @@ module EarnestFold
         end
 
         def correct(entry, form) =
-          workroom.bench.say(entry.id, form.step.code, form.step.curtain.to_s, "corrected", value: form.minutes)
+          workroom.bench.say(entry.id, *form.step.name, "corrected", value: form.minutes)
 
         def with_learnt(stored, learnt)
           part, value = if params["take"] == "yes"

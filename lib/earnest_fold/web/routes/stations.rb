@@ -129,11 +129,14 @@ module EarnestFold
           page(:desk, shown, status: form ? status_of(form) : 200)
         end
 
-        # What a set of rules brings with it is said: it settles more than the station shows.
+        # What a set of rules or a method brings with it is said: it settles more than the station shows.
         def told(job, form)
-          return [] unless form&.changed_to?("rules")
+          brought = Forms::TreatmentForm::BRINGING.select { |path| form&.changed_to?(path) }
+          return [] if brought.empty?
 
-          Differences.new(job).between(form.before, form.spec).reject { |line| line.path == "rules" }
+          differences = Differences.new(job)
+          lines = differences.between(form.before, form.spec).reject { |line| brought.include?(line.path) }
+          lines + differences.minutes(*[form.before, form.spec].map { |spec| job.minutes(form.entry.id, spec) })
         end
 
         def stale(screen, job, entry) =

@@ -5,9 +5,24 @@ module EarnestFold
     module Screens
       # One step at the bench, to be read from a metre and a half away.
       class Bench < Making
-        # Steps that the heading's marks show better than the flat curtain.
-        HEADING = %w[set_out_heading put_on_heading form_heading put_in_hooks].freeze
-        # @param asked [Array(String, String), nil] the step's name: code and curtain
+        # What is measured of one curtain, or of all: its tick, its name where there are several, a field for each
+        # place, and what was measured there already.
+        Measuring = R::Value.define(:tick, :title, :check, :fields, :readings) do
+          # @return [Array<Work::BenchLog::Reading>] the last at each place
+          def last = readings.group_by(&:place).values.map(&:last)
+
+          # @return [Array<Work::BenchLog::Reading>] those that others stand beside by now
+          def earlier = readings - last
+
+          def right? = last.all? { |reading| check.fits?(reading.length) }
+        end
+
+        # Where one length is typed.
+        MeasureField = R::Value.define(:id, :path, :hand, :label, :text, :problem) do
+          def problem_id = "#{id}-problem"
+        end
+
+        # @param asked [Array(String, String), nil] the step's name: its code, and the curtain that is meant
         # @param form [Forms::MeasureForm, nil] with measures that could not be read
         # @param clock [Array(Integer, Store::Bench::Entry), nil] a clock that runs elsewhere and stood in the way of
         #   this one
@@ -15,6 +30,8 @@ module EarnestFold
           super(sheet, entry, **shown)
           @asked, @measure, @clock = asked, form, clock
         end
+
+        def page_title = "#{title(step)}, #{entry.title}"
 
         # @return [String, nil] where another clock runs
         def other_clock =
@@ -25,69 +42,68 @@ module EarnestFold
               at: WallClock.new(house.diary.zone).time(@clock.last.at)
             )
 
-        # @return [Array<Field>] one for each place at which the step asks for a measure
-        def measures
-          places = step.check.places.empty? ? [""] : step.check.places
-          places.map do |place|
-            problem = @measure&.problems&.[](place)
-            Field.of(
-              path: Forms::MeasureForm.field(place),
-              label: place.empty? ? Words.say("making.measured") : Words.say("edges.#{place}"),
-              text: @measure&.typed&.[](place).to_s,
-              problem: problem && Words.field_problem(problem, unit)
+        # @return [Array<Measuring>] of each curtain at which the step asks for a measure
+        def measuring =
+          step.parts.select(&:check).map do |part|
+            tick = part.curtain.to_s
+            Measuring.new(
+              tick: tick,
+              title: (step.parts.size > 1) ? Words.tick(tick) : nil,
+              check: part.check,
+              fields: places(part).map { |place| measure_field(tick, place) },
+              readings: readings(step).select { |reading| reading.curtain == tick }
             )
           end
-        end
 
         # @return [Reckoning::MakingUp::Step, nil] the one asked for, else the first that isn't done
-        def step = @step ||= steps.find { |one| one.name == @asked } || steps.find { |one| !done?(one) } || steps.last
+        def step =
+          @step ||= steps.find { |one| one.code == @asked&.first } || steps.find { |one| !done?(one) } || steps.last
 
         # @return [Reckoning::MakingUp::Step, nil]
         def beside(by) = (place = steps.index(step) + by).negative? ? nil : steps[place]
 
         # @return [Array<Array(String, Object)>] the figures beside the main one
-        def others = step.figures.drop(1).map { |name, value| [figure_name(name), value] }
+        def others =
+          step.figures.drop(1).reject { |_, value| value.is_a?(Array) }.map { |name, value| [figure_name(name), value] }
 
         # @return [Boolean] whether the main figure is a length, rather than a count
         def main_measured? = step.main.is_a?(R::Length)
 
         def main_label = figure_name(step.figures.keys.first)
 
+        # @return [String, nil] the tick that is next
+        def next_tick = step.ticks.find { |tick| !ticked?(step, tick) }
+
         def here = bench_path(step)
 
         # @param name [Symbol] of a figure of a step, or of a line on the cloth
-        def figure_name(name) =
-          Words.say?("work_figures.#{name}") ? Words.say("work_figures.#{name}") : Words.alter_line(name)
+        def figure_name(name)
+          key = %W[work_figures.#{name} figures.#{name}].find { |one| Words.say?(one) }
+          key ? Words.say(key) : Words.alter_line(name)
+        end
 
         # @return [Work::BenchLog::Spent]
         def spent = @log.spent(step)
 
-        # @return [Array<Work::BenchLog::Reading>] the last at each place
-        def last_readings = readings(step).group_by(&:place).values.map(&:last)
-
-        # @return [Array<Work::BenchLog::Reading>] those that others stand beside by now
-        def earlier = readings(step) - last_readings
-
+        # @param measured [Measuring]
         # @return [String, nil] what the last measures mean: the one farthest off decides
-        def verdict
-          check, worst = step.check, last_readings.max_by { |reading| (reading.length - step.check.planned).abs }
-          return unless check && worst
-          return Words.say("making.within", tolerance: check.tolerance, planned: check.planned, unit: unit) if right?
+        def verdict(measured)
+          check, worst = measured.check, measured.last.max_by { |one| (one.length - measured.check.planned).abs }
+          return unless worst
+          if measured.right?
+            return Words.say("making.within", tolerance: check.tolerance, planned: check.planned, unit: unit)
+          end
 
           apart = (worst.length - check.planned).abs
           outside = Words.say("making.outside", apart: apart, tolerance: check.tolerance, unit: unit)
-          "#{outside}. #{Words.say("making.what_then.#{what_then}")}"
+          "#{outside}. #{Words.say("making.what_then.#{what_then(check)}")}"
         end
 
-        def right? = last_readings.all? { |reading| step.check.fits?(reading.length) }
-
-        # @return [String, nil] which pleat hides each seam, from the leading edge
+        # @return [String, nil] which pleat hides each seam of the first curtain, from the leading edge
         def seams_hidden
-          curtain = reckoning.curtains.find { |made| made.hand == step.curtain }
-          return unless curtain && step.code == "form_heading" && step.figures[:pleats] && curtain.task.seams.any?
+          return unless step.deed?(:mark) && step.figures[:pleats] && curtain.task.seams.any?
 
-          pleats =
-            reckoning.treatment.heading.marks(curtain.task, curtain.heading).select { |mark| mark.kind == :pleat }
+          pleats = heading.marks(curtain.task, curtain.heading).select { |mark| mark.kind == :pleat }
           curtain
             .task
             .seams
@@ -95,29 +111,24 @@ module EarnestFold
             .join(" ")
         end
 
-        # @return [String, nil] SVG
+        # @return [String, nil] SVG: the heading's marks where it is worked on, else the curtain as it lies
         def drawing
-          curtain = reckoning.curtains.find { |made| made.hand == step.curtain } || reckoning.curtains.first
-          if HEADING.include?(step.code) && reckoning.treatment.heading.marks(curtain.task, curtain.heading).any?
-            return Drawings::HeadingMarks.new(reckoning.treatment.heading, curtain, unit, colour: colour).to_s
+          if step.operations.any? { |one| one.edge == :heading } && heading.marks(curtain.task, curtain.heading).any?
+            return Drawings::HeadingMarks.new(heading, curtain, unit, colour: colour).to_s
           end
 
-          if Drawings::OnTable.draws?(step.code)
-            once(:on_table, step.name) do
-              Drawings::OnTable.new(reckoning, curtain, step, unit, table: house.table_length, colour: colour).to_s
-            end
+          once(:on_table, step.code) do
+            Drawings::OnTable.new(reckoning, curtain, step, unit, table: house.table_length, colour: colour).to_s
           end
         end
 
-        # @return [String, nil] where the table ends under a curtain that is longer, from the leading edge
+        # @return [String, nil] where the table ends under a curtain that is longer, from the leading edge: at a seam
+        #   where there is one, as what is coated may not be pinned between
         def sections
-          curtain = reckoning.curtains.find { |made| made.hand == step.curtain } || reckoning.curtains.first
-          return if curtain.flat_width <= house.table_length || step.code == "lay_out_cuts"
+          return if curtain.flat_width <= house.table_length || step.deed?(:cut)
+          return if step.operations.all? { |one| one.edge == :cut }
 
-          ends =
-            Array.new((curtain.flat_width / house.table_length).ceil) do |index|
-              [house.table_length * (index + 1), curtain.flat_width].min
-            end
+          ends = R::MakingUp::Sections.of(curtain, house.table_length)
           Words.say(
             "making.sections",
             sections: ends
@@ -127,8 +138,29 @@ module EarnestFold
           )
         end
 
+        private
+
+        def curtain = reckoning.curtains.first
+
+        def heading = reckoning.treatment.heading
+
+        def places(part) = part.check.places.empty? ? [""] : part.check.places
+
+        def measure_field(tick, place)
+          mine = @measure if @asked&.last.to_s == tick
+          problem = mine&.problems&.[](place)
+          MeasureField.new(
+            path: Forms::MeasureForm.field(place),
+            id: ["measured", tick.tr(" ", "-"), place].reject(&:empty?).join("-"),
+            hand: (step.parts.size > 1) ? Words.tick(tick) : nil,
+            label: place.empty? ? Words.say("making.measured") : Words.say("edges.#{place}"),
+            text: mine&.typed&.[](place).to_s,
+            problem: problem && Words.field_problem(problem, unit)
+          )
+        end
+
         # The lines of an alteration all mean the same where they are off.
-        def what_then = Words.say?("making.what_then.#{step.check.name}") ? step.check.name : "line"
+        def what_then(check) = Words.say?("making.what_then.#{check.name}") ? check.name : "line"
 
         def seam_words(seam, pleat) =
           if pleat
@@ -136,8 +168,6 @@ module EarnestFold
           else
             Words.say("making.seam_shows", at: seam, unit: unit)
           end
-
-        def page_title = "#{title(step)}, #{entry.title}"
       end
     end
   end

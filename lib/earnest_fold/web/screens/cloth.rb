@@ -19,14 +19,43 @@ module EarnestFold
         def interlinings = field("interlining.cloth", options: cloths("interlining", "fields.no_interlining"))
 
         # @return [Array<Field>] the allowances and habits of this treatment
-        def making_fields = @making_fields ||= MAKING.map { |path| field(path) }
+        def making_fields = @making_fields ||= [weighting, *MAKING.map { |path| field(path) }]
 
-        def lining_fields = @lining_fields ||= spec["lining"] ? LINING.map { |path| field(path) } : []
+        # @return [Field] by which method it is made: those that suit it; one chosen earlier that doesn't by now is said
+        def method_field
+          made = sheet.asked(entry)
+          suiting = (made ? R::Methods.suiting(made) : R::Methods::Kinds.to_a).map(&:name)
+          usual = made ? Words.say("methods.usual", method: method_name(suiting.first)) : Words.say("methods.not_said")
+          options = {"" => usual}.merge(suiting.to_h { |name| [name, method_name(name)] })
+          shown = field("method", options: chosen_too(options, made))
+          suiting.include?(ruled.text("method")) ? shown : shown.with(rule: nil)
+        end
+
+        def weighting = field("weighting")
+
+        # @return [Array<Field>] what was measured of a bagged lining's wrap
+        def wrap_fields = bagged? ? [field("wrap_measured")] : []
+
+        # @return [Boolean]
+        def bagged? = !reckoning.nil? && reckoning.treatment.bagged?
+
+        # @return [Array<Array(String, Reckoning::Length)>] how wide each lining is cut, and how much narrower than the
+        #   face: those that are alike once
+        def lining_cuts
+          return [] unless reckoning&.lining
+
+          reckoning
+            .curtains
+            .map { |one| reckoning.lining_cut_width(one).then { |cut| [cut, one.cut_width - cut] } }
+            .uniq
+        end
+
+        def lining_fields = @lining_fields ||= spec["lining"] ? LINING.map { |path| field(path) } + wrap_fields : []
 
         def pattern_fields = patterned? ? PATTERN.map { |path| field(path) } : []
 
         # @return [Integer] figures here that depart from the house's rules
-        def departures = ruled.departures(MAKING + (spec["lining"] ? LINING : []))
+        def departures = ruled.departures(%w[weighting] + MAKING + (spec["lining"] ? LINING : []))
 
         def patterned? = face&.repeats?
 
@@ -101,6 +130,20 @@ module EarnestFold
         def widths_given? = !spec.dig("making", "widths").nil?
 
         private
+
+        def method_name(name) = Words.say("methods.#{name}")
+
+        def chosen_too(options, made)
+          chosen = spec["method"]
+          return options if chosen.nil? || options.key?(chosen)
+
+          said = Words.say(
+            "methods.unsuited",
+            method: method_name(chosen),
+            usual: method_name(made.order_of_work.name)
+          )
+          options.merge(chosen => said)
+        end
 
         def remark_key(share)
           return :thin if share < 19/20r

@@ -24,16 +24,13 @@ module EarnestFold
 
         def path(to = "log") = Paths.work(job.id, work.entry.id, to)
 
-        def title(time) =
-          [Words.say("work_steps.#{time.step.code}.title"), *(Words.hand(time.step.curtain) if time.step.curtain)].join(
-            ", "
-          )
+        def title(time) = Words.step(time.step)
 
         # @return [Array<String>]
         def drops =
           work.drops.map do |curtain, place, typed|
-            [*(Words.hand(curtain) if curtain), *(Words.say("edges.#{place}") unless place.empty?)].join(", ") +
-              ": #{typed}"
+            where = [*(Words.hand(curtain) unless curtain.empty?), *(Words.say("edges.#{place}") unless place.empty?)]
+            "#{where.join(", ")}: #{typed}"
           end
       end
     end

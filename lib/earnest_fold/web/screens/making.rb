@@ -42,7 +42,7 @@ module EarnestFold
               .map do |id, said|
                 Compared.new(
                   title: alike.fetch(id),
-                  hand: [Words.hand(said.curtain), *(said.place.empty? ? [] : [Words.say("edges.#{said.place}")])].join(
+                  hand: [Words.tick(said.curtain), *(said.place.empty? ? [] : [Words.say("edges.#{said.place}")])].join(
                     ", "
                   ),
                   typed: said.value,
@@ -70,6 +70,12 @@ module EarnestFold
 
         def done = steps.count { |step| done?(step) }
 
+        # @param tick [String] of one curtain, or of one width
+        def ticked?(step, tick) = @log.ticked?(step, tick)
+
+        # @return [Boolean] whether a step is done one by one
+        def in_turn?(step) = step.ticks.size > 1
+
         # @return [Array<Work::BenchLog::Reading>]
         def readings(step) = @log.readings(step)
 
@@ -78,7 +84,13 @@ module EarnestFold
 
         def title(step) = Words.step(step)
 
-        def curtain_of(step) = step.curtain ? Words.hand(step.curtain) : nil
+        # @return [Array<String>] of a step that is begun: what of it is done, in words
+        def done_of(step) =
+          done?(step) ? [] : step.ticks.select { |tick| ticked?(step, tick) }.map { |tick| Words.tick(tick) }
+
+        # @return [Array<Array(String, Object)>] each curtain with its main figure, where they differ
+        def mains(step) =
+          step.parts.map { |part| [Words.tick(part.curtain.to_s), part.figures.values.first] }.uniq(&:last)
 
         # @return [String] what is to be done, with the real figures
         def does(step) = said_of_steps.fetch(step.name)

@@ -33,7 +33,7 @@ module EarnestFold
         # @return [Array<Array(String, Array<Row>)>] making, lining, then each heading
         def parts
           [
-            [Words.say("house.making"), lines(Forms::RuleSetForm::MAKING)],
+            [Words.say("house.making"), lines(Forms::RuleSetForm::HABITS + Forms::RuleSetForm::MAKING)],
             [Words.say("house.lining"), lines(Forms::RuleSetForm::LINING)],
             *Reckoning::Headings.names.map do |kind|
               [

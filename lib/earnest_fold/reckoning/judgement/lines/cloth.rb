@@ -5,10 +5,12 @@ module EarnestFold
     # Of cloth and lining.
     module Judgement
       # The coated side of a blackout lies between the cloths.
-      say("coated_inside", "cloth", "making", step: %w[lock_in_lining bag_lining table_lining]) do |seen|
-        cloth = seen.treatment.lining&.cloth
-        {cloth: cloth.name} if cloth&.coated
-      end
+      say_at_work(
+        "coated_inside",
+        "cloth",
+        on: on(:lay, layer: :lining, of: :coated),
+        made: ->(seen) { {cloth: seen.treatment.lining.cloth.name} if seen.coated? }
+      ) { |_, touch| {cloth: touch.material.name} if touch.step.deed?(:pin) }
 
       # A public room, or a heater or flame near.
       caution("flame_public", "cloth", "hanging") do |seen|
@@ -28,8 +30,11 @@ module EarnestFold
 
       # Which school the lining follows, and what it means.
       say("lining_schools", "cloth") do |seen|
-        lining = seen.treatment.lining
-        {lift: lining.lift, inset: lining.inset} if lining
+        lining = seen.treatment.lining or next
+        method = seen.treatment.order_of_work
+        form = :in_hem if method.lining_in_hem?
+        form ||= :bagged if method.bags?
+        {form: form, lift: lining.lift, inset: lining.inset}.compact
       end
 
       # A printed selvedge shows against the light and draws the side up.
@@ -47,7 +52,7 @@ module EarnestFold
       end
 
       # Buckram's glue and prints: a scrap first.
-      say("test_heat", "cloth") { |seen| {} if seen.heading.fused? }
+      say_at_work("test_heat", "cloth", on: on(:fuse), made: ->(seen) { {} if seen.heading.fused? }) { {} }
     end
   end
 end

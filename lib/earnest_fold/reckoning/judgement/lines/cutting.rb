@@ -5,12 +5,13 @@ module EarnestFold
     # At the table, with the shears in hand.
     module Judgement
       # A rotary cutter's guard is closed whenever it is put down.
-      sewn = %w[join_widths turn_sides sew_hem bag_lining turn_top]
-      caution("blades_needles", "cutting", "making", step: sewn) do |seen|
-        next {form: :rotary} if seen.cutting&.first_on_piece && seen.house.cutter == "rotary"
-
-        {form: :machine} if seen.cutting.nil? && seen.reckoning && seen.house.stitching == "machine"
-      end
+      # An industrial machine runs on when the hand is still there.
+      caution_at_work(
+        "blades_needles",
+        "cutting",
+        on: on(:sew, by: :machine),
+        made: ->(seen) { {form: :rotary} if seen.cutting&.first_on_piece && seen.house.cutter == "rotary" }
+      ) { |seen, _| {form: :machine} if seen.house.stitching == "machine" }
 
       # What is cut on the floor picks up what lies there.
       say("clean_ground", "cutting") { |seen| {} if seen.cutting&.first_on_cloth && seen.house.cut_on == "floor" }

@@ -13,6 +13,9 @@ module EarnestFold
       # What is in the wall is looked for before it is drilled.
       caution("drill_behind", "hanging") { |seen| {} if seen.reckoning }
 
+      # Some panels hang another way too.
+      say("rehang_way", "hanging") { |seen| {} if seen.reckoning && seen.heading.hangs_either_way? }
+
       # Open hooks let go.
       say("s_hooks", "hanging") { |seen| {} if seen.reckoning && seen.heading.hangs_from_open_hooks? }
 

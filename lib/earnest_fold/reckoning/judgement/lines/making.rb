@@ -2,120 +2,134 @@
 
 module EarnestFold
   module Reckoning
-    # At the machine and by hand.
+    # At the table and at the machine: what is said of what is done to a cloth, whatever the school.
     module Judgement
-      # Where a tape is put on.
-      TAPE = %w[put_on_heading form_heading].freeze
+      # A hem is measured while it is pressed, both folds.
+      say_at_work("hem_fold_check", on: on(:press, at: :hem)) do |_, touch|
+        depth, taken = touch.figures.values_at(:hem_depth, :hem_fold)
+        next unless depth
 
-      # Cords are knotted at the leading edge.
-      say("cords_knotted", "making", step: TAPE) { |seen| {} if seen.reckoning && seen.heading.corded? }
-
-      # A hand-finished corner stands a hair proud, or the side draws it up.
-      say("corner_proud", "making", step: "turn_top") do |seen|
-        {} if seen.reckoning && seen.house.stitching == "hand"
-      end
-
-      # Slippery and linen-like cloth creeps under the needle.
-      say("creeps", "making", step: %w[join_widths turn_sides sew_hem bag_lining turn_top]) do |seen|
-        {cloth: seen.treatment.face.name} if seen.treatment.face&.creeps
-      end
-
-      # An edge that curls wants no heat.
-      say("curls", "making", step: %w[turn_sides bag_lining turn_top lay_out_cuts]) do |seen|
-        {cloth: seen.treatment.face.name} if seen.treatment.face&.curls
+        (taken == depth * 2) ? {form: :double, depth: depth, both: taken} : {form: :single, depth: depth}
       end
 
       # A hem that drags wears.
-      say("hem_wears", "making", step: "press_hem") do |seen|
-        if seen.treatment.drop.offset.positive? && [nil, "floor"].include?(seen.treatment.drop.measured_to)
-          {drags: seen.treatment.drop.offset}
-        end
+      say_at_work("hem_wears", on: on(:press, at: :hem, layer: :face)) do |seen, _|
+        next unless seen.is_a?(JudgementCase)
+
+        drop = seen.treatment.drop
+        next unless drop.offset.positive? && [nil, "floor"].include?(drop.measured_to)
+
+        {form: (seen.treatment.weighting == "chain") ? :chain : nil, drags: drop.offset}.compact
       end
 
-      # Face down, the leading edge is on the other hand.
-      say("mirror_view", "making", step: %w[turn_sides bag_lining mark_drop]) { |seen| {} if seen.reckoning }
-
-      # A puffed frill's fold is never pressed.
-      say("never_crease", "making", step: "turn_top") do |seen|
-        {frill: seen.heading.frill} if seen.heading.respond_to?(:frill) && seen.heading.frill.positive?
-      end
-
-      # Pins leave holes that show light.
-      say("no_pinholes", "making", step: %w[lock_in_lining bag_lining table_lining]) do |seen|
-        {cloth: seen.treatment.lining.cloth.name} if seen.coated?
-      end
-
-      # A table's own line is no measure until the tape says so.
-      say("own_line_true", "making", step: "table_lining") do |seen|
-        {drop: seen.reckoning.finished_drop} if seen.reckoning && seen.lined? && seen.house.lining_school == "tabled"
-      end
-
-      # Both curtains are compared before either hem is sewn.
-      say(
-        "pair_before_sewing",
-        "making",
-        step: "compare_hems",
-        altering_step: "compare_lines",
-        made: ->(seen) { {tolerance: seen.house.pair_tolerance} if seen.pair? && seen.hemmed? },
-        altered: ->(seen) { {tolerance: seen.house.pair_tolerance} if seen.made.pair? }
-      )
-
-      # An eyelet's hole is drawn, and cut inside the line.
-      say("ring_drawn", "making", step: "form_heading") do |seen|
-        {eyelets: seen.curtains.first.heading[:eyelets]} if seen.curtains.first&.heading&.fetch(:eyelets, nil)
-      end
-
-      # A tape that is pulled ropes.
-      say("rope_tape", "making", step: TAPE) { |seen| {} if seen.taped? }
-
-      # Both sides are sewn in one direction.
-      say("same_direction", "making", step: "bag_lining") do |seen|
-        {} if seen.reckoning && seen.lined? && seen.house.lining_school == "bagged"
-      end
-
-      # The second curtain is laid on the first.
-      say("second_copies_first", "making", step: %w[turn_sides bag_lining mark_drop]) { |seen| {} if seen.pair? }
-
-      # A hot needle melts a coating.
-      say("slow_needle", "making", step: %w[hem_lining join_lining bag_lining table_lining lock_in_lining]) do |seen|
-        {cloth: seen.treatment.lining.cloth.name} if seen.coated?
-      end
-
-      # Errors add up over three widths and more.
-      say("square_each_width", "making", step: "mark_drop") do |seen|
-        {widths: seen.curtains.map(&:widths).max.ceil} if seen.curtains.any? { |curtain| curtain.widths >= 3 }
-      end
-
-      # Air under a wide lining lets it hang long.
-      say("sweep_air", "making", step: %w[lock_in_lining table_lining]) do |seen|
-        wide = seen.curtains.any? { |curtain| curtain.widths >= 2 }
-        {} if wide && seen.lined? && seen.house.lining_school != "bagged"
-      end
-
-      # A tape is never cut through a pocket.
-      say("tape_end", "making", step: TAPE) { |seen| {} if seen.taped? }
-
-      # Pockets outward, from a pocket.
-      say("tape_side", "making", step: TAPE) { |seen| {} if seen.taped? }
-
-      # All hook places are laid out before anything is sewn.
-      say("try_before_sewing", "making", step: TAPE) do |seen|
-        if seen.taped? && seen.curtains.first.heading[:hooks]
-          {hooks: seen.curtains.first.heading[:hooks]}
-        end
+      # Chain wears through a fold.
+      say_at_work("chain_clear", on: on(:weigh, at: :foot)) do |seen, _|
+        {} if seen.treatment.weighting == "chain"
       end
 
       # No machine needle near a weight.
-      say("weights_by_hand", "making", step: "put_in_weights") do |seen|
-        {weights: seen.curtains.first.weights} if seen.reckoning && seen.treatment.making.hem.taken.positive?
+      say_at_work("weights_by_hand", on: on(:weigh, at: :corner)) do |_, touch|
+        touch.figures[:weights] && touch.figures.slice(:weights)
       end
 
-      # The face's wrap is measured on the first curtain and kept.
-      say("wrap_measured", "making", step: "bag_lining") do |seen|
-        if seen.reckoning && seen.lined? && seen.house.lining_school == "bagged"
-          {wrap: seen.treatment.making.side.depth}
-        end
+      # Face down, the leading edge is on the other hand.
+      say_at_work("mirror_view", on: on(:fold, at: :side, layer: :face)) { {} }
+
+      # The second curtain copies the first.
+      say_at_work("second_copies_first", on: on(:press, at: :hem, layer: :face)) { |seen, _| {} if seen.pair? }
+
+      # Both curtains are compared before either hem is sewn.
+      say_at_work("pair_before_sewing", on: on(:compare)) do |seen, touch|
+        {tolerance: seen.house.pair_tolerance} if touch.operation.edge == :hem || seen.is_a?(AlterCase)
       end
+
+      # At both edges and in the middle, and at each seam.
+      say_at_work("middle_too", on: on(:mark, at: :top, layer: :face)) do |seen, touch|
+        next unless touch.figures[:finished_drop]
+
+        {form: (seen.curtains.any? { |curtain| curtain.seams.positive? }) ? :seams : nil}.compact
+      end
+
+      # Errors add up over three widths and more.
+      say_at_work("square_each_width", on: on(:mark, at: :top, layer: :face)) do |seen, touch|
+        widths = seen.curtains.map(&:widths).max
+        {widths: widths.ceil} if touch.figures[:finished_drop] && widths >= 3
+      end
+
+      # Heavy cloth is lifted to the table, not pulled.
+      caution_at_work("lift_dont_pull", on: on(:lay)) do |seen, _|
+        mass = seen.each_mass
+        {mass: mass, limit: seen.house.lift_limit} if mass && mass > seen.house.lift_limit
+      end
+
+      # Heavy cloth pulls the seam off the line.
+      say_at_work("needle_down", on: on(:sew, by: :machine)) do |seen, touch|
+        heavy = touch.material&.heavy || (seen.each_mass && seen.each_mass > seen.house.lift_limit)
+        {} if heavy
+      end
+
+      # A table's own line is no measure until the tape says so.
+      say_at_work("own_line_true", on: on(:measure, at: :table)) { |_, touch| {drop: touch.figures[:finished_drop]} }
+
+      # Pins that stand aslant stay where they are when the cloth is smoothed.
+      say_at_work("pins_aslant", on: on(:pin, at: :hem)) { |_, touch| {} if touch.step.deed?(:lay) }
+
+      # The lower layer too.
+      say_at_work("yardstick", on: on(:lay, layer: %i[lining interlining])) { |_, touch| {} if laid_together?(touch) }
+
+      # Air under a wide lining lets it hang long.
+      say_at_work("sweep_air", on: on(:lay, layer: :lining)) do |seen, touch|
+        {} if laid_together?(touch) && !touch.step.deed?(:sew) && seen.curtains.any? { |curtain| curtain.widths >= 2 }
+      end
+
+      # @return [Boolean] whether two cloths are laid on each other to stay so
+      def self.laid_together?(touch) = touch.step.deed?(:pin) || touch.step.deed?(:lock)
+
+      # A wavy selvedge is folded a little past its line.
+      say_at_work("wavy_selvedge", on: on(:fold, at: :side, layer: :lining)) do |seen, touch|
+        {} if touch.operation.layers.include?(:face) && seen.treatment.face.selvedge_in_seam
+      end
+
+      # A curved needle saves lifting.
+      say_at_work("curved_needle", on: on(:lock, at: :seam)) { {} }
+
+      # Where locking stops, tape or buckram still goes in.
+      say_at_work("stop_below_top", on: on(:lock, layer: :lining)) do |_, touch|
+        touch.figures[:stop_below] && {stop: touch.figures[:stop_below]}
+      end
+
+      # Both sides are sewn in one direction.
+      say_at_work("same_direction", on: on(:sew, at: :side, layer: :lining, by: :machine)) { {} }
+
+      # A lining that runs long is eased, not cut off.
+      say_at_work("lining_long", on: on(:sew, at: :side, layer: :lining, by: :machine)) { {} }
+
+      # The face's wrap is measured on the first curtain and kept.
+      say_at_work("wrap_measured", on: on(:measure, at: :side)) do |seen, touch|
+        next unless touch.figures[:wrap]
+
+        measured = seen.treatment.wrap_measured
+        form = [(:single unless seen.pair?), (:kept if measured)].compact.join("_")
+        {form: form.empty? ? nil : form.to_sym, wrap: touch.figures[:wrap]}.compact
+      end
+
+      # A hand-finished corner stands a hair proud, or the side draws it up.
+      say_at_work("corner_proud", on: on(:fold, at: :top, layer: :face)) do |seen, _|
+        next unless seen.is_a?(JudgementCase)
+
+        work = MakingUp::MakingCase.new(reckoning: seen.reckoning, house: seen.house)
+        {least: Length.mm(3/2r), most: Length.mm(3)} if work.sewn(:side) == :hand && work.side.taken.positive?
+      end
+
+      # A puffed frill's fold is never pressed.
+      say_at_work("never_crease", on: on(:press, at: :top, layer: :face)) do |seen, _|
+        next unless seen.is_a?(JudgementCase) && seen.heading.respond_to?(:frill) && seen.heading.frill.positive?
+
+        {frill: seen.heading.frill}
+      end
+
+      # A corner that is mitred keeps its weight.
+      say_at_work("mitred_corner", on: on(:fold, at: :corner)) { |_, touch| {} if touch.step.deed?(:press) }
     end
   end
 end

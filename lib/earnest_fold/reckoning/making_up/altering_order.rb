@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module MakingUp
+      # The order of work of an alteration; what doesn't apply is left out.
+      ALTERING_ORDER = %w[
+        note_condition
+        measure_again
+        unpick_hem
+        join_cloths
+        mark_lines
+        compare_lines
+        cut_off
+        sew_tuck
+        cut_strip
+        add_to_foot
+        press_new_hem
+        compare_edges
+        sew_new_hem
+        make_new_top
+        put_on_new_heading
+        check_length
+        press_and_hand_back
+      ].freeze
+    end
+  end
+end

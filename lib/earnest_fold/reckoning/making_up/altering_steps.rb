@@ -1,0 +1,229 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module MakingUp
+      # The steps of alterations.
+      module AlteringSteps
+        # Marks and faults noted by place before anything is touched.
+        once("note_condition", ->(_) { [op(:note, :face)] }) do |work|
+          done({curtains: work.curtain.curtains}, times: {mark: work.curtain.curtains})
+        end
+
+        # Each curtain measured again, at both edges: a length on paper may be of the other one.
+        each_curtain("measure_again", ->(_) { [op(:lay, :face), op(:measure, :face)] }) do |work, _|
+          length = work.as_it_came
+          done(
+            {as_it_came: length},
+            check: at_both_edges(:as_it_came, length, Length.mm(5)),
+            times: {mark: 1}
+          )
+        end
+
+        # The old hem let down, its fold pressed out.
+        each_curtain(
+          "unpick_hem",
+          ->(_) { [op(:unpick, :face, at: :hem), op(:press, :face, at: :hem)] }
+        ) do |work, _|
+          next unless work.let_down?
+
+          done(
+            {old_hem: work.alteration.existing_hem.taken, available: work.alteration.available},
+            times: {unpick: work.across, press: work.across}
+          )
+        end
+
+        # Several cloths joined side by side, their made edges where they show.
+        each_curtain(
+          "join_cloths",
+          ->(_) {
+            [op(:pin, :face, at: :seam), op(:sew, :face, at: :seam, by: :machine), op(:press, :face, at: :seam)]
+          }
+        ) do |work, _|
+          count = work.alteration.cloths_joined(work.curtain)
+          next if count < 2
+
+          done(
+            {cloths: count, width_in_all: work.alteration.across(work.curtain) * count},
+            times: {set_up: 1, join: metres(work.as_it_came) * (count - 1)}
+          )
+        end
+
+        # Every line drawn at its running distance from the edge that is kept, the same at both edges.
+        each_curtain(
+          "mark_lines",
+          ->(_) { [op(:lay, :face), op(:measure, :face), op(:mark, :face)] },
+          needs: %w[measure_again unpick_hem join_cloths]
+        ) do |work, _|
+          next if work.lines.empty?
+
+          main = work.main_line
+          done(
+            work.lines_by_name,
+            check: main && at_both_edges(main.name, main.at, work.house.pair_tolerance),
+            times: {mark: 1}
+          )
+        end
+
+        # A pair's lines laid on each other before either curtain is cut or sewn.
+        once("compare_lines", ->(_) { [op(:compare, :face)] }, needs: %w[mark_lines]) do |work|
+          next unless work.pair?
+
+          done(
+            {tolerance: work.house.pair_tolerance, **work.lines_by_name.first(1).to_h},
+            check: at_both_edges(:difference, Length::ZERO, work.house.pair_tolerance),
+            times: {compare: 1}
+          )
+        end
+
+        # What is too long cut off, on the side that is kept.
+        each_curtain(
+          "cut_off",
+          ->(_) { [op(:lay, :face), op(:cut, :face)] },
+          needs: %w[mark_lines compare_lines]
+        ) do |work, _|
+          cuts = work.alteration.tuck ? [] : work.lines.select { |line| line.deed == :cut }
+          next if cuts.empty?
+
+          done(
+            {**cuts.to_h { |line| [line.name, line.at] }, left_over: work.made.left_over},
+            times: {cut: work.across * cuts.size}
+          )
+        end
+
+        # The two seam lines of the tuck laid on each other and sewn, and the length measured before anything is cut.
+        each_curtain(
+          "sew_tuck",
+          ->(_) {
+            [op(:fold, :face, at: :seam), op(:pin, :face, at: :seam), op(:sew, :face, at: :seam, by: :machine),
+              op(:press, :face, at: :seam)]
+          },
+          needs: %w[mark_lines compare_lines]
+        ) do |work, _|
+          removed = work.alteration.tuck or next
+          done(
+            {remove: removed, tuck_fold: removed / 2, length_now: work.as_it_came - removed},
+            check: at_both_edges(:length_now, work.as_it_came - removed, work.house.pair_tolerance),
+            times: {set_up: 1, join: work.across}
+          )
+        end
+
+        # The strip of the tuck cut off, the curtain itself out of the way.
+        each_curtain(
+          "cut_strip",
+          ->(_) { [op(:lay, :face), op(:cut, :face, at: :seam), op(:press, :face, at: :seam)] },
+          needs: %w[sew_tuck]
+        ) do |work, _|
+          next unless work.alteration.tuck
+
+          done(
+            {strip: work.made.left_over, seam: work.alteration.seam},
+            times: {cut: work.across, press: work.across}
+          )
+        end
+
+        # What the foot wants laid on: a facing, or a band.
+        each_curtain(
+          "add_to_foot",
+          ->(_) {
+            [op(:pin, :face, at: :foot), op(:sew, :face, at: :foot, by: :machine), op(:press, :face, at: :foot)]
+          },
+          needs: %w[unpick_hem mark_lines compare_lines]
+        ) do |work, _|
+          figures = work.alteration.added_to_foot or next
+          done(figures, times: {set_up: 1, join: work.across * 2, press: work.across})
+        end
+
+        # The new hem pressed, both folds measured while it is.
+        each_curtain(
+          "press_new_hem",
+          ->(_) { [op(:fold, :face, at: :hem), op(:press, :face, at: :hem)] },
+          needs: %w[cut_off add_to_foot cut_strip]
+        ) do |work, _|
+          hem = work.alteration.new_hem or next
+          next if hem.taken.zero?
+
+          done(
+            {**folded(hem), hem_fold: hem.taken, hem_depth: hem.depth},
+            said: [fold_words(hem)],
+            check: check(:hem_depth, hem.depth, Length.mm(2)),
+            times: {set_up: 1, press: work.across}
+          )
+        end
+
+        # A pair compared at both edges before either hem is sewn.
+        once("compare_edges", ->(_) { [op(:compare, :face, at: :hem)] }, needs: %w[press_new_hem]) do |work|
+          next unless work.pair? && work.alteration.new_hem
+
+          done(
+            {tolerance: work.house.pair_tolerance, length_at_last: work.alteration.length_at_last},
+            check: at_both_edges(:difference, Length::ZERO, work.house.pair_tolerance),
+            times: {compare: 1}
+          )
+        end
+
+        # The new hem sewn.
+        each_curtain(
+          "sew_new_hem",
+          ->(work) { [op(:sew, :face, at: :hem, by: work.sewn)] },
+          needs: %w[press_new_hem compare_edges]
+        ) do |work, _|
+          hem = work.alteration.new_hem or next
+          next if hem.taken.zero?
+
+          done(
+            {hem_depth: hem.depth, flat_width: work.curtain.flat_width},
+            said: [work.sewn],
+            times: {set_up: 1, "hem_by_#{work.sewn}": work.across}
+          )
+        end
+
+        # The new top turned.
+        each_curtain(
+          "make_new_top",
+          ->(_) { [op(:fold, :face, at: :top), op(:press, :face, at: :top)] },
+          needs: %w[cut_off]
+        ) do |work, _|
+          top = work.alteration.new_top or next
+          done({top: top}, times: {set_up: 1, press: work.across})
+        end
+
+        # The heading put on the plain panel: tape, hooks, pleats at their places.
+        each_curtain(
+          "put_on_new_heading",
+          ->(_) {
+            [op(:pin, :face, at: :heading), op(:sew, :face, at: :heading, by: :machine),
+              op(:measure, :face, at: :heading)]
+          },
+          needs: %w[make_new_top]
+        ) do |work, _|
+          figures = work.alteration.heading_put_on or next
+          done(
+            figures,
+            check: check(:finished_width, work.alteration.finished_width, Length.mm(10)),
+            times: {set_up: 1, tape: work.across, pleat: [work.alteration.marks.size, 1].max}
+          )
+        end
+
+        # The length as it was asked for, measured at both edges.
+        each_curtain(
+          "check_length",
+          ->(_) { [op(:lay, :face), op(:measure, :face)] },
+          needs: %w[sew_new_hem cut_strip put_on_new_heading make_new_top add_to_foot]
+        ) do |work, _|
+          length = work.alteration.length_at_last
+          done(
+            {length_at_last: length, wanted_length: work.alteration.wanted_length},
+            check: at_both_edges(:length_at_last, length, work.house.pair_tolerance),
+            times: {mark: 1}
+          )
+        end
+
+        # Pressed, folded, what was noted read through once more.
+        once("press_and_hand_back", ->(_) { [op(:press, :face)] }, needs: %w[check_length]) do |work|
+          done({curtains: work.curtain.curtains}, times: {finish: work.curtain.curtains})
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module MakingUp
+      # The drop, the top, and what goes into it.
+      module Steps
+        # The finished drop measured and marked: from the hem at both edges, in the middle and at each seam.
+        each_curtain(
+          "mark_drop",
+          ->(work) {
+            layers = work.treatment.lining ? %i[face lining] : %i[face]
+            [op(:lay, *layers), op(:measure, *layers), op(:mark, :face, at: :top)]
+          },
+          needs: %w[lock_in_lining slip_lining table_lining turn_sides_over bag_lining match_centres turn_sides]
+        ) do |work, curtain|
+          from_top = work.heading.hem_last? && work.order_of_work.name == "unlined_sides_first"
+          done(
+            {
+              finished_drop: work.drop,
+              top: work.top.zero? ? nil : work.top,
+              spare: work.making.squaring.positive? ? work.making.squaring : nil
+            },
+            said: [
+              (from_top ? :from_the_top : :do),
+              curtain.seams.positive? && :seams,
+              !work.top.zero? && :top,
+              work.making.squaring.positive? && :spare
+            ],
+            check: across(:finished_drop, work.drop, Length.mm(3)),
+            times: {mark: 1}
+          )
+        end
+
+        # Buckram under the side turnings, its edge to the finished width, and fused.
+        each_curtain(
+          "put_in_buckram",
+          ->(_) { [op(:lay, :face, :buckram, at: :top), op(:fuse, :face, :buckram, at: :top)] },
+          needs: %w[mark_drop]
+        ) do |work, curtain|
+          done(
+            {buckram_length: curtain.heading[:buckram_length], buckram: work.heading.buckram},
+            said: [work.side.taken.positive? ? :under_sides : :do],
+            times: {set_up: 1, tape: metres(curtain.flat_width)}
+          )
+        end
+
+        # The top folded down on its lines.
+        each_curtain(
+          "turn_top",
+          ->(_) { [op(:fold, :face, at: :top), op(:press, :face, at: :top)] },
+          needs: %w[mark_drop put_in_buckram lock_in_lining table_lining bag_lining turn_sides turn_sides_over]
+        ) do |work, curtain|
+          next if work.top.zero?
+
+          lines = work.heading.top_lines(work.treatment.support)
+          done(
+            {top: work.top, first_press: lines.first, second_press: lines[1]},
+            said: [(lines.size > 1) ? :two_lines : :do],
+            times: {set_up: 1, press: metres(curtain.flat_width)}
+          )
+        end
+      end
+    end
+  end
+end

@@ -102,12 +102,32 @@ class PointsAndPartsTest < EarnestFoldTest
     assert_equal(
       {
         weights: curtain.weights,
-        chain: curtain.flat_width,
         hooks: 16,
         tape_length: curtain.flat_width + R::Length.mm(40)
       },
       R::Sundries.of(made)
     )
+  end
+
+  def test_what_weighs_the_foot_is_what_was_chosen
+    needs = ->(weighting) { R::Sundries.of(reckon(PENCIL, "track", {}, {"weighting" => weighting})) }
+    flat = reckon(PENCIL, "track", {}).curtains.first.flat_width
+    {"chain" => :chain, "tape" => :weight_tape, "pipe" => :pipe}.each do |weighting, name|
+      assert_equal [flat, nil], needs.call(weighting).values_at(name, :weights), weighting
+    end
+    assert_equal 2, needs.call("corners")[:weights]
+    assert_empty needs.call("none").keys & %i[weights chain weight_tape pipe]
+  end
+
+  # Fixed at the sides it hangs from two short supports, each with a stop at both ends; of a pair there is one support.
+  def test_a_support_has_a_stop_at_each_end_where_hooks_end_on_it
+    fixed = {"kind" => "fixed_pitch", "fullness" => 3, "pitch" => "3 1/2 in"}
+    assert_equal 2, R::Sundries.of(reckon(fixed, "track", {}))[:end_stops]
+    dress = reckon(fixed, "track", {}, {"opening" => {"kind" => "dress_pair", "cover" => "14 in"}})
+    assert_equal [4, 26], R::Sundries.of(dress).values_at(:end_stops, :hooks)
+    wave = {"kind" => "wave", "glider_spacing" => "80 mm", "hook_pitch" => "14 cm"}
+    made = reckon(wave, "track", {})
+    assert_equal made.treatment.support.length, R::Sundries.of(made)[:cord]
   end
 
   def test_a_bagged_lining_says_the_same_as_the_job_format
@@ -147,7 +167,8 @@ class PointsAndPartsTest < EarnestFoldTest
 
   private
 
-  def reckon(heading, support, drop, making = {})
+  # A pencil pleat one way, a hem of 8 cm; the last changes lie over the treatment.
+  def reckon(heading, support, drop, more = {})
     document = {
       "format" => "earnest-fold/job",
       "version" => 1,
@@ -164,9 +185,9 @@ class PointsAndPartsTest < EarnestFoldTest
               "opening" => {"kind" => "one_way_left"},
               "drop" => {"readings" => [200], "points" => POINTS}.merge(drop),
               "heading" => heading,
-              "making" => making,
+              "making" => {"hem" => {"kind" => "double", "depth" => 8}},
               "face" => "c"
-            }
+            }.merge(more)
           ]
         }
       ]

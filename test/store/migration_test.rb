@@ -101,6 +101,36 @@ class MigrationTest < EarnestFoldTest
     with_store { all_reckoned_and_changed(EarnestFold::Work::Workroom.new(S::Workroom.new(room)), job) }
   end
 
+  # The order of making was the house's: it stands at each set and treatment now, and what was ticked of a step stands
+  # at the steps that it became.
+  def test_the_house_s_order_of_making_becomes_each_treatment_s_method
+    Sequel::Migrator.run(@db, S::MIGRATIONS, target: 13)
+    rules = {"lining_school" => "bagged", "making_order" => "heading_first", "stitching" => "machine"}
+    room = @db[:workrooms].insert(name: "Before", rules: Sequel.pg_jsonb(rules))
+    set = {"metric" => {"making" => {}, "lining" => {}}, "inches" => {}}
+    @db[:rule_sets].insert(workroom_id: room, name: "Lined", spec: Sequel.pg_jsonb(set), position: 1)
+    cloth = @db[:cloths].insert(workroom_id: room, spec: Sequel.pg_jsonb(CLOTH)).to_s
+    job = @db[:jobs].insert(workroom_id: room, title: "Office", unit: "cm")
+    window = @db[:windows].insert(workroom_id: room, job_id: job, position: 1)
+    plain = TREATMENT.merge("face" => cloth)
+    lined = plain.merge("lining" => {"cloth" => cloth})
+    [plain, lined, lined.merge("interlining" => {"cloth" => cloth})].each_with_index do |spec, index|
+      @db[:treatments].insert(workroom_id: room, window_id: window, position: index, spec: Sequel.pg_jsonb(spec))
+    end
+    first = @db[:treatments].order(:id).get(:id)
+    [%w[put_on_heading left done], %w[form_heading left done], %w[form_heading left undone]].each do |step, hand, kind|
+      @db[:bench_entries].insert(workroom_id: room, treatment_id: first, step: step, curtain: hand, kind: kind)
+    end
+    Sequel::Migrator.run(@db, S::MIGRATIONS)
+    assert_equal %w[unlined_sides_first bagged_hem_first interlined],
+      @db[:treatments].order(:id).select_map(:spec).map { |spec| spec["method"] }
+    assert_equal "bagged_hem_first", @db[:rule_sets].get(:spec).dig("metric", "method")
+    assert_equal({"stitching" => "machine"}, @db[:workrooms].get(:rules).to_h)
+    ticked = @db[:bench_entries].where(kind: "done").select_map([:step, :curtain])
+    assert_includes ticked, %w[sew_tape left]
+    refute_includes ticked, %w[draw_up left], "what was taken back isn't done"
+  end
+
   private
 
   def versions = Dir[File.join(S::MIGRATIONS, "*.rb")].map { |file| Integer(File.basename(file)[/\d+/], 10) }.sort

@@ -263,7 +263,7 @@ class BenchTest < WebTest
     get station(lounge, "hanging")
     flat = text
     assert_match(/Support 284.0 least drop as measured 236.0 finished drop 236.2/, flat)
-    assert_match(/8 Weights 34 Hooks/, flat)
+    assert_match(/To carry 34 Hooks/, flat)
     assert_match(/Left leads at its right edge, seen from the room Right leads at its left edge/, flat)
     assert_match(/Before drilling: cables and pipes/, flat)
   end

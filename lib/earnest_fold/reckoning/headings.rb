@@ -150,6 +150,9 @@ module EarnestFold
       # @return [Boolean] whether everything of it is sewn by machine, as for a stage
       def sewn_by_machine? = false
 
+      # @return [Boolean] whether its end hooks go to stops at the support's ends
+      def ends_on_stops? = false
+
       # @return [Boolean] whether it hangs from a cord of beads along the track
       def hangs_on_cord? = false
 

@@ -31,7 +31,7 @@ module EarnestFold
         # @return [Array<String>] what is ticked of it, each by its name: the curtain ("" for all), or its widths from
         #   the leading edge
         #
-        #   step.parts.map(&:ticks) # => [["left"], ["right"]]
+        #   MakingUp::Order.new(reckoning, house).steps.first.ticks # => [""]
         def ticks = widths ? (1..widths).map { |width| "#{curtain}:#{width}" } : [curtain.to_s]
       end
 

@@ -8,8 +8,6 @@ module EarnestFold
       R = Reckoning
       # How far it may be off as it hangs.
       TOLERANCE = R::Length.mm(5)
-      # What nobody carries up a ladder one by one.
-      NOT_CARRIED = %i[chain tape_length buckram_length].freeze
 
       # @param job [Job]
       # @param work [Treatment] that is reckoned
@@ -24,8 +22,8 @@ module EarnestFold
       #   each curtain of it from its return edge, the dressing, the last checks
       def order = [first_check, *hung, *dressing, Told.of(drawn? ? "hanging.last" : "hanging.last_fixed")]
 
-      # @return [Hash{Symbol => Integer}] small parts to carry, counted
-      def carried = R::Sundries.of(reckoning).except(*NOT_CARRIED)
+      # @return [Hash{Symbol => Integer, Reckoning::Length}] small parts to carry: what isn't made into the curtain
+      def carried = R::Sundries.of(reckoning).reject { |name, _| R::Sundries::BY_NAME.fetch(name).sewn_in }
 
       # @return [Array<Array(String, Told)>] each curtain with the edge that leads
       def edges = reckoning.curtains.map { |curtain| [curtain.hand, Told.of("hanging.leads_#{curtain.leads}")] }

@@ -25,6 +25,8 @@ module EarnestFold
 
       def taped? = true
 
+      def ends_on_stops? = true
+
       def made_by = super.merge(heading: %w[lay_tape sew_tape put_in_hooks])
 
       def figures(task, _support)

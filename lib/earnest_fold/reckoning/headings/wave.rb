@@ -45,6 +45,8 @@ module EarnestFold
 
       def dressed? = true
 
+      def ends_on_stops? = true
+
       def made_by = super.merge(heading: %w[lay_tape sew_tape take_up_lining put_in_hooks])
 
       def hangs_on_cord? = true

@@ -2,15 +2,23 @@
 
 module EarnestFold
   module Reckoning
-    # What a treatment needs beside cloth, summed over its curtains: weights (or chain instead, by the flat width),
-    # and what its heading counts and measures off.
+    # What a treatment needs beside cloth, summed over its curtains: what weighs its foot, what its heading counts and
+    # measures off, and what its supports take.
     module Sundries
       # One sort: whether it is measured off rather than counted, whether a house keeps it and counts what is there,
-      # whether a job is held against that (a chain stands for weights), whether hanging waits for it, and whether it
-      # rides on the support, whose count may be given with it.
-      Sort = Value.define(:name, :measured, :kept, :held_against, :hangs, :carried) do
-        def self.of(name, measured: false, kept: true, held_against: true, hangs: false, carried: false) =
-          new(name: name, measured: measured, kept: kept, held_against: held_against, hangs: hangs, carried: carried)
+      # whether a job is held against that, whether hanging waits for it, whether it rides on the support, whose count
+      # may be given with it, and whether it is made into the curtain, so that nobody carries it.
+      class Sort < Value.define(:name, :measured, :kept, :held_against, :hangs, :carried, :sewn_in)
+        def self.of(name, measured: false, kept: true, hangs: false, carried: false, sewn_in: false) =
+          new(
+            name: name,
+            measured: measured,
+            kept: kept,
+            held_against: kept,
+            hangs: hangs,
+            carried: carried,
+            sewn_in: sewn_in
+          )
       end
 
       # In the order in which they are told.
@@ -18,24 +26,30 @@ module EarnestFold
         Sort.of(:hooks, hangs: true, carried: true),
         Sort.of(:gliders, hangs: true, carried: true),
         Sort.of(:rings, hangs: true, carried: true),
-        Sort.of(:eyelets, hangs: true),
-        Sort.of(:weights),
-        Sort.of(:tape_length, measured: true),
-        Sort.of(:buckram_length, measured: true),
-        Sort.of(:chain, measured: true, held_against: false),
-        Sort.of(:tabs, kept: false, held_against: false)
+        Sort.of(:end_stops, hangs: true),
+        Sort.of(:eyelets, hangs: true, sewn_in: true),
+        Sort.of(:weights, sewn_in: true),
+        Sort.of(:cord, measured: true),
+        Sort.of(:tape_length, measured: true, sewn_in: true),
+        Sort.of(:buckram_length, measured: true, sewn_in: true),
+        Sort.of(:chain, measured: true, sewn_in: true),
+        Sort.of(:weight_tape, measured: true, sewn_in: true),
+        Sort.of(:pipe, measured: true),
+        Sort.of(:tabs, kept: false, sewn_in: true)
       ].freeze
       BY_NAME = ALL.to_h { |sort| [sort.name, sort] }.freeze
-      # By the curtain itself rather than by its heading.
-      OF_CURTAIN = %i[weights chain].freeze
+      # By the curtain or its support rather than by its heading.
+      OF_CURTAIN = %i[weights chain weight_tape pipe end_stops cord].freeze
       BY_HEADING = (BY_NAME.keys - OF_CURTAIN).freeze
+      # What is laid along the whole foot.
+      ALONG = {"chain" => :chain, "tape" => :weight_tape, "pipe" => :pipe}.freeze
       # What of them a house has on hand.
       ON_HAND = Fields.new(
         ALL.select(&:kept).to_h do |sort|
           [sort.name, sort.measured ? Declare.length(nil) : Declare.count(nil)]
         end
       )
-      private_constant :BY_HEADING
+      private_constant :OF_CURTAIN, :BY_HEADING, :ALONG
 
       module_function
 
@@ -50,7 +64,25 @@ module EarnestFold
           BY_HEADING
             .select { |name| figures.all? { |heading| heading[name] } }
             .to_h { |name| [name, figures.map { |heading| heading[name] }.reduce(:+)] }
-        {weights: curtains.sum(&:weights), chain: curtains.map(&:flat_width).reduce(:+), **counted}
+        {**weighing(reckoning), **of_supports(reckoning.treatment), **counted}
+      end
+
+      # What weighs the foot, as it was chosen; nothing where there is no hem for it.
+      def weighing(reckoning)
+        treatment, curtains = reckoning.treatment, reckoning.curtains
+        return {} if treatment.weighting == "none" || treatment.making.hem.taken.zero?
+
+        along = ALONG[treatment.weighting]
+        return {along => curtains.map(&:flat_width).reduce(:+)} if along
+
+        {weights: (treatment.weighting == "corners") ? curtains.size * 2 : curtains.sum(&:weights)}
+      end
+
+      # A stop at each end of each support where hooks end on it, and the cord that gliders ride on.
+      def of_supports(treatment)
+        stops = treatment.heading.ends_on_stops? ? {end_stops: treatment.supports.size * 2} : {}
+        lengths = treatment.heading.hangs_on_cord? ? treatment.supports.compact : []
+        lengths.empty? ? stops : stops.merge(cord: lengths.reduce(:+))
       end
     end
   end

@@ -6,7 +6,7 @@ module EarnestFold
       # What a person typed of a cloth.
       class ClothForm < FieldForm
         NAMES = %w[name use width selvedge selvedge_in_seam vertical_repeat horizontal_repeat match one_way coated frays
-          creeps curls loose shrink_percent mass price].freeze
+          creeps curls loose printed shrink_percent mass price].freeze
         COLOUR = /\A#\h{6}\z/
 
         attr_reader :spec, :colour

@@ -46,6 +46,7 @@ class MakingOrdersTest < EarnestFoldTest
       "heading" => {"kind" => "clip_ring", "fullness" => 1.6, "clip_spacing" => 14, "top_turn" => 3},
       "support" => {"kind" => "pole"}
     },
+    "buckram_panel" => {"heading" => {"kind" => "buckram_panel", "fullness" => 1.2, "buckram" => 10}},
     "webbing" => {"heading" => {"kind" => "webbing", "fullness" => 2, "top_turn" => 10}}
   }.freeze
   OPENINGS = [

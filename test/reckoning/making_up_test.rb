@@ -132,26 +132,18 @@ class MakingUpTest < EarnestFoldTest
   # A buckram panel, 79 in high: everything is pressed and pinned, and sewn last.
   def test_a_buckram_panel
     made = inches(
-      "method" => "pressed_sewn_last",
       "opening" => {"kind" => "one_way_left"},
       "drop" => {"readings" => [79]},
-      "heading" => {
-        "kind" => "hand_pleat",
-        "style" => "double",
-        "fullness" => 2,
-        "buckram" => 4,
-        "buckram_folds" => 2,
-        "space" => {"min" => 1, "target" => 4, "max" => 9},
-        "take_up" => {"min" => 1, "target" => 4, "max" => 9}
-      },
+      "heading" => {"kind" => "buckram_panel", "fullness" => 1, "buckram" => 4},
       "making" => {
         "hem" => {"kind" => "double", "depth" => 3.5},
         "side" => {"kind" => "double", "depth" => 1.5}
       }
     )
     steps = steps(made)
-    assert_equal R::Length.inches(94), made.cut_drop
-    assert_equal [4, 8], in_inches(*steps["turn_top"].figures.values_at(:first_press, :second_press))
+    assert_equal ["pressed_sewn_last", R::Length.inches(94)], [made.treatment.order_of_work.name, made.cut_drop]
+    assert_equal made.curtains.first.flat_width, steps["put_in_buckram"].main
+    assert_equal [4, 8], in_inches(*steps["turn_top"].figures[:press_lines])
     assert_equal [R::Length.inches(3), R::Length.inches(3/2r)], steps["press_sides"].figures.values.first(2)
     order = steps.keys
     assert_operator order.index("press_sides"), :<, order.index("put_in_buckram")

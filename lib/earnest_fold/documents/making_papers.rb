@@ -88,7 +88,9 @@ module EarnestFold
 
       def tables(work, hanging)
         order = hanging.order.each_with_index.map { |told, index| ["#{index + 1}  #{Words.told(told, unit)}", ""] }
-        carried = hanging.carried.map { |name, count| [Words.say("sundries.#{name}"), Words.value_in(count, unit).to_s] }
+        carried = hanging.carried.map do |name, count|
+          [Words.say("sundries.#{name}"), Words.value_in(count, unit).to_s]
+        end
         [
           [work.title, hanging.lengths.map { |told, at| [Words.told(told, unit), Words.with_unit(at, unit)] }],
           [Words.say("hanging.carry"), carried],

@@ -59,7 +59,7 @@ module EarnestFold
         when :pleat then pleat(from, to)
         when :overlap, :return then @svg.rect(from, TOP, to - from, DEEP, fill: "url(#flat-end)")
         when :tab then @svg.rect(from, TOP - 22, to - from, 22, fill: @colour, class: "cloth")
-        when :pocket then @svg.line(from, TOP + 26, to, TOP + 26, class: "stitch")
+        when :pocket, :buckram then @svg.line(from, TOP + 26, to, TOP + 26, class: "stitch")
         when :eyelet then @svg.circle(from, TOP + 16, [@scale[Reckoning::Length.mm(20)], 3].max, class: "eyelet")
         when :ring then @svg.circle(from, TOP - 9, 6, class: "ring")
         when :hook then @svg.path(["M", from, TOP - 6, "V", TOP + 14, "q", 0, 5, 4, 5, "q", 4, 0, 4, -5], class: "hook")

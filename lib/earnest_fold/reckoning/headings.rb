@@ -163,7 +163,7 @@ module EarnestFold
       def lining_taken_up? = false
 
       # @param support [Support]
-      # @return [Array<Length>] the top's press lines from the raw edge, one or two
+      # @return [Array<Length>] the top's press lines from the raw edge; its last is what the top takes
       def top_lines(support) = [top_allowance(support)]
 
       # @return [Symbol] how hooks go in: :do into a tape, :pinned at their setting, :looped into loops, :pronged

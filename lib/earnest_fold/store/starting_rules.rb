@@ -25,6 +25,7 @@ module EarnestFold
           "take_up" => {"min" => "11 cm", "target" => "14 cm", "max" => "17 cm"},
           "tolerance" => "15 mm"
         },
+        "buckram_panel" => {"fullness" => "1", "buckram" => "10 cm", "buckram_folds" => 2},
         "eyelet" => {"fullness" => "1.8", "pitch" => "15 cm", "top_turn" => "10 cm"},
         "wave" => {
           "glider_spacing" => "80 mm",
@@ -60,6 +61,7 @@ module EarnestFold
           "take_up" => {"min" => "4 1/2 in", "target" => "5 1/2 in", "max" => "6 3/4 in"},
           "tolerance" => "5/8 in"
         },
+        "buckram_panel" => {"buckram" => "4 in"},
         "eyelet" => {"pitch" => "6 in", "top_turn" => "4 in"},
         "rod_pocket" => {"frill" => "3/4 in", "pocket" => "1 5/8 in", "turn_under" => "5/8 in"},
         "tab_top" => {

@@ -3,7 +3,7 @@
 module EarnestFold
   module Reckoning
     # Metal rings through the heading, set by a pitch near the one wished, or on a tape that fixes it.
-    class Eyelet < Value.define(:fullness, :pitch, :tape_pitch, :top_turn, :eyelet_diameter)
+    class Eyelet < Value.define(:fullness, :pitch, :tape_pitch, :top_turn, :eyelet_diameter, :tape_below)
       include Heading
       include CountedFlats
 
@@ -15,7 +15,8 @@ module EarnestFold
         pitch: Declare.length(Length.mm(150), least: :over_zero),
         tape_pitch: Declare.length(nil, least: :over_zero),
         top_turn: Declare.length(Length::ZERO),
-        eyelet_diameter: Declare.length(nil, least: :over_zero)
+        eyelet_diameter: Declare.length(nil, least: :over_zero),
+        tape_below: Declare.length(nil)
       )
       EXAMPLE = {
         "kind" => KIND,

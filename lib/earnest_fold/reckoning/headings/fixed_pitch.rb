@@ -3,7 +3,7 @@
 module EarnestFold
   module Reckoning
     # A tape with a hook at every pitch and one at each very end: the width must be whole pitches.
-    class FixedPitch < Value.define(:fullness, :pitch, :top_turn)
+    class FixedPitch < Value.define(:fullness, :pitch, :top_turn, :tape_below)
       include Heading
       include CountedFlats
 
@@ -11,7 +11,8 @@ module EarnestFold
       FIELDS = Fields.new(
         fullness: Declare.fullness,
         pitch: Declare.length(least: :over_zero),
-        top_turn: Declare.length(Length::ZERO)
+        top_turn: Declare.length(Length::ZERO),
+        tape_below: Declare.length(nil)
       )
       EXAMPLE = {"kind" => KIND, "fullness" => 3, "pitch" => "10 cm", "top_turn" => "7 cm"}.freeze
 

@@ -61,7 +61,7 @@ module EarnestFold
       def made_by = super.merge(top: %w[put_in_buckram turn_top], heading: %w[mark_pleats sew_pleats put_in_hooks])
 
       # Buckram that is rolled in folds at its depth, and again at twice that.
-      def top_lines(_support) = [buckram, buckram * 2].first([buckram_folds, 1].max)
+      def top_lines(_support) = Array.new(buckram_folds) { |index| buckram * (index + 1) }
 
       def hooked_as = :pinned
 

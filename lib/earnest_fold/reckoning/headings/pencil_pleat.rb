@@ -3,7 +3,7 @@
 module EarnestFold
   module Reckoning
     # A gathering tape drawn up by its cords.
-    class PencilPleat < Value.define(:fullness, :top_turn, :tape_turn_in, :hook_spacing)
+    class PencilPleat < Value.define(:fullness, :top_turn, :tape_turn_in, :hook_spacing, :tape_below)
       include Heading
 
       KIND = "pencil_pleat"
@@ -11,7 +11,8 @@ module EarnestFold
         fullness: Declare.fullness,
         top_turn: Declare.length(Length::ZERO),
         tape_turn_in: Declare.length(Length::ZERO),
-        hook_spacing: Declare.length(Length.mm(80), least: :over_zero)
+        hook_spacing: Declare.length(Length.mm(80), least: :over_zero),
+        tape_below: Declare.length(nil)
       )
       EXAMPLE = {
         "kind" => KIND,

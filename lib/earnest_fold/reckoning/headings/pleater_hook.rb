@@ -4,7 +4,7 @@ module EarnestFold
   module Reckoning
     # Pronged hooks that draw a pocketed tape into pleats. `skips` are the pockets between a hook's prongs; `edge` is
     # the least count of flat pockets at each edge.
-    class PleaterHook < Value.define(:fullness, :pocket_pitch, :skips, :edge, :top_turn)
+    class PleaterHook < Value.define(:fullness, :pocket_pitch, :skips, :edge, :top_turn, :tape_below, :end_hooks)
       include Heading
 
       KIND = "pleater_hook"
@@ -13,7 +13,9 @@ module EarnestFold
         pocket_pitch: Declare.length(least: :over_zero),
         skips: [FieldKinds::CountListKind.new, Declare::REQUIRED],
         edge: Declare.count(least: 0, most: 1000),
-        top_turn: Declare.length(Length::ZERO)
+        top_turn: Declare.length(Length::ZERO),
+        tape_below: Declare.length(nil),
+        end_hooks: Declare.flag(false)
       )
       EXAMPLE = {
         "kind" => KIND,
@@ -45,6 +47,7 @@ module EarnestFold
         {
           pockets: pockets,
           hooks: hooks,
+          **(end_hooks ? {end_hooks: 2} : {}),
           **placing(pockets, hooks),
           heading_width: pocket_pitch * (pockets - hooks * taken)
         }

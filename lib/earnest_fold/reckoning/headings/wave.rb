@@ -3,7 +3,7 @@
 module EarnestFold
   module Reckoning
     # Gliders on a cord that can't stretch: their spacing and the hooks' pitch on the tape dictate the wave.
-    class Wave < Value.define(:glider_spacing, :hook_pitch, :tape_turn_in, :top_turn)
+    class Wave < Value.define(:glider_spacing, :hook_pitch, :tape_turn_in, :top_turn, :tape_below)
       include Heading
       include CountedFlats
 
@@ -13,7 +13,8 @@ module EarnestFold
         glider_spacing: Declare.length(least: :over_zero),
         hook_pitch: Declare.length(least: :over_zero),
         tape_turn_in: Declare.length(Length::ZERO),
-        top_turn: Declare.length(Length::ZERO)
+        top_turn: Declare.length(Length::ZERO),
+        tape_below: Declare.length(nil)
       )
       EXAMPLE = {
         "kind" => KIND,

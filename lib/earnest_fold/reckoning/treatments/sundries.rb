@@ -24,6 +24,7 @@ module EarnestFold
       # In the order in which they are told.
       ALL = [
         Sort.of(:hooks, hangs: true, carried: true),
+        Sort.of(:end_hooks, hangs: true),
         Sort.of(:gliders, hangs: true, carried: true),
         Sort.of(:rings, hangs: true, carried: true),
         Sort.of(:end_stops, hangs: true),

@@ -51,9 +51,7 @@ module EarnestFold
       def mass = defined?(@mass) ? @mass : @mass = masses
 
       # @param curtain [Curtain]
-      # @return [Length] how wide its lining is cut
-      #
-      #   reckoning.lining_cut_width(curtain) # => 1920 mm
+      # @return [Length] how wide its lining is cut; there has to be one
       def lining_cut_width(curtain) = lining.targets[curtains.index(curtain)] + treatment.lining.side_turn * 2
 
       # How far the face of a bagged curtain comes round at each side: as it was measured on the first curtain, else as

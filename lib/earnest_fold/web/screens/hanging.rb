@@ -61,7 +61,10 @@ module EarnestFold
         def not_yet = [Words.say("hanging.not_yet"), "cloth"]
 
         # @return [Array<Array(String, Object)>] small parts to carry, counted
-        def carried = hanging ? hanging.carried.map { |name, count| [Words.say("sundries.#{name}"), Words.value_in(count, unit)] } : []
+        def carried =
+          (hanging ? hanging.carried : {}).map do |name, count|
+            [Words.say("sundries.#{name}"), Words.value_in(count, unit)]
+          end
 
         # @return [Array<Array(String, String)>] each curtain with the edge that leads
         def edges = hanging.edges.map { |hand, told| [Words.hand(hand), Words.told(told, unit)] }

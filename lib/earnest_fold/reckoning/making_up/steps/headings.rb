@@ -274,8 +274,13 @@ module EarnestFold
           count = curtain.heading[:hooks] or next
           pins = asked_of_heading(work, :pin_setting)
           done(
-            {hooks: count, pin_setting: pins, pockets_of: work.heading.pockets_of(curtain.heading)},
-            said: [work.heading.hooked_as, pins && :pin_setting],
+            {
+              hooks: count,
+              end_hooks: curtain.heading[:end_hooks],
+              pin_setting: pins,
+              pockets_of: work.heading.pockets_of(curtain.heading)
+            },
+            said: [work.heading.hooked_as, curtain.heading[:end_hooks] && :ends, pins && :pin_setting],
             times: {hook: count}
           )
         end

@@ -55,7 +55,7 @@ module EarnestFold
 
           lines = work.heading.top_lines(work.treatment.support)
           done(
-            {top: work.top, first_press: lines.first, second_press: lines[1]},
+            {top: work.top, first_press: lines.first, press_lines: lines},
             said: [(lines.size > 1) ? :two_lines : :do],
             times: {set_up: 1, press: metres(curtain.flat_width)}
           )

@@ -64,7 +64,13 @@ module EarnestFold
 
         return [@curtain.flat_width, @reckoning.lining.drop_cut.finished] if lining_alone?
 
-        [@curtain.flat_width, @reckoning.finished_drop + (@step.figures[:hem_fold] || R::Length::ZERO)]
+        [@curtain.flat_width, @reckoning.finished_drop + below_the_fold]
+      end
+
+      # What of the hem still lies below its fold while it is pressed.
+      def below_the_fold
+        pressed = @step.operations.any? { |one| one.deed == :press && one.edge == :hem }
+        pressed ? @step.figures.values_at(:second_press, :first_press).compact.first : R::Length::ZERO
       end
 
       def cut? = @step.operations.any? { |one| one.edge == :cut }

@@ -144,7 +144,7 @@ module EarnestFold
           next if hem.taken.zero?
 
           done(
-            {**folded(hem), hem_fold: hem.taken, hem_depth: hem.depth},
+            {**folded(hem), hem_depth: hem.depth},
             said: [fold_words(hem)],
             check: check(:hem_depth, hem.depth, Length.mm(2)),
             times: {set_up: 1, press: work.across}

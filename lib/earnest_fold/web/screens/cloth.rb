@@ -9,7 +9,8 @@ module EarnestFold
         MAKING = %w[making.hem.kind making.hem.depth making.hem.turn_under making.side.kind making.side.depth
           making.side.turn_under making.seam making.squaring making.width_step making.trim making.accept_short_percent
           run].freeze
-        LINING = %w[lift inset side_turn top hem.kind hem.depth run].map { |name| "lining.#{name}".freeze }.freeze
+        LINING = %w[lining.lift lining.inset lining.side_turn lining.top lining.hem.kind lining.hem.depth
+          lining.hem.turn_under lining.run].freeze
         PATTERN = %w[pattern.place pattern.point pattern.meet].freeze
 
         def faces = field("face", options: cloths("face", "fields.choose_cloth"))

@@ -6,9 +6,10 @@ module EarnestFold
     module Judgement
       # A hem is measured while it is pressed, both folds.
       say_at_work("hem_fold_check", on: on(:press, at: :hem)) do |_, touch|
-        depth, taken = touch.figures.values_at(:hem_depth, :hem_fold)
+        depth, first, second = touch.figures.values_at(:hem_depth, :first_press, :second_press)
         next unless depth
 
+        taken = second || first
         (taken == depth * 2) ? {form: :double, depth: depth, both: taken} : {form: :single, depth: depth}
       end
 

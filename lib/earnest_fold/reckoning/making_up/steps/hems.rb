@@ -13,7 +13,7 @@ module EarnestFold
         # A hem's press lines, as it is folded up.
         def pressed_hem(hem, across) =
           done(
-            {**folded(hem), hem_fold: hem.taken, hem_depth: hem.depth},
+            {**folded(hem), hem_depth: hem.depth},
             said: [fold_words(hem)],
             check: check(:hem_depth, hem.depth, Length.mm(2)),
             times: {set_up: 1, press: metres(across)}

@@ -72,7 +72,7 @@ module EarnestFold
 
           across = work.lining.targets.reduce(:+)
           done(
-            {hem_depth: hem.depth, **folded(hem), hem_fold: hem.taken},
+            {**folded(hem), hem_depth: hem.depth},
             said: [fold_words(hem)],
             times: {:set_up => 1, :press => metres(across), way => metres(across)}
           )

@@ -6,8 +6,8 @@ require "open3"
 require "tmpdir"
 require "yaml"
 
-# A kind is one file: a heading, an alteration, a check and a station that nobody else knows, each added as one
-# file with its words, go through every page, paper, schema and command line of a copy of the house.
+# A kind is one file: a heading, an alteration, a check, a station and a method that nobody else knows, each added as
+# one file with its words, go through every page, paper, schema and command line of a copy of the house.
 class ThrowAwayTest < EarnestFoldTest
   COPIED = %w[assets bin config db lib public schema support test].freeze
   ADDED = "test/project/throw_away"

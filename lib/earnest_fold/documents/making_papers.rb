@@ -6,6 +6,12 @@ module EarnestFold
     class MakingPapers
       R = Reckoning
 
+      # On paper, where ink is to be saved.
+      SKETCHED = "#f2f0e8"
+      # Of a heading, what stands at the head of the sheet.
+      HEADED = %i[pleats space take_up hooks eyelets pitch gliders rings tabs gap].freeze
+      private_constant :SKETCHED, :HEADED
+
       # @param job [Work::Job]
       # @param works [Array<Work::AtWork>] of it; those that are reckoned are told
       def initialize(job, works)
@@ -51,8 +57,44 @@ module EarnestFold
           title: work.title,
           about: Words.in_all(work.steps.sum(&:minutes)),
           rows: work.steps.map { |step| row(step, said.fetch(step.code, [])) },
-          drawing: work.altered_as ? Drawings::AlteredCurtain.new(work.reckoning, unit).to_s : nil
+          facts: work.altered_as ? [] : facts(work.reckoning),
+          drawing: work.altered_as ? Drawings::AlteredCurtain.new(work.reckoning, unit).to_s : sketch(work)
         )
+      end
+
+      # The first curtain flat, its widths, seams and turnings.
+      def sketch(work) =
+        Drawings::FlatCurtain.new(work.reckoning, work.reckoning.curtains.first, unit, colour: SKETCHED).to_s
+
+      # What the shop has always kept at the head of the sheet: widths and cuts, pleats and spaces.
+      def facts(made)
+        cuts = [
+          ["work_paper.cuts", made.widths_total],
+          ["work_figures.cut_drop", made.cut_drop],
+          *(made.lining && [["work_paper.lining_cuts", made.lining.widths_total],
+            ["work_paper.lining_cut_drop", made.lining.drop_cut.cut_drop]])
+        ]
+        rows = cuts.map { |key, value| [Words.say(key), Words.figure(value, unit)] }
+        [[Words.say("work_paper.method"), Words.say("methods.#{made.treatment.order_of_work.name}")], *rows,
+          *of_curtains(made)]
+      end
+
+      # Curtains that are alike share their lines.
+      def of_curtains(made)
+        alike = made.curtains.group_by { |curtain| of_curtain(curtain) }
+        alike.flat_map do |lines, curtains|
+          whose = (alike.size > 1) ? curtains.map { |curtain| Words.hand(curtain.hand) }.join(", ") : nil
+          lines.map { |label, told| [[*whose, label].join(", "), told] }
+        end
+      end
+
+      def of_curtain(curtain)
+        lengths = {flat_width: curtain.flat_width, finished_width: curtain.finished_width}
+        counted = curtain.heading.slice(*HEADED).select { |_, value| value.is_a?(R::Length) || value.to_i.positive? }
+        figures = lengths.merge(counted).map do |name, value|
+          [Words.say("work_figures.#{name}"), Words.figure(value, unit)]
+        end
+        [[Words.say("work_paper.widths"), Words.widths(curtain.widths)], *figures]
       end
 
       # A step with the boxes that are ticked of it.

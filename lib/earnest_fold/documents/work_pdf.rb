@@ -5,9 +5,9 @@ module EarnestFold
     # The order of work of one treatment or of a whole job on paper: each step with its figure, what to do, what to
     # mind, and a place for what was measured.
     class WorkPdf
-      # One piece of work: its title, for each step [number and title, main figure, what to do], and a drawing where
-      # there is one (SVG).
-      Part = Reckoning::Value.define(:title, :about, :rows, :drawing)
+      # One piece of work: its title, what it is made of (label and figure), for each step [number and title, main
+      # figure, what to do], and a sketch (SVG).
+      Part = Reckoning::Value.define(:title, :about, :facts, :rows, :drawing)
 
       # @param title [String]
       # @param parts [Array<Part>]
@@ -29,13 +29,14 @@ module EarnestFold
       private
 
       def add(paper, part)
+        paper.drawing(part.title, part.drawing) if part.drawing
+        paper.table("", ["", ""], part.facts, right: [1]) unless part.facts.empty?
         paper.list(
-          part.title,
+          part.drawing ? "" : part.title,
           %w[step figure do measured].map { |name| Words.say("work_paper.#{name}") },
           part.rows.map { |row| [*row, ""] },
           [125, 55, 250]
         ).note(part.about)
-        paper.drawing("", part.drawing) if part.drawing
       end
     end
   end

@@ -13,6 +13,10 @@ module EarnestFold
         .outline { fill: none; stroke: #2b3a42; stroke-width: 1.6; }
         .dim { fill: none; stroke: #2b3a42; stroke-width: 1; }
         .repeat { fill: none; stroke: #3d4b3c; stroke-width: 1; stroke-dasharray: 1.5 4; }
+        .turning { fill: none; stroke: #2b3a42; stroke-width: 1; stroke-dasharray: 5 4; }
+        .seam { fill: none; stroke: #2b3a42; stroke-width: 1; }
+        .lining { fill: #fbf8f0; stroke: #2b3a42; stroke-width: 1; }
+        .label-ground { fill: #ffffff; }
         .motif { fill: none; stroke: #aab2a4; stroke-width: 1.2; }
         .cut { fill: #fbf8f0; stroke: #2b3a42; stroke-width: 1.4; }
         .top-mark { fill: none; stroke: #2b3a42; stroke-width: 1.5; }

@@ -34,6 +34,14 @@ class WalkTest < WebTest
     assert_operator JSON.parse(told)["treatments"].values.first["curtains"].first["heading"]["loops"], :>, 1
   end
 
+  def test_the_method_is_chosen_and_is_the_order_of_work
+    save(office, "cloth", "method" => "top_down")
+    get station(office, "cloth")
+    assert_match(/from the top down/, text)
+    get station(office, "making")
+    assert_operator text.index("Measure the drop"), :<, text.index("Press the hem")
+  end
+
   private
 
   def looped

@@ -122,6 +122,13 @@ module EarnestFold
           end
         end
 
+        # @return [String, nil] SVG: what is folded, in section
+        def section
+          return unless Drawings::FoldSection.draws?(step)
+
+          Drawings::FoldSection.new(step, unit, lining_off: step.deed?(:pin) ? lining_in_fold : nil).to_s
+        end
+
         # @return [String, nil] where the table ends under a curtain that is longer, from the leading edge: at a seam
         #   where there is one, as what is coated may not be pinned between
         def sections
@@ -139,6 +146,13 @@ module EarnestFold
         end
 
         private
+
+        # How far a lining that lies in the face's hem stays off its fold.
+        def lining_in_fold
+          return unless !entry.altered_as && reckoning.treatment.order_of_work.lining_in_hem?
+
+          reckoning.treatment.lining.lift if step.operations.any? { |one| one.layers == %i[face lining] }
+        end
 
         def curtain = reckoning.curtains.first
 

@@ -33,7 +33,7 @@ module EarnestFold
 
       # By hand, one thread of the face.
       say_at_work("one_thread", on: on(:sew, by: :hand, layer: :face)) do |_, touch|
-        {} if %i[hem side].include?(touch.operation.edge)
+        {apart: Length.inches(1/2r)} if %i[hem side].include?(touch.operation.edge)
       end
     end
   end

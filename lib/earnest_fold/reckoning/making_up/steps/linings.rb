@@ -7,6 +7,8 @@ module EarnestFold
       module Steps
         # Where a locked lining is left loose below a taped top, so that the tape still goes in.
         LOCKED_TO = Length.mm(180)
+        # How far a lock's loose stitches stand apart, or a little more.
+        STITCHES = Length.mm(150)
 
         module_function
 
@@ -89,7 +91,12 @@ module EarnestFold
           lining = work.lining.lining
           buckram = work.heading.fused? ? work.top : nil
           done(
-            {**lying(lining), inset: lining.inset.positive? ? lining.inset : nil, stop_below: buckram || LOCKED_TO},
+            {
+              **lying(lining),
+              inset: lining.inset.positive? ? lining.inset : nil,
+              stop_below: buckram || LOCKED_TO,
+              stitches: STITCHES
+            },
             said: [
               :do,
               lying_words(lining),

@@ -61,14 +61,14 @@ module EarnestFold
 
       # Rows of text in columns of fixed widths: a long list is set several times as fast as a {#table}.
       # @param title [String]
-      # @param head [Array<String>]
+      # @param head [Array<String>, nil]
       # @param rows [Array<Array<String>>]
       # @param widths [Array<Numeric>] of the columns; the last has the rest
       # @return [self]
       def list(title, head, rows, widths)
         title(title)
         @columns = [*widths, @pdf.bounds.width - widths.sum]
-        listed(head, size: 9, color: SOFT)
+        listed(head, size: 9, color: SOFT) if head
         rows.each { |row| listed(row, size: 10, color: INK) }
         self
       end

@@ -9,6 +9,10 @@ module EarnestFold
       # figure, what to do], and a sketch (SVG).
       Part = Reckoning::Value.define(:title, :about, :facts, :rows, :drawing)
 
+      # Two facts stand side by side: label, figure, label, figure.
+      FACTS = [130, 110, 130].freeze
+      private_constant :FACTS
+
       # @param title [String]
       # @param parts [Array<Part>]
       # @param unit [Reckoning::Unit]
@@ -30,7 +34,7 @@ module EarnestFold
 
       def add(paper, part)
         paper.drawing(part.title, part.drawing) if part.drawing
-        paper.table("", ["", ""], part.facts, right: [1]) unless part.facts.empty?
+        paper.list("", nil, part.facts.each_slice(2).map { |two| two.flatten(1) }, FACTS) unless part.facts.empty?
         paper.list(
           part.drawing ? "" : part.title,
           %w[step figure do measured].map { |name| Words.say("work_paper.#{name}") },

@@ -36,11 +36,38 @@ module EarnestFold
         .cloth { stroke: #2b3a42; stroke-width: 1; }
       CSS
 
+      # Each rule: the element that it is of (nil: any), the classes, and what it says.
+      PARSED =
+        RULES
+          .lines
+          .map { |rule| rule.match(/\A(?<tag>[a-z]+)?(?<classes>[.\w-]*) \{ (?<says>[^}]*) \}/) }
+          .map { |rule| [rule[:tag], rule[:classes].split(".").reject(&:empty?), rule[:says].tr('"', "'")] }
+          .freeze
+      private_constant :PARSED
+
       module_function
 
+      # The rules stand at each element, as finding what a rule is about takes whoever reads the drawing longer than
+      # drawing it.
       # @param svg [String] a drawing
       # @return [String] the same, standing for itself
-      def added(svg) = svg.sub(">", "><style>#{RULES}</style>")
+      def added(svg)
+        styles = Hash.new { |known, element| known[element] = style(*element) }
+        svg.gsub(/<([a-z]+)((?: [\w-]+="[^"]*")*)/) do |tag|
+          own = styles[[$1, $2[/ class="([^"]*)"/, 1].to_s]]
+          own.empty? ? tag : "#{tag} style=\"#{own}\""
+        end
+      end
+
+      # @api private
+      # A later rule goes before an earlier one.
+      def style(name, classes)
+        own = classes.split
+        PARSED
+          .select { |tag, wanted, _| (tag.nil? || tag == name) && (wanted - own).empty? }
+          .map(&:last)
+          .join(" ")
+      end
     end
   end
 end

@@ -227,6 +227,18 @@ class JudgementTest < EarnestFoldTest
     )
   end
 
+  # A worktop below and a window that opens: one thing is said, not two that contradict each other.
+  def test_what_must_stay_clear_is_never_told_to_touch
+    airy = {"site" => {"opens" => true}}
+    said = ->(more) do
+      remarks(airy.merge(more), {"mass" => 90}).map { |remark| EarnestFold::Words.remark(remark, R::Units::CM) }
+    end
+    assert(said.call({}).any? { |words| words.include?("leave it touching") })
+    [{"wall" => {"worktop" => {"width" => 80}}}, {"wall" => {"radiator" => {"width" => 80}}}].each do |below|
+      refute(said.call(below).any? { |words| words.include?("touching") }, below)
+    end
+  end
+
   def test_a_question_is_asked_once
     made = treatment
     assert_includes R::Judgement.of(made.treatment, made, house: R::HouseRules::USUAL).map(&:code), "support_fitted"

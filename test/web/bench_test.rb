@@ -165,6 +165,18 @@ class BenchTest < WebTest
     assert_equal 404, last_response.status
   end
 
+  def test_hanging_has_the_drops_as_they_were_made_and_each_curtain_its_own_measures
+    drop = steps.find { |step| step.code == "mark_drop" }
+    say(drop.number, "measured", "curtain" => "right", "value-leading" => "236.1")
+    hanging = station(lounge, "hanging")
+    send_form(hanging, "said" => "measured", "curtain" => "right", "value-leading" => "1.1")
+    get hanging
+    assert_match(/drop as made, Right, at the leading edge 236.1/, text)
+    verdicts = text.split("When it hangs").last.split("Right ·")
+    refute_match(/1.1 cm/, verdicts.first, "the left curtain has none of it")
+    assert_match(/1.1 cm/, verdicts.last)
+  end
+
   def test_every_step_is_drawn
     steps.each do |step|
       get "#{bench}?#{asking(step)}"

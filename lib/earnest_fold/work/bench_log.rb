@@ -31,21 +31,16 @@ module EarnestFold
       def done?(step) = step.ticks.all? { |tick| ticked?(step, tick) }
 
       # @param step [Reckoning::MakingUp::Step]
-      # @return [Array<Reading>] the first first
-      def readings(step)
-        of(step)
-          .select { |entry| entry.kind == "measured" }
-          .map do |entry|
-            Reading.new(
-              curtain: entry.curtain,
-              typed: entry.value,
-              length: R::LengthReader.read(entry.value, R::Units::MM),
-              place: entry.place,
-              by: entry.by,
-              at: entry.at
-            )
-          end
-      end
+      # @return [Array<Reading>] of all its curtains, the first first
+      def readings(step) = readings_of(step.code)
+
+      # @return [Array<Reading>] what was measured of a curtain as it hung
+      def hung(curtain) = readings_of(Store::Bench::HUNG).select { |reading| reading.curtain == curtain }
+
+      # @param code [String] of a step
+      # @return [Array<Reading>] the last at each place of each curtain
+      def as_made(code) =
+        readings_of(code).group_by { |reading| [reading.curtain, reading.place] }.values.map(&:last)
 
       # The clock of a step runs until it is stopped or all of the step is done; one that was started for a single
       # curtain, until that curtain is.
@@ -84,6 +79,22 @@ module EarnestFold
       private
 
       def of(step) = @of.fetch(step.code, [])
+
+      def readings_of(code)
+        @of
+          .fetch(code, [])
+          .select { |entry| entry.kind == "measured" }
+          .map do |entry|
+            Reading.new(
+              curtain: entry.curtain,
+              typed: entry.value,
+              length: R::LengthReader.read(entry.value, R::Units::MM),
+              place: entry.place,
+              by: entry.by,
+              at: entry.at
+            )
+          end
+      end
 
       def tick?(entry) = %w[done undone].include?(entry.kind)
 

@@ -122,17 +122,9 @@ module EarnestFold
         log = BenchLog.new(@said.fetch(entry.id, []))
         times = entry.steps.map { |step| time(log, step) }
         drops =
-          entry
-            .steps
-            .select { |step| DROPS.include?(step.code) }
-            .flat_map do |step|
-              log
-                .readings(step)
-                .group_by { |reading| [reading.curtain, reading.place] }
-                .values
-                .map(&:last)
-                .map { |reading| [reading.curtain, reading.place, reading.typed] }
-            end
+          DROPS
+            .flat_map { |code| log.as_made(code) }
+            .map { |reading| [reading.curtain, reading.place, reading.typed] }
         Logged.new(
           sheet: sheet,
           entry: entry,

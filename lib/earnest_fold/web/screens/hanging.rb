@@ -6,9 +6,6 @@ module EarnestFold
       # The Hanging station: what to carry, how high the support is, which edges lead, and what concerns people.
       class Hanging < Desk
         STATION = "hanging"
-        # What the log is asked for: as a step is.
-        Hung = R::Value.define(:code, :curtain)
-
         def self.asks = %i[log]
 
         # @param form [Forms::MeasureForm, nil] measures that could not be read, and `of` which curtain
@@ -72,6 +69,14 @@ module EarnestFold
         # @return [Array<Array(String, Reckoning::Length)>] the lengths to check when it hangs
         def lengths = hanging.lengths.map { |told, length| [Words.told(told, unit), length] }
 
+        # @return [Array<Array(String, Reckoning::Length)>] the drops as they were made, where they were measured
+        def as_made =
+          Work::Logbook::DROPS.flat_map { |code| @log.as_made(code) }.map do |reading|
+            where = [*(Words.tick(reading.curtain) unless reading.curtain.empty?),
+              *(Words.say("edges.#{reading.place}") unless reading.place.empty?)]
+            [Words.say("hanging.drop_as_made", where: where.join(", ")), reading.length]
+          end
+
         # @return [Array<String>] the curtains
         def hands = entry.hands
 
@@ -81,7 +86,7 @@ module EarnestFold
         def hanging = @hanging ||= reckoning && entry.hanging(sheet)
 
         def final(hand)
-          readings = @log.readings(Hung.new(code: Store::Bench::HUNG, curtain: hand))
+          readings = @log.hung(hand)
           FinalCheck.new(
             curtain: hand,
             check: hanging.check,

@@ -9,8 +9,15 @@ module EarnestFold
         wall = seen.treatment.wall
         next {form: :heat, clear: seen.house.heat_gap} if seen.treatment.site.heat_near || wall.radiator
 
-        {form: :worktop, clear: seen.house.clearance} if seen.treatment.drop.measured_to == "worktop" || wall.worktop
+        {form: :worktop, clear: seen.house.clearance} if worktop?(seen.treatment)
       end
+
+      # @return [Boolean] whether it ends above a worktop
+      def self.worktop?(treatment) = treatment.drop.measured_to == "worktop" || !treatment.wall.worktop.nil?
+
+      # @return [Boolean] whether it has to stay clear of what is below it
+      def self.ends_above_something?(seen) =
+        seen.treatment.site.heat_near || !seen.treatment.wall.radiator.nil? || worktop?(seen.treatment)
 
       # Cords and small children.
       caution("cords_in_reach", "measure", "hanging") do |seen|
@@ -32,7 +39,10 @@ module EarnestFold
       # Light cloth at an opening window lifts.
       say("moves_in_wind", "measure") do |seen|
         mass = seen.treatment.face&.mass
-        {mass: mass} if seen.treatment.site.opens && mass && mass < 120
+        next unless seen.treatment.site.opens && mass && mass < 120
+
+        # What has to stay clear of a worktop or of heat can't be left touching.
+        {form: ends_above_something?(seen) ? :clear : nil, mass: mass}.compact
       end
 
       # Brackets set the width: lengths taken before they are up are provisional.

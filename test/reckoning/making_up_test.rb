@@ -151,6 +151,18 @@ class MakingUpTest < EarnestFoldTest
     assert_empty order & %w[sew_hem turn_sides]
   end
 
+  # Usually every fourth pocket, about nine to a width; the first and the last hook sit in the end pockets.
+  def test_hooks_are_counted_by_pockets
+    tape = {"kind" => "pencil_pleat", "fullness" => 2, "pocket_pitch" => 3, "pockets_a_hook" => 4}
+    made = treatment(treatment: {"heading" => tape})
+    pockets = made.curtains.first.heading[:pockets]
+    assert_equal (made.curtains.first.flat_width / R::Length.cm(3)).floor, pockets
+    assert_equal ((pockets - 1)/4r).ceil + 1, made.curtains.first.heading[:hooks]
+    assert_match(/One for every 4 pockets/, EarnestFold::Words.step_done(steps(made)["put_in_hooks"], R::Units::CM))
+    alone = treatment(treatment: {"heading" => tape.except("pocket_pitch")})
+    assert_nil alone.curtains.first.heading[:pockets], "one of the two says nothing"
+  end
+
   # 104 pockets of 1 in, hooks of four prongs: the first in pockets 6, 9, 12, 15, the next in 20, 23, 26, 29.
   def test_each_prong_has_its_pocket
     heading = R::Headings.fetch("pleater_hook")

@@ -169,6 +169,9 @@ module EarnestFold
       # @return [Symbol] how hooks go in: :do into a tape, :pinned at their setting, :looped into loops, :pronged
       def hooked_as = :do
 
+      # @return [Integer, nil] into every how manieth pocket a hook goes; nil where they aren't counted so
+      def hooked_every = nil
+
       # @param figures [Hash]
       # @return [Array<Array<Integer>>, nil] the pockets that each hook's prongs go into, from the leading edge; nil
       #   where hooks have one prong

@@ -2,8 +2,17 @@
 
 module EarnestFold
   module Reckoning
-    # A gathering tape drawn up by its cords.
-    class PencilPleat < Value.define(:fullness, :top_turn, :tape_turn_in, :hook_spacing, :tape_below)
+    # A gathering tape drawn up by its cords. Its hooks are counted along the hung curtain, or by the tape's pockets:
+    # one in every so many, the first and the last in the end ones.
+    class PencilPleat < Value.define(
+      :fullness,
+      :top_turn,
+      :tape_turn_in,
+      :hook_spacing,
+      :tape_below,
+      :pocket_pitch,
+      :pockets_a_hook
+    )
       include Heading
 
       KIND = "pencil_pleat"
@@ -12,7 +21,9 @@ module EarnestFold
         top_turn: Declare.length(Length::ZERO),
         tape_turn_in: Declare.length(Length::ZERO),
         hook_spacing: Declare.length(Length.mm(80), least: :over_zero),
-        tape_below: Declare.length(nil)
+        tape_below: Declare.length(nil),
+        pocket_pitch: Declare.length(nil, least: :over_zero),
+        pockets_a_hook: Declare.count(nil, least: 1, most: 1000)
       )
       EXAMPLE = {
         "kind" => KIND,
@@ -33,8 +44,14 @@ module EarnestFold
       def made_by = super.merge(heading: %w[lay_tape sew_tape draw_up put_in_hooks])
 
       def figures(task, _support)
-        {tape_length: task.flat + tape_turn_in * 2, hooks: (task.span.finished_width / hook_spacing).ceil + 1}
+        tape = {tape_length: task.flat + tape_turn_in * 2}
+        return tape.merge(hooks: (task.span.finished_width / hook_spacing).ceil + 1) unless by_pockets?
+
+        pockets = [(task.flat / pocket_pitch).floor, 1].max
+        tape.merge(hooks: Rational(pockets - 1, pockets_a_hook).ceil + 1, pockets: pockets)
       end
+
+      def hooked_every = by_pockets? ? pockets_a_hook : nil
 
       def carriers(figures) = figures[:hooks]
 
@@ -45,9 +62,22 @@ module EarnestFold
       end
 
       def working(task, figures)
-        [Line.of(:tape_length, figures[:tape_length], [task.flat, "+", 2, "×", tape_turn_in]),
-          Line.of(:hooks, figures[:hooks], [task.span.finished_width, "÷", hook_spacing, "↑", "+", 1])]
+        tape = Line.of(:tape_length, figures[:tape_length], [task.flat, "+", 2, "×", tape_turn_in])
+        hooks = figures[:hooks]
+        unless by_pockets?
+          return [tape, Line.of(:hooks, hooks, [task.span.finished_width, "÷", hook_spacing, "↑", "+", 1])]
+        end
+
+        [
+          tape,
+          Line.of(:pockets, figures[:pockets], [task.flat, "÷", pocket_pitch, "↓"]),
+          Line.of(:hooks, hooks, ["(", figures[:pockets], "−", 1, ")", "÷", pockets_a_hook, "↑", "+", 1])
+        ]
       end
+
+      private
+
+      def by_pockets? = !pocket_pitch.nil? && !pockets_a_hook.nil?
     end
 
     Headings.register(PencilPleat::KIND, PencilPleat)

@@ -276,11 +276,17 @@ module EarnestFold
           done(
             {
               hooks: count,
+              every: work.heading.hooked_every,
               end_hooks: curtain.heading[:end_hooks],
               pin_setting: pins,
               pockets_of: work.heading.pockets_of(curtain.heading)
             },
-            said: [work.heading.hooked_as, curtain.heading[:end_hooks] && :ends, pins && :pin_setting],
+            said: [
+              work.heading.hooked_as,
+              work.heading.hooked_every && :every,
+              curtain.heading[:end_hooks] && :ends,
+              pins && :pin_setting
+],
             times: {hook: count}
           )
         end

@@ -5,22 +5,7 @@ EarnestFold::Reckoning::Methods.define(
   "bagged_hem_first",
   layers: :lined,
   sewn: {hem: :machine, side: :machine},
-  brings: {
-    "metric" => {
-      "making.side" => {"kind" => "single", "depth" => "3.5 cm", "turn_under" => "1.5 cm"},
-      "lining.inset" => "3.5 cm",
-      "lining.side_turn" => "1.5 cm",
-      "lining.lift" => "3 cm",
-      "lining.hem" => {"kind" => "single", "depth" => "5 cm", "turn_under" => "1 cm"}
-    },
-    "inches" => {
-      "making.side" => {"kind" => "single", "depth" => "1 3/8 in", "turn_under" => "5/8 in"},
-      "lining.inset" => "1 3/8 in",
-      "lining.side_turn" => "5/8 in",
-      "lining.lift" => "1 1/8 in",
-      "lining.hem" => {"kind" => "single", "depth" => "2 in", "turn_under" => "3/8 in"}
-    }
-  },
+  brings: EarnestFold::Reckoning::Methods::BAG,
   order: [
     :set_out,
     "lay_out_cuts",

@@ -3,7 +3,7 @@
 module EarnestFold
   module Reckoning
     module MakingUp
-      # The lining, by each school.
+      # The lining, joined, hemmed and locked in.
       module Steps
         # Where a locked lining is left loose below a taped top, so that the tape still goes in.
         LOCKED_TO = Length.mm(180)
@@ -123,120 +123,6 @@ module EarnestFold
             said: [lining_side(work) ? :do : :no_turn],
             times: {side_by_hand: metres(work.drop * 2)}
           )
-        end
-
-        # The lining cut narrower than the face, so that the face wraps to the back.
-        each_curtain(
-          "trim_lining",
-          ->(_) { [op(:measure, :lining), op(:cut, :lining, at: :side)] },
-          needs: %w[join_lining hem_lining hem_lining_middle]
-        ) do |work, curtain|
-          cut = work.reckoning.lining_cut_width(curtain)
-          done(
-            {lining_cut_width: cut, narrower: curtain.cut_width - cut},
-            check: check(:lining_cut_width, cut, Length.mm(3)),
-            times: {cut: metres(work.drop)}
-          )
-        end
-
-        # Face and lining sewn together at the sides, right sides together.
-        each_curtain(
-          "bag_lining",
-          ->(_) {
-            [op(:lay, :face, :lining), op(:pin, :face, :lining, at: :side),
-              op(:sew, :face, :lining, at: :side, by: :machine)]
-          },
-          needs: %w[trim_lining join_widths trim_to_width lock_interlining]
-        ) do |work, _|
-          middle = work.step?("sew_hem_middle")
-          done(
-            {seam: work.side.turn_under, **lying(work.lining.lining)},
-            said: [
-              (work.side.turn_under.zero? ? :edge_to_edge : :do),
-              lying_words(work.lining.lining),
-              middle && :stops
-            ],
-            times: {set_up: 1, join: metres(work.drop * 2)}
-          )
-        end
-
-        # Turned, centres matched at the foot, and the wrap that shows measured: it decides.
-        each_curtain(
-          "match_centres",
-          ->(_) {
-            [op(:turn, :face, :lining), op(:measure, :face, at: :side), op(:press, :face, :lining, at: :side)]
-          },
-          needs: %w[bag_lining]
-        ) do |work, curtain|
-          wrap = work.reckoning.wrap
-          done(
-            {wrap: wrap, flat_width: curtain.flat_width},
-            check: check(:wrap, wrap, Length.mm(2), settles: "wrap_measured"),
-            times: {press: metres(work.drop * 2)}
-          )
-        end
-
-        # A seam right across the top, right sides together; then turned through.
-        each_curtain(
-          "seam_across_top",
-          ->(_) {
-            [op(:pin, :face, :lining, at: :top), op(:sew, :face, :lining, at: :top, by: :machine),
-              op(:turn, :face, :lining), op(:press, :face, :lining, at: :top)]
-          },
-          needs: %w[bag_lining match_centres mark_drop]
-        ) do |work, curtain|
-          done(
-            {finished_drop: work.drop, flat_width: curtain.flat_width},
-            times: {set_up: 1, join: metres(curtain.flat_width), press: metres(curtain.flat_width)}
-          )
-        end
-
-        # The flap at the foot tacked down.
-        each_curtain(
-          "tack_flap",
-          ->(_) { [op(:sew, :face, :lining, at: :foot, by: :hand)] },
-          needs: %w[bag_lining match_centres]
-        ) { |work, _| done({wrap: work.reckoning.wrap}, times: {compare: 1/2r}) }
-
-        # Face down from the leading edge, the hem pinned on the drop's line.
-        each_curtain(
-          "table_face",
-          ->(_) { [op(:measure, :face, at: :table), op(:lay, :face), op(:pin, :face, at: :hem)] },
-          needs: %w[sew_hem]
-        ) do |work, curtain|
-          done(
-            {finished_drop: work.drop, seams: curtain.seams.positive? ? curtain.seams : nil},
-            said: [(curtain.leads == :right) ? :leads_right : :leads_left, curtain.seams.positive? && :square],
-            check: check(:finished_drop, work.drop, Length.mm(2)),
-            times: {lay_out: curtain.widths.ceil}
-          )
-        end
-
-        # The lining laid lift above the hem, its seams beside the face's, swept and pinned, width by width.
-        each_curtain(
-          "table_lining",
-          ->(_) { [op(:lay, :face, :lining), op(:pin, :lining, at: :seam)] },
-          needs: %w[table_face hem_lining join_lining]
-        ) do |work, curtain|
-          lining = work.lining.lining
-          done(
-            {**lying(lining), inset: lining.inset.positive? ? lining.inset : nil},
-            said: [:do, lying_words(lining), lining.inset.positive? && :set_in, curtain.seams.positive? && :at_seams],
-            check: check(:lift, lining.lift, Length.mm(3)),
-            times: {lock: metres(work.drop * (curtain.seams + 1))},
-            widths: work.width_by_width(curtain)
-          )
-        end
-
-        # Turned lengthways on the table, the top trimmed to what the heading needs.
-        each_curtain(
-          "trim_top",
-          ->(_) { [op(:mark, :face, :lining, at: :top), op(:cut, :face, :lining, at: :top)] },
-          needs: %w[mark_drop turn_sides_over]
-        ) do |work, curtain|
-          next if work.top.zero?
-
-          done({top: work.top}, times: {cut: metres(curtain.flat_width)})
         end
       end
     end

@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module MakingUp
+      # Tapes, their cords and hooks.
+      module Steps
+        module_function
+
+        # @return [Length, nil]
+        def asked_of_heading(work, name)
+          value = work.heading.respond_to?(name) ? work.heading.public_send(name) : nil
+          value if value&.positive?
+        end
+
+        # Tape laid along the top, pockets outward, pinned in two rows, and tried before it is sewn.
+        each_curtain(
+          "lay_tape",
+          ->(work) {
+            [op(:lay, :face, :tape, at: :heading), op(:measure, :tape, at: :heading),
+              (op(:tack, :face, :tape, at: :heading) if work.face.creeps),
+              op(:pin, :face, :tape, at: :heading)].compact
+          },
+          needs: %w[turn_top seam_across_top mark_drop]
+        ) do |work, curtain|
+          turned_in, below = asked_of_heading(work, :tape_turn_in), asked_of_heading(work, :tape_below)
+          length = curtain.heading[:tape_length] || curtain.flat_width
+          done(
+            {tape_length: length, turned_in: turned_in, tape_below: below, **curtain.heading.slice(:pockets)},
+            said: [
+              below ? :below : :do,
+              turned_in && :turned_in
+            ],
+            times: {set_up: 1, mark: 1/2r}
+          )
+        end
+
+        # Both long edges sewn in the same direction, then the ends.
+        each_curtain(
+          "sew_tape",
+          ->(work) { [op(:sew, *tape_layers(work), at: :heading, by: :machine)] },
+          needs: %w[lay_tape]
+        ) do |work, curtain|
+          length = curtain.heading[:tape_length] || curtain.flat_width
+          done(
+            {tape_length: length},
+            said: [:do, face_alone?(work) && :face_alone],
+            times: {tape: metres(length)}
+          )
+        end
+
+        # @return [Boolean] whether the tape is sewn to the face alone, the lining taken up under it
+        def face_alone?(work) = work.heading.lining_taken_up? && !work.treatment.lining.nil?
+
+        def tape_layers(work) = (work.treatment.lining && !face_alone?(work)) ? %i[face lining tape] : %i[face tape]
+
+        # The lining taken up under the tape, its edge sewn by hand: no stitch shows in front.
+        each_curtain(
+          "take_up_lining",
+          ->(_) {
+            [op(:fold, :lining, at: :top), op(:pin, :lining, at: :top),
+              op(:sew, :lining, :tape, at: :heading, by: :hand)]
+          },
+          needs: %w[sew_tape]
+        ) do |work, curtain|
+          next unless face_alone?(work)
+
+          done({flat_width: curtain.flat_width}, times: {hem_by_hand: metres(curtain.flat_width)})
+        end
+
+        # Cords secured at the far end first, drawn on a flat board to the finished width, and evened.
+        each_curtain(
+          "draw_up",
+          ->(_) { [op(:draw, :face, :tape, at: :heading), op(:measure, :face, at: :heading)] },
+          needs: %w[sew_tape]
+        ) do |_, curtain|
+          done(
+            {finished_width: curtain.finished_width, half: curtain.finished_width / 2},
+            said: [:do, curtain.seams.positive? && :seams],
+            check: check(:finished_width, curtain.finished_width, Length.mm(10)),
+            times: {tape: metres(curtain.finished_width)}
+          )
+        end
+
+        # Hooks counted and put in: at the pin setting, into the pockets, or into the loops.
+        each_curtain(
+          "put_in_hooks",
+          ->(_) { [op(:set, :tape, at: :heading)] },
+          with: %i[count],
+          needs: %w[draw_up sew_tape sew_pleats take_up_lining]
+        ) do |work, curtain|
+          count = curtain.heading[:hooks] or next
+          pins = asked_of_heading(work, :pin_setting)
+          done(
+            {
+              hooks: count,
+              every: work.heading.hooked_every,
+              end_hooks: curtain.heading[:end_hooks],
+              pin_setting: pins,
+              pockets_of: work.heading.pockets_of(curtain.heading)
+            },
+            said: [
+              work.heading.hooked_as,
+              work.heading.hooked_every && :every,
+              curtain.heading[:end_hooks] && :ends,
+              pins && :pin_setting
+],
+            times: {hook: count}
+          )
+        end
+      end
+    end
+  end
+end

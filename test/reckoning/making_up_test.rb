@@ -70,6 +70,13 @@ class MakingUpTest < EarnestFoldTest
     assert_equal "unlined_sides_first", treatment(treatment: rod).treatment.order_of_work.name
   end
 
+  # Where the hem comes last, the drop is measured from the top, and marked where the hem is to end.
+  def test_the_drop_is_measured_from_what_is_made_already
+    rod = {"heading" => {"kind" => "rod_pocket", "fullness" => 2, "pocket" => 5}}
+    assert_includes steps(treatment(treatment: rod))["mark_drop"].parts.first.said, :from_the_top
+    assert_includes steps(treatment)["mark_drop"].parts.first.said, :do
+  end
+
   def test_by_hand_takes_longer
     assert_operator W::Order.new(treatment, house("stitching" => "hand")).minutes,
       :>,
@@ -103,8 +110,7 @@ class MakingUpTest < EarnestFoldTest
     assert_equal expected.curtains.map(&:cut_width), measured.curtains.map(&:cut_width)
     assert_equal expected.lining.targets, measured.lining.targets
     assert_equal measured.curtains.first.flat_width, measured.curtains.first.heading[:tape_length]
-    said = EarnestFold::Words.say("making.what_then.wrap")
-    refute_match(/unpick/i, said)
+    refute_match(/unpick/i, EarnestFold::Words.say("making.what_then.wrap"))
   end
 
   def test_a_wrap_is_expected_by_its_formula

@@ -177,6 +177,23 @@ class BenchTest < WebTest
     assert_match(/1.1 cm/, verdicts.last)
   end
 
+  # Thirty-five for three and a half: it is kept as it was measured, and nothing follows from it.
+  def test_a_measure_that_cannot_be_meant_settles_nothing
+    lined = bay.spec.except("interlining").merge("method" => "bagged_hem_first")
+    side = {"kind" => "single", "depth" => "3.5 cm", "turn_under" => "1.5 cm"}
+    making, lining = lined["making"].merge("side" => side), lined["lining"].merge("inset" => "3.5 cm")
+    workroom.treatments.update(bay.id, lined.merge("making" => making, "lining" => lining), version: bay.version)
+    wrap = steps.find { |step| step.code == "match_centres" }
+    say(wrap.number, "measured", "curtain" => "left", "value" => "35")
+    refute bay.spec.key?("wrap_measured")
+    follow_redirect!
+    assert_match(/So far off, measure once more/, text)
+    say(wrap.number, "measured", "curtain" => "right", "value" => "4")
+    refute bay.spec.key?("wrap_measured"), "the first one decides"
+    say(wrap.number, "measured", "curtain" => "left", "value" => "4")
+    assert_equal "4 cm", bay.spec["wrap_measured"]
+  end
+
   def test_every_step_is_drawn
     steps.each do |step|
       get "#{bench}?#{asking(step)}"

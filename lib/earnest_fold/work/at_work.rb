@@ -9,6 +9,9 @@ module EarnestFold
     module AtWork
       include Remembers
 
+      # So far from what was expected a measure is believed.
+      BELIEVED = Reckoning::Length.mm(50)
+
       # What was said of a work so far: the names of the cuts made (cloth, curtain, width), the names of the steps done
       # (code, curtain), whether it hangs, and whether the job's invoice is written.
       Progress = Reckoning::Value.define(:made, :done, :hung, :invoiced)
@@ -73,6 +76,28 @@ module EarnestFold
       # @return [Hash{String => Array<Reckoning::Remark>}] what an experienced maker says at each step, by its code
       def said_of_steps(job) = Reckoning::Judgement.at_steps(looked_at(job), steps)
 
+      # @param code [String] of a step
+      # @param curtain [String] "" for all of them
+      # @return [Reckoning::MakingUp::Part, nil] what is done of the step at that curtain
+      def part(code, curtain)
+        step = steps.find { |one| one.code == code }
+        step&.parts&.find { |one| one.curtain.to_s == curtain }
+      end
+
+      # What is measured on the first curtain decides where its check says so; what is too far from what was expected is
+      # measured once more first, and nothing is taken that leaves nothing to make.
+      # @param job [Job] that it belongs to
+      # @param typed [String] with its unit
+      # @return [Hash, nil] what is kept of it with that figure; nil where nothing follows
+      def settled_by(job, code, curtain, typed)
+        check = part(code, curtain)&.check
+        return unless check&.settles && curtain == hands.first
+        return if (Reckoning::LengthReader.read(typed, job.unit) - check.planned).abs > BELIEVED
+
+        spec = SpecFields.set(record.spec, check.settles, typed)
+        spec unless job.read(id, spec).is_a?(Array)
+      end
+
       # @return [Array<String>] the codes of the questions that have been answered
       def answered = record.spec.fetch("answers", {}).keys
 
@@ -85,7 +110,7 @@ module EarnestFold
       # @param tick [String] what is ticked of it: a curtain, or a width of one; "" for all of it
       # @return [Boolean] whether a step is called so here: by any order of work, not only by today's
       def step_known?(code, tick) =
-        !reckoning.nil? && !order_kinds[code].nil? && (tick.empty? || hands.include?(tick[/\A[^:]+/]))
+        !reckoning.nil? && !order_kinds[code].nil? && (tick.empty? || hands.include?(tick[/\A([^:]+)(:\d{1,3})?\z/, 1]))
 
       # @return [Boolean] whether every step is done, each tick by its name
       def finished? = !reckoning.nil? && done.any? && steps.any? && (steps.flat_map(&:names) - done).empty?

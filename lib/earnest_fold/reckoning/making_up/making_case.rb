@@ -36,6 +36,12 @@ module EarnestFold
         # @return [Boolean] whether the order of work has that step, applied or not
         def step?(code) = order_of_work.codes(heading).include?(code)
 
+        # @return [Boolean] whether the order has both steps, the one before the other
+        def before?(one, other)
+          places = [one, other].map { |code| order_of_work.codes(heading).index(code) }
+          places.all? && places.first < places.last
+        end
+
         # @param edge [Symbol] :hem or :side
         # @return [Symbol] :hand or :machine: as the method says, as a stage's curtain is, else as the house does
         def sewn(edge)

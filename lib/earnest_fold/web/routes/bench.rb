@@ -108,23 +108,22 @@ module EarnestFold
         # What was measured of a curtain, at each place where the step asks for it; nothing is kept where any of it
         # can't be read.
         def measured(id, job, entry)
-          part = entry.steps.find { |one| one.code == step_asked.first }&.parts
-            &.find { |one| one.curtain.to_s == step_asked.last }
-          form = Forms::MeasureForm.new(part&.check, params, job.unit)
+          form = Forms::MeasureForm.new(entry.part(*step_asked)&.check, params, job.unit)
           return bench(id, entry.id.to_s, status: 422, form: form) unless form.valid?
 
           keep(form, entry, *step_asked)
-          settle(entry, part, form)
+          settle(id, entry.id, step_asked, form)
           go(Paths.bench(number(id), entry.id, step_asked))
         end
 
-        # What was measured on the first curtain decides where its check says so: it is a figure of the treatment.
-        def settle(entry, part, form)
-          path = part&.check&.settles
-          return unless path && part.curtain == entry.hands.first
-
-          spec = Work::SpecFields.set(entry.record.spec, path, form.values.values.last)
-          workroom.treatments.update(entry.id, spec, version: entry.record.version)
+        # What was measured may be a figure of the treatment from then on.
+        def settle(id, treatment, name, form)
+          merged do
+            job = sheet(id)
+            entry = job.work(treatment)
+            spec = entry.settled_by(job, *name, form.values.values.last)
+            workroom.treatments.update(entry.id, spec, version: entry.record.version) if spec
+          end
         end
 
         def keep(form, entry, step, curtain)

@@ -14,7 +14,7 @@ module EarnestFold
           },
           needs: %w[lock_in_lining slip_lining table_lining turn_sides_over bag_lining match_centres turn_sides]
         ) do |work, curtain|
-          from_top = work.heading.hem_last? && work.order_of_work.name == "unlined_sides_first"
+          from_top = work.before?("mark_drop", "press_hem")
           done(
             {
               finished_drop: work.drop,

@@ -69,7 +69,7 @@ module EarnestFold
         def options(tape, path)
           words = Field.options(Forms::RuleSetForm.field(path)) or return
 
-          {"" => Words.say((tape == "inches") ? "house.as_metric" : "house.not_ruled")}.merge(words)
+          {"" => Words.say((tape == "inches") ? "house.as_metric" : "house.not_ruled")}.merge(words.except(""))
         end
       end
     end

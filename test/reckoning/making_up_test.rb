@@ -157,6 +157,54 @@ class MakingUpTest < EarnestFoldTest
     assert_empty order & %w[sew_hem turn_sides]
   end
 
+  # An eyelet tape, 64 in finished, hem 2½ double, top 1: the lining a bag 2½ narrower; twelve rings at 11.5 cm.
+  def test_a_bag_with_an_eyelet_tape
+    made = inches(
+      "method" => "bagged_hem_first",
+      "support" => {"kind" => "pole", "length" => "69 cm"},
+      "opening" => {"kind" => "one_way_left"},
+      "drop" => {"readings" => [64]},
+      "heading" => {"kind" => "eyelet", "fullness" => 2, "tape_pitch" => "11.5 cm", "top_turn" => 1},
+      "making" => {
+        "hem" => {"kind" => "double", "depth" => 2.5},
+        "side" => {"kind" => "single", "depth" => 0.625, "turn_under" => 0.5}
+      },
+      "lining" => {
+        "cloth" => "c",
+        "lift" => 1,
+        "inset" => 0.625,
+        "side_turn" => 0.5,
+        "top" => 1,
+        "hem" => {"kind" => "double", "depth" => 2.5}
+      }
+    )
+    assert_equal [12, R::Length.cm(138)], [made.curtains.first.heading[:eyelets], made.curtains.first.flat_width]
+    assert_equal [70, 69], in_inches(made.cut_drop, made.lining.drop_cut.cut_drop)
+    steps = steps(made)
+    assert_equal R::Length.inches(5/2r), steps["trim_lining"].figures[:narrower]
+    assert_equal R::Length.inches(5/8r), steps["match_centres"].main
+    assert_equal %w[lay_tape sew_tape set_eyelets], steps.keys & %w[lay_tape sew_tape set_eyelets]
+  end
+
+  # A wave of 26 gliders at a pitch of 14 cm: 28 hooks, half a pitch at each end, a cord as long as the track.
+  def test_a_wave_is_set_out_first
+    wave = {"kind" => "wave", "glider_spacing" => 8, "hook_pitch" => 14}
+    made = treatment(
+      treatment: {
+        "opening" => {"kind" => "one_way_left"},
+        "support" => {"length" => 196},
+        "heading" => wave,
+        "lining" => LINING
+      }
+    )
+    curtain, steps = made.curtains.first, steps(made)
+    assert_equal [26, 28, R::Length.cm(7)], curtain.heading.values_at(:gliders, :hooks, :first)
+    assert_equal R::Length.cm(364), curtain.flat_width
+    assert_equal ["set_out_heading", R::Length.cm(196)], [steps.keys.first, steps["set_out_heading"].figures[:cord]]
+    assert_equal %i[do face_alone], steps["sew_tape"].parts.first.said
+    assert_operator steps.keys.index("sew_tape"), :<, steps.keys.index("take_up_lining")
+  end
+
   # Usually every fourth pocket, about nine to a width; the first and the last hook sit in the end pockets.
   def test_hooks_are_counted_by_pockets
     tape = {"kind" => "pencil_pleat", "fullness" => 2, "pocket_pitch" => 3, "pockets_a_hook" => 4}

@@ -200,6 +200,8 @@ class MakingUpTest < EarnestFoldTest
     curtain, steps = made.curtains.first, steps(made)
     assert_equal [26, 28, R::Length.cm(7)], curtain.heading.values_at(:gliders, :hooks, :first)
     assert_equal R::Length.cm(364), curtain.flat_width
+    marks = made.treatment.heading.marks(curtain.task, curtain.heading).map(&:at)
+    assert_equal [28, R::Length.cm(7), R::Length.cm(364)], [marks.size, marks[1], marks.last]
     assert_equal ["set_out_heading", R::Length.cm(196)], [steps.keys.first, steps["set_out_heading"].figures[:cord]]
     assert_equal %i[do face_alone], steps["sew_tape"].parts.first.said
     assert_operator steps.keys.index("sew_tape"), :<, steps.keys.index("take_up_lining")

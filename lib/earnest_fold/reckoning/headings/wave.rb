@@ -69,10 +69,11 @@ module EarnestFold
 
       def carriers(figures) = figures[:gliders]
 
+      # A hook for each glider, and the end hooks at both very edges, half a pitch from the next.
       def marks(_task, figures)
-        Array.new(figures[:gliders]) do |index|
-          Mark.new(kind: :hook, along: :flat, at: figures[:first] + hook_pitch * index, to: nil)
-        end
+        gliders = Array.new(figures[:gliders]) { |index| figures[:first] + hook_pitch * index }
+        [Length::ZERO, *gliders, hook_pitch * figures[:gliders]]
+          .map { |at| Mark.new(kind: :hook, along: :flat, at: at, to: nil) }
       end
 
       def working(task, figures)

@@ -74,12 +74,11 @@ require_relative "reckoning/headings/layout/folds"
 require_relative "reckoning/headings"
 EarnestFold::Reckoning::Headings.load(File.join(__dir__, "reckoning/headings"))
 
-require_relative "reckoning/methods"
-EarnestFold::Reckoning::Methods::Kinds.load(File.join(__dir__, "reckoning/methods"))
-
 require_relative "reckoning/checks"
 EarnestFold::Reckoning::Checks::Kinds.load(File.join(__dir__, "reckoning/checks"))
 
+require_relative "reckoning/treatments/methods"
+EarnestFold::Reckoning::Methods::Kinds.load(File.join(__dir__, "reckoning/methods"))
 require_relative "reckoning/treatments/making"
 require_relative "reckoning/treatments/heading_field"
 require_relative "reckoning/treatments/curtain"
@@ -148,6 +147,9 @@ require_relative "reckoning/jobs/shelf_piece"
 require_relative "reckoning/jobs/choices"
 require_relative "reckoning/jobs/job"
 
+require_relative "reckoning/judgement/seen/material"
+require_relative "reckoning/judgement/seen/cases"
+require_relative "reckoning/judgement/seen/rule"
 require_relative "reckoning/judgement"
 Dir[File.join(__dir__, "reckoning/judgement/lines/*.rb")].sort.each { |theme| require theme }
 EarnestFold::Reckoning::Judgement::Rules.load(File.join(__dir__, "reckoning/judgement"))

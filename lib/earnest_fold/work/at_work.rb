@@ -115,10 +115,6 @@ module EarnestFold
       # @return [Boolean] whether every step is done, each tick by its name
       def finished? = !reckoning.nil? && done.any? && steps.any? && (steps.flat_map(&:names) - done).empty?
 
-      # @param step [Reckoning::MakingUp::Step]
-      # @return [Boolean] whether all of it is done
-      def done_step?(step) = (step.names - done).empty?
-
       # @return [Reckoning::TreatmentReckoning, Reckoning::AlterationOfJob, nil] nil while something is wanting
       def reckoning = reckoned.reckoning
 

@@ -52,10 +52,7 @@ module EarnestFold
         def weighting = treatment.weighting
 
         # @return [Boolean] whether weights are put in piece by piece
-        def weights? = %w[corners corners_and_seams].include?(weighting)
-
-        # @return [Integer] pieces in one curtain
-        def weights(curtain) = (weighting == "corners") ? 2 : curtain.weights
+        def weights? = curtains.any? { |curtain| treatment.weights(curtain).positive? }
 
         # @return [Length] what the top takes
         def top = heading.top_allowance(treatment.support)

@@ -71,12 +71,11 @@ module EarnestFold
       # What weighs the foot, as it was chosen; nothing where there is no hem for it.
       def weighing(reckoning)
         treatment, curtains = reckoning.treatment, reckoning.curtains
-        return {} if treatment.weighting == "none" || treatment.making.hem.taken.zero?
-
-        along = ALONG[treatment.weighting]
+        along = ALONG[treatment.weighting] if treatment.making.hem.taken.positive?
         return {along => curtains.map(&:flat_width).reduce(:+)} if along
 
-        {weights: (treatment.weighting == "corners") ? curtains.size * 2 : curtains.sum(&:weights)}
+        count = curtains.sum { |curtain| treatment.weights(curtain) }
+        count.positive? ? {weights: count} : {}
       end
 
       # A stop at each end of each support where hooks end on it, and the cord that gliders ride on.

@@ -136,6 +136,17 @@ module EarnestFold
       #   treatment.curtains.map(&:hand) # => ["left", "right"]
       def curtains = @once[:curtains] ||= spans.map { |span| Curtain.of(self, span) }.freeze
 
+      # @param curtain [Curtain]
+      # @return [Integer] weights that go into its foot piece by piece: in each corner, and at the foot of each seam
+      #   where that was chosen; none where something lies along the whole of it, or there is no hem for them
+      #
+      #   treatment.weights(treatment.curtains.first) # => 3
+      def weights(curtain)
+        return 0 if making.hem.taken.zero?
+
+        {"corners" => 2, "corners_and_seams" => curtain.weights}.fetch(weighting, 0)
+      end
+
       # @return [Boolean] whether the face runs along the track instead of down
       def sideways? = run == "railroad"
 

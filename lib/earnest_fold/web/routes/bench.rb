@@ -108,11 +108,12 @@ module EarnestFold
         # What was measured of a curtain, at each place where the step asks for it; nothing is kept where any of it
         # can't be read.
         def measured(id, job, entry)
-          form = Forms::MeasureForm.new(entry.part(*step_asked)&.check, params, job.unit)
+          check = entry.part(*step_asked)&.check
+          form = Forms::MeasureForm.new(check, params, job.unit)
           return bench(id, entry.id.to_s, status: 422, form: form) unless form.valid?
 
           keep(form, entry, *step_asked)
-          settle(id, entry.id, step_asked, form)
+          settle(id, entry.id, step_asked, form) if check.settles
           go(Paths.bench(number(id), entry.id, step_asked))
         end
 

@@ -61,9 +61,9 @@ module EarnestFold
           ->(_) { [op(:weigh, :face, at: :corner)] },
           needs: %w[press_hem]
         ) do |work, curtain|
-          next if work.hem.taken.zero? || !work.weights?
+          count = work.treatment.weights(curtain)
+          next if count.zero?
 
-          count = work.weights(curtain)
           done({weights: count}, said: [(count > 2) ? :seams : :do], times: {weight: count})
         end
 

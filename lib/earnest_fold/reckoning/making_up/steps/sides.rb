@@ -13,7 +13,7 @@ module EarnestFold
 
         # Weights that go in with the sides, where the order has no step of its own for them.
         def weights_with_sides(work, curtain)
-          (work.weights? && work.hem.taken.positive? && !work.step?("put_in_weights")) ? work.weights(curtain) : nil
+          work.treatment.weights(curtain) if work.weights? && !work.step?("put_in_weights")
         end
 
         # The sides pressed, weights in where they go in with them, and sewn.

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # A step at which something is done to something: where a rule looks whether it has anything to say. `material` is
+    # nil for what is no cloth.
+    Touch = Value.define(:step, :operation, :layer, :material) do
+      # @return [Hash{Symbol => Object}] the step's figures
+      def figures = step.figures
+    end
+
+    module Judgement
+      # Which operations a rule looks at: any of its deeds, at any of its edges, on any of its layers, by hand or by
+      # machine, on a material that is so; nil is any.
+      Touching = Value.define(:deeds, :edges, :layers, :by, :of) do
+        def match?(operation) =
+          deeds.include?(operation.deed) && any?(edges, operation.edge) && any?(by, operation.by) &&
+            (layers.nil? || operation.layers.intersect?(layers))
+
+        def of?(touch) =
+          any?(layers, touch.layer) && (of.nil? || (!touch.material.nil? && !!touch.material.public_send(of)))
+
+        private
+
+        def any?(wanted, there) = wanted.nil? || wanted.include?(there)
+      end
+
+      # One rule: `made` looks at a {JudgementCase}, `altered` at an {AlterCase}; nil where it doesn't speak of such
+      # work.
+      Rule = Value.define(:code, :manner, :stations, :made, :altered, :touching, :touched) do
+        # @param seen [JudgementCase, AlterCase]
+        # @param step [MakingUp::Step]
+        # @return [Hash, nil] the facts where it has something to say at that step
+        def at(seen, step)
+          step.operations.each do |operation|
+            next unless touching.match?(operation)
+
+            operation.layers.each do |layer|
+              touch = Touch.new(step: step, operation: operation, layer: layer, material: seen.material(layer))
+              facts = touching.of?(touch) ? touched.call(seen, touch) : nil
+              return facts if facts
+            end
+          end
+          nil
+        end
+
+        # @param station [String, nil] any
+        # @param answers [Array<String>] the codes of the questions that have been answered
+        def speaks?(station, answers) =
+          (station.nil? || stations.include?(station)) && !(manner == :ask && answers.include?(code))
+      end
+    end
+  end
+end

@@ -64,6 +64,7 @@ require_relative "reckoning/cloth/mass"
 require_relative "reckoning/cloth/lining"
 require_relative "reckoning/cloth/bagged_lining"
 
+require_relative "reckoning/headings/layout/taped"
 require_relative "reckoning/headings/layout/mark"
 require_relative "reckoning/headings/layout/near_count"
 require_relative "reckoning/headings/layout/flat_ends"
@@ -76,6 +77,9 @@ EarnestFold::Reckoning::Headings.load(File.join(__dir__, "reckoning/headings"))
 
 require_relative "reckoning/checks"
 EarnestFold::Reckoning::Checks::Kinds.load(File.join(__dir__, "reckoning/checks"))
+
+require_relative "reckoning/small_parts"
+EarnestFold::Reckoning::SmallParts.load(File.join(__dir__, "reckoning/small_parts"))
 
 require_relative "reckoning/treatments/methods"
 EarnestFold::Reckoning::Methods::Kinds.load(File.join(__dir__, "reckoning/methods"))
@@ -92,9 +96,6 @@ require_relative "reckoning/treatments/sundries"
 require_relative "reckoning/treatments/hardware"
 require_relative "reckoning/treatments/stack_back"
 require_relative "reckoning/treatments/own_curtain"
-
-require_relative "reckoning/small_parts"
-EarnestFold::Reckoning::SmallParts.load(File.join(__dir__, "reckoning/small_parts"))
 
 require_relative "reckoning/alterations"
 EarnestFold::Reckoning::Alterations.load(File.join(__dir__, "reckoning/alterations"))

@@ -2,11 +2,13 @@
 
 module EarnestFold
   module Drawings
-    # A gathered heading to scale: in elevation with its hooks.
+    # A gathered heading to scale: in elevation with its hooks, and the frill that puffs up above it.
     class Gathers
       R = Reckoning
       WIDTH, HEIGHT = 700, 210
       SIDE = 46
+      # No frill is drawn higher.
+      MOST_FRILL = 60
       # One gather takes about this much of the heading as it hangs.
       GATHER = R::Length.mm(25)
 
@@ -18,11 +20,13 @@ module EarnestFold
         @curtain, @unit, @colour = curtain, unit, colour
         @scale = Scale.fitting([WIDTH - 2 * SIDE, 260], [curtain.finished_width, R::Length.mm(300)])
         @hooks = heading.marks(curtain.task, curtain.heading)
-        @svg = Svg.new(WIDTH, HEIGHT, says: says, css: "drawing gathers")
+        @frill = heading.frill_above ? [@scale[heading.frill_above], MOST_FRILL].min : 0
+        @svg = Svg.new(WIDTH, HEIGHT + @frill, says: says, css: "drawing gathers")
       end
 
       # @return [String]
       def to_s
+        frill if @frill.positive?
         elevation
         hooks
         @svg.to_s
@@ -51,20 +55,30 @@ module EarnestFold
 
       def gathers = [(@curtain.finished_width / GATHER).round, 2].max
 
+      # Where the top edge is drawn.
+      def top = 66 + @frill
+
+      # Puffed between the gathers: its fold is never pressed.
+      def frill
+        step = width / gathers
+        puffs = Array.new(gathers) { ["q", step / 2, -10, step, 0] }
+        @svg.path(["M", left, top, "V", 66, *puffs.flatten, "V", top, "Z"], fill: @colour, class: "cloth")
+      end
+
       def elevation
-        @svg.rect(left, 66, width, 130, fill: @colour, class: "cloth")
+        @svg.rect(left, top, width, 130, fill: @colour, class: "cloth")
         folds = (1...gathers).map { |index| [left + width * index / gathers, index.even? ? 2 : -2] }
-        @svg.path(folds.flat_map { |at, _| ["M", at, 66, "v", 30] }, class: "gather")
-        @svg.path(folds.flat_map { |at, sway| ["M", at, 96, "q", sway, 50, 0, 98] }, class: "fold")
-        @svg.line(left, 96, left + width, 96, class: "stitch")
-        @svg.line(left, 72, left + width, 72, class: "stitch")
+        @svg.path(folds.flat_map { |at, _| ["M", at, top, "v", 30] }, class: "gather")
+        @svg.path(folds.flat_map { |at, sway| ["M", at, top + 30, "q", sway, 50, 0, 98] }, class: "fold")
+        @svg.line(left, top + 30, left + width, top + 30, class: "stitch")
+        @svg.line(left, top + 6, left + width, top + 6, class: "stitch")
       end
 
       # Each hook with its running distance, as many as can be read.
       def hooks
         every = [(46.0 / [step, 1].max).ceil, 1].max
         @svg.path(
-          @hooks.flat_map { |mark| ["M", x(mark.at), 58, "V", 80, "q", 0, 5, 4, 5, "q", 4, 0, 4, -5] },
+          @hooks.flat_map { |mark| ["M", x(mark.at), top - 8, "V", top + 14, "q", 0, 5, 4, 5, "q", 4, 0, 4, -5] },
           class: "hook"
         )
         @hooks.each_with_index do |mark, index|

@@ -63,6 +63,15 @@ module EarnestFold
       # @return [Boolean] whether a tape is sewn on
       def taped? = false
 
+      # @return [Boolean] whether its tape is sewn along its top row first, so that it can't rope
+      def top_row_first? = false
+
+      # @return [Length, nil] how far a frill set between curtain and tape stands above the top
+      def frill_above = nil
+
+      # @return [Stiffening, nil] what its turned top is stiffened with; nil where it isn't
+      def stiffened = nil
+
       # @return [Boolean] whether the fullness made can fall short of the fullness asked
       def can_be_thin? = true
 
@@ -138,8 +147,9 @@ module EarnestFold
       # @return [Hash{Symbol => Array<String>}] the steps by which it is made: what is set out before anything is cut
       #   (`set_out`), how its top is turned (`top`), and what is put on and formed (`heading`)
       #
-      #   treatment.heading.made_by[:top] # => ["turn_top"]
-      def made_by = {set_out: folds_dictated? ? %w[set_out_heading] : [], top: %w[turn_top], heading: %w[form_heading]}
+      #   treatment.heading.made_by[:top] # => ["stiffen_top", "turn_top"]
+      def made_by = {set_out: folds_dictated? ? %w[set_out_heading] : [], top: %w[stiffen_top turn_top],
+                     heading: %w[form_heading]}
 
       # @return [String, nil] the method that it is usually made by; nil where any other does as well
       def usual_method = nil

@@ -24,8 +24,34 @@ module EarnestFold
       # @return [Hash{Symbol => Length, Integer}] `length` and `depth` of each cut piece, and the `count`
       def figures = {length: length, depth: depth, count: count}
 
+      # @return [Length, nil] the seam by which it may be joined from strips; nil where it has to be one
+      def joined_by = nil
+
+      # @param width [Length] that a strip can be at most
+      # @return [Array(Integer, Length)] from how many strips it is joined, and how long each is cut
+      def strips(width) = Strips.of(length, joined_by, width)
+
       # @return [Array<Line>]
       def working = []
+    end
+
+    # Something long joined from strips that are shorter.
+    module Strips
+      module_function
+
+      # @param length [Length] of all, as it is cut
+      # @param seam [Length, nil] by which they are joined; nil where they can't be
+      # @param width [Length] that a strip can be at most
+      # @return [Array(Integer, Length)] the least strips that do, and how long each is cut
+      #
+      #   Strips.of(Length.cm(260), Length.cm(1), Length.cm(140)) # => [2, 1310 mm]
+      def of(length, seam, width)
+        more = seam && width - seam * 2
+        return [1, length] if length <= width || more.nil? || !more.positive?
+
+        count = ((length - seam * 2) / more).ceil
+        [count, (length + seam * 2 * (count - 1)) / count]
+      end
     end
 
     # The kinds of small part.

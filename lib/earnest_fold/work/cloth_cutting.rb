@@ -138,7 +138,7 @@ module EarnestFold
       def small_parts = C::PartsWanted.by_cloth(sheet.small_parts, reckonings).fetch(cloth.id, [])
 
       # @return [Cutting::SmallCuts] where they find a place
-      def small_cuts = @small_cuts ||= C::SmallCuts.new(C::SmallCuts.of(small_parts), leftovers)
+      def small_cuts = @small_cuts ||= C::SmallCuts.new(C::SmallCuts.of(small_parts), leftovers, cloth.usable_width)
 
       # @return [Hash{String => Rational}] widths by curtain of what a treatment has of this cloth
       def counts(reckoning) = C::Demand.counts(reckoning, cloth)

@@ -20,7 +20,7 @@ module EarnestFold
 
       # @return [Array<Told>] what is done, one after the other: the support, each layer from the glass to the room and
       #   each curtain of it from its return edge, the dressing, the last checks
-      def order = [first_check, *hung, *dressing, Told.of(drawn? ? "hanging.last" : "hanging.last_fixed")]
+      def order = [first_check, *hung, *dressing, *tied_back, Told.of(drawn? ? "hanging.last" : "hanging.last_fixed")]
 
       # @return [Hash{Symbol => Integer, Reckoning::Length}] small parts to carry: what isn't made into the curtain
       def carried = R::Sundries.of(reckoning).reject { |name, _| R::Sundries::BY_NAME.fetch(name).sewn_in }
@@ -82,6 +82,8 @@ module EarnestFold
         key = carriers ? "hanging.hang_on" : "hanging.hang"
         Told.of(key, title: layer.title, hand: curtain.hand, count: carriers)
       end
+
+      def tied_back = (one = reckoning.tieback) ? [Told.of("hanging.tie_back", count: one.count)] : []
 
       def dressing =
         treatment.heading.dressed? ? [Told.of("hanging.dress", days: @work.house.diary.setting_days)] : []

@@ -4,13 +4,23 @@ module EarnestFold
   module Reckoning
     module Cutting
       # A small part to be cut: its size as it hangs (`across` the cloth by `along` it, so that a pattern stands
-      # upright).
-      SmallCut = Value.define(:id, :kind, :across, :along)
+      # upright), and the seam by which it may be joined from strips, nil where it can't be.
+      class SmallCut < Value.define(:id, :kind, :across, :along, :joined_by)
+        def initialize(id:, kind:, across:, along:, joined_by: nil) = super
+
+        # @param width [Length] that a strip can be at most
+        # @return [Array<SmallCut>] the strips that it is joined from; itself alone where it needn't be
+        def strips(width)
+          count, each = Strips.of(across, joined_by, width)
+          (count > 1) ? Array.new(count) { with(across: each, joined_by: nil) } : [self]
+        end
+      end
       # Where one lies: in which leftover, how far along and across it, and whether it is turned on its side.
       SmallPlaced = Value.define(:cut, :leftover, :from, :aside, :turned)
 
       # Fits small parts (tiebacks, frills, tabs, patches) into what a plan leaves over: the largest first, each into
-      # the smallest place that holds it; what is left of a place is parted in two and used again.
+      # the smallest place that holds it; what is left of a place is parted in two and used again. What may be joined
+      # and finds no place whole is cut in strips as long as the cloth is wide at most.
       class SmallCuts
         # A free rectangle of a leftover.
         Spot = Struct.new(:leftover, :from, :aside, :along, :across)
@@ -25,14 +35,23 @@ module EarnestFold
         def self.of(parts)
           parts.flat_map do |one|
             Array.new(one.part.count) do
-              SmallCut.new(id: one.id, kind: one.part.class::KIND, across: one.part.length, along: one.part.depth)
+              part = one.part
+              SmallCut.new(
+                id: one.id,
+                kind: part.class::KIND,
+                across: part.length,
+                along: part.depth,
+                joined_by: part.joined_by
+              )
             end
           end
         end
 
         # @param cuts [Array<SmallCut>]
         # @param leftovers [Array<Leftover>]
-        def initialize(cuts, leftovers)
+        # @param width [Length, nil] that a strip can be at most: the cloth's; nil where nothing is joined
+        def initialize(cuts, leftovers, width = nil)
+          @width = width
           @places = leftovers.each_with_index.map do |one, index|
             Spot.new(index, Length::ZERO, Length::ZERO, one.along, one.across)
           end
@@ -60,7 +79,7 @@ module EarnestFold
             }
           }
           _, _, place, turned = fitting.min_by { |area, side, _, _| [area, side] }
-          return @unplaced << cut unless place
+          return nowhere(cut) unless place
 
           @placed << SmallPlaced.new(
             cut: cut,
@@ -71,6 +90,12 @@ module EarnestFold
           )
           @places.delete_if { |one| one.equal?(place) }
           @places.concat(rest(place, *size(cut, turned)))
+        end
+
+        # Strips of it may still find places.
+        def nowhere(cut)
+          strips = @width ? cut.strips(@width) : [cut]
+          strips.one? ? @unplaced << cut : strips.each { |strip| place(strip) }
         end
 
         def size(cut, turned) = turned ? [cut.across, cut.along] : [cut.along, cut.across]

@@ -3,14 +3,16 @@
 module EarnestFold
   module Reckoning
     # Rings with clips, at both edges and evenly between; an even count, so that both edges turn the same way.
-    class ClipRing < Value.define(:fullness, :top_turn, :clip_spacing)
+    class ClipRing < Value.define(:fullness, :top_turn, :clip_spacing, *StiffenedTop::FIELDS.names)
       include Heading
+      include StiffenedTop
 
       KIND = "clip_ring"
       FIELDS = Fields.new(
         fullness: Declare.fullness,
         top_turn: Declare.length(Length::ZERO),
-        clip_spacing: Declare.length(least: :over_zero)
+        clip_spacing: Declare.length(least: :over_zero),
+        **StiffenedTop::FIELDS.declared
       )
       EXAMPLE = {"kind" => KIND, "fullness" => "1.5", "top_turn" => "5 cm", "clip_spacing" => "14 cm"}.freeze
 

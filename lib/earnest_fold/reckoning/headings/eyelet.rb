@@ -3,8 +3,18 @@
 module EarnestFold
   module Reckoning
     # Metal rings through the heading, set by a pitch near the one wished, or on a tape that fixes it.
-    class Eyelet < Value.define(:fullness, :pitch, :tape_pitch, :top_turn, :eyelet_diameter, :tape_below)
+    class Eyelet < Value.define(
+      :fullness,
+      :pitch,
+      :tape_pitch,
+      :top_turn,
+      :eyelet_diameter,
+      *Taped::FIELDS.names,
+      *StiffenedTop::FIELDS.names
+    )
       include Heading
+      include Taped
+      include StiffenedTop
       include CountedFlats
 
       KIND = "eyelet"
@@ -16,7 +26,8 @@ module EarnestFold
         tape_pitch: Declare.length(nil, least: :over_zero),
         top_turn: Declare.length(Length::ZERO),
         eyelet_diameter: Declare.length(nil, least: :over_zero),
-        tape_below: Declare.length(nil)
+        **Taped::FIELDS.declared,
+        **StiffenedTop::FIELDS.declared
       )
       EXAMPLE = {
         "kind" => KIND,
@@ -50,11 +61,14 @@ module EarnestFold
 
       def taped? = dictates?
 
-      def made_by = super.merge(heading: taped? ? %w[lay_tape sew_tape set_eyelets] : %w[sew_top set_eyelets])
+      # A tape stiffens the top already.
+      def stiffened = taped? ? nil : super
+
+      def made_by = super.merge(heading: taped? ? put_on + %w[set_eyelets] : %w[sew_top set_eyelets])
 
       def figures(task, _support)
         eyelets = count(task.flat / (tape_pitch || pitch))
-        {eyelets: eyelets, pitch: task.flat / eyelets, first: task.flat / eyelets / 2}
+        {eyelets: eyelets, pitch: task.flat / eyelets, first: task.flat / eyelets / 2, **tape(task)}
       end
 
       def marks(_task, figures)
@@ -71,7 +85,8 @@ module EarnestFold
             [task.flat, "÷", tape_pitch || pitch, "→", "2", "×", figures[:eyelets] / 2]
           ),
           Line.of(:eyelet_pitch, figures[:pitch], [task.flat, "÷", figures[:eyelets]]),
-          Line.of(:first_eyelet, figures[:first], [figures[:pitch], "÷", 2])
+          Line.of(:first_eyelet, figures[:first], [figures[:pitch], "÷", 2]),
+          *(taped? ? [tape_line(task)] : [])
         ]
       end
 
@@ -83,6 +98,8 @@ module EarnestFold
       def with_count(count, span) = dictates? ? with(fullness: fullness_for(count, span)) : nil
 
       private
+
+      def tape(task) = taped? ? {tape_length: tape_length(task)} : {}
 
       def step = 2
 

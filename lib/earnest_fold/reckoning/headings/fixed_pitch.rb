@@ -3,8 +3,10 @@
 module EarnestFold
   module Reckoning
     # A tape with a hook at every pitch and one at each very end: the width must be whole pitches.
-    class FixedPitch < Value.define(:fullness, :pitch, :top_turn, :tape_below)
+    class FixedPitch < Value.define(:fullness, :pitch, :top_turn, *Taped::FIELDS.names, *Frilled::FIELDS.names)
       include Heading
+      include Taped
+      include Frilled
       include CountedFlats
 
       KIND = "fixed_pitch"
@@ -12,7 +14,8 @@ module EarnestFold
         fullness: Declare.fullness,
         pitch: Declare.length(least: :over_zero),
         top_turn: Declare.length(Length::ZERO),
-        tape_below: Declare.length(nil)
+        **Taped::FIELDS.declared,
+        **Frilled::FIELDS.declared
       )
       EXAMPLE = {"kind" => KIND, "fullness" => 3, "pitch" => "10 cm", "top_turn" => "7 cm"}.freeze
 
@@ -24,15 +27,13 @@ module EarnestFold
 
       def needed_expression(span) = [pitches(span), "×", pitch]
 
-      def taped? = true
-
       def ends_on_stops? = true
 
-      def made_by = super.merge(heading: %w[lay_tape sew_tape put_in_hooks])
+      def made_by = super.merge(heading: put_on + %w[put_in_hooks])
 
       def figures(task, _support)
         count = pitches(task.span)
-        {hooks: count + 1, carriers: count - 1, pitch: pitch}
+        {hooks: count + 1, carriers: count - 1, pitch: pitch, tape_length: tape_length(task)}
       end
 
       def carriers(figures) = figures[:carriers]
@@ -44,7 +45,8 @@ module EarnestFold
       def working(task, figures)
         [Line.of(:pitches, figures[:hooks] - 1, [task.span.finished_width, "×", asked, "÷", pitch, "↕"]),
           Line.of(:hooks, figures[:hooks], [figures[:hooks] - 1, "+", 1]),
-          Line.of(:carriers, figures[:carriers], [figures[:hooks], "−", 2])]
+          Line.of(:carriers, figures[:carriers], [figures[:hooks], "−", 2]),
+          tape_line(task)]
       end
 
       def folds(_task, figures) = [figures[:hooks] - 1, 1].max

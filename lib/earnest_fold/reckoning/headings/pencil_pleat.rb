@@ -7,23 +7,25 @@ module EarnestFold
     class PencilPleat < Value.define(
       :fullness,
       :top_turn,
-      :tape_turn_in,
       :hook_spacing,
-      :tape_below,
       :pocket_pitch,
-      :pockets_a_hook
+      :pockets_a_hook,
+      *Taped::FIELDS.names,
+      *Frilled::FIELDS.names
     )
       include Heading
+      include Taped
+      include Frilled
 
       KIND = "pencil_pleat"
       FIELDS = Fields.new(
         fullness: Declare.fullness,
         top_turn: Declare.length(Length::ZERO),
-        tape_turn_in: Declare.length(Length::ZERO),
         hook_spacing: Declare.length(Length.mm(80), least: :over_zero),
-        tape_below: Declare.length(nil),
         pocket_pitch: Declare.length(nil, least: :over_zero),
-        pockets_a_hook: Declare.count(nil, least: 1, most: 1000)
+        pockets_a_hook: Declare.count(nil, least: 1, most: 1000),
+        **Taped::FIELDS.declared,
+        **Frilled::FIELDS.declared
       )
       EXAMPLE = {
         "kind" => KIND,
@@ -39,12 +41,10 @@ module EarnestFold
 
       def corded? = true
 
-      def taped? = true
-
-      def made_by = super.merge(heading: %w[lay_tape sew_tape draw_up put_in_hooks])
+      def made_by = super.merge(heading: put_on + %w[draw_up put_in_hooks])
 
       def figures(task, _support)
-        tape = {tape_length: task.flat + tape_turn_in * 2}
+        tape = {tape_length: tape_length(task)}
         return tape.merge(hooks: (task.span.finished_width / hook_spacing).ceil + 1) unless by_pockets?
 
         pockets = [(task.flat / pocket_pitch).floor, 1].max
@@ -62,7 +62,7 @@ module EarnestFold
       end
 
       def working(task, figures)
-        tape = Line.of(:tape_length, figures[:tape_length], [task.flat, "+", 2, "×", tape_turn_in])
+        tape = tape_line(task)
         hooks = figures[:hooks]
         unless by_pockets?
           return [tape, Line.of(:hooks, hooks, [task.span.finished_width, "÷", hook_spacing, "↑", "+", 1])]

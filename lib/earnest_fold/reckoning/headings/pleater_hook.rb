@@ -4,8 +4,19 @@ module EarnestFold
   module Reckoning
     # Pronged hooks that draw a pocketed tape into pleats. `skips` are the pockets between a hook's prongs; `edge` is
     # the least count of flat pockets at each edge.
-    class PleaterHook < Value.define(:fullness, :pocket_pitch, :skips, :edge, :top_turn, :tape_below, :end_hooks)
+    class PleaterHook < Value.define(
+      :fullness,
+      :pocket_pitch,
+      :skips,
+      :edge,
+      :top_turn,
+      :end_hooks,
+      *Taped::FIELDS.names,
+      *Frilled::FIELDS.names
+    )
       include Heading
+      include Taped
+      include Frilled
 
       KIND = "pleater_hook"
       FIELDS = Fields.new(
@@ -14,8 +25,9 @@ module EarnestFold
         skips: [FieldKinds::CountListKind.new, Declare::REQUIRED],
         edge: Declare.count(least: 0, most: 1000),
         top_turn: Declare.length(Length::ZERO),
-        tape_below: Declare.length(nil),
-        end_hooks: Declare.flag(false)
+        end_hooks: Declare.flag(false),
+        **Taped::FIELDS.declared,
+        **Frilled::FIELDS.declared
       )
       EXAMPLE = {
         "kind" => KIND,
@@ -26,9 +38,7 @@ module EarnestFold
         "top_turn" => "2 cm"
       }.freeze
 
-      def taped? = true
-
-      def made_by = super.merge(heading: %w[lay_tape sew_tape put_in_hooks])
+      def made_by = super.merge(heading: put_on + %w[put_in_hooks])
 
       def hooked_as = :pronged
 
@@ -49,7 +59,8 @@ module EarnestFold
           hooks: hooks,
           **(end_hooks ? {end_hooks: 2} : {}),
           **placing(pockets, hooks),
-          heading_width: pocket_pitch * (pockets - hooks * taken)
+          heading_width: pocket_pitch * (pockets - hooks * taken),
+          tape_length: tape_length(task)
         }
       end
 
@@ -88,7 +99,8 @@ module EarnestFold
             :heading_width,
             figures[:heading_width],
             ["(", figures[:pockets], "−", figures[:hooks], "×", taken, ")", "×", pocket_pitch]
-          )
+          ),
+          tape_line(task)
         ]
       end
 

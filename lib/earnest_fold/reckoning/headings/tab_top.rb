@@ -3,8 +3,16 @@
 module EarnestFold
   module Reckoning
     # Tabs over a pole, at both edges and evenly between.
-    class TabTop < Value.define(:fullness, :top_turn, :tab_width, :tab_drop, :tab_spacing)
+    class TabTop < Value.define(
+      :fullness,
+      :top_turn,
+      :tab_width,
+      :tab_drop,
+      :tab_spacing,
+      *StiffenedTop::FIELDS.names
+    )
       include Heading
+      include StiffenedTop
 
       KIND = "tab_top"
       FIELDS = Fields.new(
@@ -12,7 +20,8 @@ module EarnestFold
         top_turn: Declare.length(Length::ZERO),
         tab_width: Declare.length(least: :over_zero),
         tab_drop: Declare.length,
-        tab_spacing: Declare.length(least: :over_zero)
+        tab_spacing: Declare.length(least: :over_zero),
+        **StiffenedTop::FIELDS.declared
       )
       EXAMPLE = {
         "kind" => KIND,
@@ -36,7 +45,7 @@ module EarnestFold
       # The top edge hangs below the pole by the tabs' drop.
       def rise(_points, support) = support.diameter && -(support.diameter + tab_drop)
 
-      def made_by = super.merge(top: %w[make_tabs turn_top], heading: %w[set_tabs])
+      def made_by = super.merge(heading: %w[make_tabs set_tabs])
 
       def figures(task, _support) = {tabs: [((task.flat - tab_width) / tab_spacing).ceil, 0].max + 1}
 

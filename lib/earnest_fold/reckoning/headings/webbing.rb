@@ -3,13 +3,20 @@
 module EarnestFold
   module Reckoning
     # Webbing and grommets, for halls and stages: grommets evenly along the heading, a pleat behind each.
-    class Webbing < Value.define(:fullness, :top_turn, :eyelet_spacing)
+    class Webbing < Value.define(:fullness, :top_turn, :eyelet_spacing, :grommet, :fastening)
       include Heading
       include FlatEnds
 
       KIND = "webbing"
-      FIELDS = Fields.new(fullness: Declare.fullness, top_turn: Declare.length(Length::ZERO),
-        eyelet_spacing: Declare.length(Length.mm(305), least: :over_zero))
+      # What it is tied or snapped to its support by, one in each grommet.
+      FASTENINGS = %w[none ties snaps].freeze
+      FIELDS = Fields.new(
+        fullness: Declare.fullness,
+        top_turn: Declare.length(Length::ZERO),
+        eyelet_spacing: Declare.length(Length.mm(305), least: :over_zero),
+        grommet: Declare.length(nil, least: :over_zero),
+        fastening: Declare.choice(FASTENINGS, "none", said: "fastenings")
+      )
       EXAMPLE = {
         "kind" => KIND,
         "fullness" => {"percent_added" => 75},
@@ -17,13 +24,17 @@ module EarnestFold
         "eyelet_spacing" => "12 in"
       }.freeze
 
-      def hangs_from_open_hooks? = true
+      # Ties and snaps don't let go.
+      def hangs_from_open_hooks? = fastening == "none"
 
-      def made_by = super.merge(heading: %w[sew_webbing form_pleats set_grommets])
+      def made_by = super.merge(heading: %w[sew_webbing form_pleats set_grommets put_in_fastenings])
 
       def sewn_by_machine? = true
 
-      def figures(task, _support) = {eyelets: (task.span.finished_width / eyelet_spacing).ceil + 1}
+      def figures(task, _support)
+        eyelets = (task.span.finished_width / eyelet_spacing).ceil + 1
+        {eyelets: eyelets, **((fastening == "none") ? {} : {fastening.to_sym => eyelets})}
+      end
 
       def marks(task, figures)
         Counting

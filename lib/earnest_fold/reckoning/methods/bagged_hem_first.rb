@@ -26,6 +26,7 @@ EarnestFold::Reckoning::Methods.define(
     :heading,
     "tack_flap",
     "compare_pair",
+    "make_tiebacks",
     "press_and_tag"
   ]
 )

@@ -24,10 +24,12 @@ EarnestFold::Reckoning::Methods.define(
     "bag_lining",
     "match_centres",
     "mark_drop",
+    "stiffen_top",
     "seam_across_top",
     "finish_corners",
     :heading,
     "compare_pair",
+    "make_tiebacks",
     "press_and_tag"
   ]
 )

@@ -24,6 +24,7 @@ EarnestFold::Reckoning::Methods.define(
     :top,
     :heading,
     "compare_pair",
+    "make_tiebacks",
     "press_and_tag"
   ]
 )

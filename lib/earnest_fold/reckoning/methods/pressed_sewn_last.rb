@@ -22,6 +22,7 @@ EarnestFold::Reckoning::Methods.define(
     "sew_all_round",
     :heading,
     "compare_pair",
+    "make_tiebacks",
     "press_and_tag"
   ]
 )

@@ -18,6 +18,7 @@ EarnestFold::Reckoning::Methods.define(
       "turn_sides",
       *(heading.hem_last? ? top + hem : hem + top),
       "compare_pair",
+      "make_tiebacks",
       "press_and_tag"
     ]
   }

@@ -21,6 +21,9 @@ module EarnestFold
       # @return [Length]
       def depth = frill * 2 + seam * 2
 
+      # @return [Length] of the seam by which strips of it are joined where no cloth is long enough for it whole
+      def joined_by = seam
+
       def working
         [
           Line.of(:part_length, length, [heading_length, "+", 2, "×", seam]),

@@ -4,11 +4,13 @@ module EarnestFold
   module Reckoning
     # A band round the dressed curtain: folded to its centre and in half, so that no raw edge is left, or turned
     # through.
-    class Tieback < Value.define(:girth, :ease, :finished_depth, :end_turn, :make, :seam, :count)
+    class Tieback < Value.define(:girth, :ease, :finished_depth, :end_turn, :make, :seam, :fastening, :count)
       include SmallPart
 
       KIND = "tieback"
       MAKES = %w[folded turned_through].freeze
+      # What holds it to the wall: a ring at each end, or a strip that sticks to another.
+      FASTENINGS = %w[rings hook_and_loop].freeze
       FIELDS = Fields.new(
         girth: Declare.length(least: :over_zero),
         ease: Declare.length(Length::ZERO),
@@ -16,6 +18,7 @@ module EarnestFold
         end_turn: Declare.length(Length::ZERO),
         make: Declare.choice(MAKES, "folded"),
         seam: Declare.length(Length::ZERO),
+        fastening: Declare.choice(FASTENINGS, "rings"),
         count: Declare.count(2, least: 1, most: 1000)
       )
       EXAMPLE = {
@@ -26,8 +29,34 @@ module EarnestFold
         "end_turn" => "1.5 cm"
       }.freeze
 
+      # What is asked of the tiebacks of a treatment: there are none before both their sizes are known.
+      AT_WINDOW = Fields.new(
+        girth: Declare.length(nil, least: :over_zero),
+        finished_depth: Declare.length(nil, least: :over_zero),
+        ease: Declare.length(Length::ZERO),
+        end_turn: Declare.length(Length::ZERO),
+        make: Declare.choice(MAKES, "folded", said: "tieback_makes"),
+        fastening: Declare.choice(FASTENINGS, "rings", said: "tieback_fastenings"),
+        count: Declare.count(nil, least: 1, most: 1000)
+      )
+      # As it is asked for: how many and with what seam follow from the treatment.
+      Wanted = Value.define(*AT_WINDOW.names) do
+        # @param treatment [Treatment]
+        # @return [Tieback] one for each curtain where nobody says otherwise
+        def for(treatment) =
+          Tieback.new(**to_h, seam: treatment.making.seam, count: count || treatment.spans.size)
+      end
+
+      # @return [Array] the field of a treatment, as {Declare} has them
+      def self.at_window =
+        Declare.record(AT_WINDOW, nil) { |values, _| Wanted.new(**values) if values[:girth] && values[:finished_depth] }
+
       # @return [Length]
       def length = finished_length + end_turn * 2
+
+      # @return [Hash{Symbol => Integer, Length}] what all of them are fastened by
+      def fastened_by =
+        (fastening == "rings") ? {tieback_rings: 2 * count} : {hook_and_loop: finished_depth * count}
 
       # @return [Length]
       def depth = (make == "folded") ? finished_depth * 4 : finished_depth * 2 + seam * 2
@@ -44,8 +73,7 @@ module EarnestFold
         ]
       end
 
-      private
-
+      # @return [Length] round the dressed curtain
       def finished_length = girth + ease
     end
 

@@ -29,10 +29,16 @@ module EarnestFold
         Sort.of(:rings, hangs: true, carried: true),
         Sort.of(:end_stops, hangs: true),
         Sort.of(:eyelets, hangs: true, sewn_in: true),
+        Sort.of(:ties, hangs: true),
+        Sort.of(:snaps, hangs: true),
+        Sort.of(:tiebacks, kept: false),
+        Sort.of(:tieback_rings, sewn_in: true),
+        Sort.of(:hook_and_loop, measured: true, sewn_in: true),
         Sort.of(:weights, sewn_in: true),
         Sort.of(:cord, measured: true),
         Sort.of(:tape_length, measured: true, sewn_in: true),
         Sort.of(:buckram_length, measured: true, sewn_in: true),
+        Sort.of(:stiffening, measured: true, sewn_in: true),
         Sort.of(:chain, measured: true, sewn_in: true),
         Sort.of(:weight_tape, measured: true, sewn_in: true),
         Sort.of(:pipe, measured: true),
@@ -40,7 +46,9 @@ module EarnestFold
       ].freeze
       BY_NAME = ALL.to_h { |sort| [sort.name, sort] }.freeze
       # By the curtain or its support rather than by its heading.
-      OF_CURTAIN = %i[weights chain weight_tape pipe end_stops cord].freeze
+      OF_CURTAIN = %i[
+        weights chain weight_tape pipe end_stops cord stiffening tiebacks tieback_rings hook_and_loop
+      ].freeze
       BY_HEADING = (BY_NAME.keys - OF_CURTAIN).freeze
       # What is laid along the whole foot.
       ALONG = {"chain" => :chain, "tape" => :weight_tape, "pipe" => :pipe}.freeze
@@ -65,7 +73,8 @@ module EarnestFold
           BY_HEADING
             .select { |name| figures.all? { |heading| heading[name] } }
             .to_h { |name| [name, figures.map { |heading| heading[name] }.reduce(:+)] }
-        {**weighing(reckoning), **of_supports(reckoning.treatment), **counted}
+        [weighing(reckoning), of_supports(reckoning.treatment), stiffening(reckoning), tying_back(reckoning), counted]
+          .reduce(:merge)
       end
 
       # What weighs the foot, as it was chosen; nothing where there is no hem for it.
@@ -77,6 +86,15 @@ module EarnestFold
         count = curtains.sum { |curtain| treatment.weights(curtain) }
         count.positive? ? {weights: count} : {}
       end
+
+      # What stiffens the turned tops, all its layers.
+      def stiffening(reckoning)
+        stiffened = reckoning.treatment.heading.stiffened or return {}
+        lengths = reckoning.curtains.map { |curtain| reckoning.stiffening_length(curtain) }
+        {stiffening: lengths.reduce(:+) * stiffened.layers}
+      end
+
+      def tying_back(reckoning) = (one = reckoning.tieback) ? {tiebacks: one.count, **one.fastened_by} : {}
 
       # A stop at each end of each support where hooks end on it, and the cord that gliders ride on.
       def of_supports(treatment)

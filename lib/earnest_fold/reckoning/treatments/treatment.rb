@@ -4,7 +4,8 @@ module EarnestFold
   module Reckoning
     # One set of curtains at a window, as asked for. `face` is a {Cloth}; `lining` and `interlining` are nil where
     # there is none; `order_of_work` is the {MakingMethod} by which it is made, and `wrap_measured` what the face came
-    # round on the first curtain, nil before it was measured or where nothing is bagged.
+    # round on the first curtain, nil before it was measured or where nothing is bagged; `tieback` is what ties its
+    # curtains back, nil where nothing does.
     class Treatment < Value.define(
       :id,
       :name,
@@ -25,6 +26,7 @@ module EarnestFold
       :order_of_work,
       :weighting,
       :wrap_measured,
+      :tieback,
       :site,
       :wall,
       :notes
@@ -64,7 +66,7 @@ module EarnestFold
       FIELDS = Fields.new(
         id: Declare.id,
         **MEASURED,
-        **Declare.at("heading", heading: [HeadingField.new, Declare::REQUIRED]),
+        **Declare.at("heading", heading: [HeadingField.new, Declare::REQUIRED], tieback: Tieback.at_window),
         **CUT,
         **ROOM
       )

@@ -68,6 +68,21 @@ module EarnestFold
         ).wrap
       end
 
+      # @return [Tieback, nil] all that tie back its curtains
+      def tieback = @tieback ||= treatment.tieback&.for(treatment)
+
+      # @param curtain [Curtain]
+      # @return [Frill, nil] the strip that puffs up above its tape
+      def frill(curtain)
+        above = treatment.heading.frill_above or return
+        Frill.new(heading_length: curtain.flat_width, frill: above, seam: treatment.making.seam, count: 1)
+      end
+
+      # @param curtain [Curtain]
+      # @return [Length, nil] how long the stiffening of its top is: between the side turnings; nil where there is none
+      def stiffening_length(curtain) =
+        treatment.heading.stiffened && curtain.flat_width - treatment.making.side.depth * 2
+
       # @return [Integer, nil] carriers that all its curtains need
       def carriers_needed
         counts = curtains.map { |curtain| treatment.heading.carriers(curtain.heading) }

@@ -21,6 +21,10 @@ module EarnestFold
         def kinds_of_part =
           R::SmallParts.to_h { |kind| [kind.kind, kind.fields.reject { |field| field.kind.words }.map(&:key)] }
 
+        # @param part [Reckoning::SmallPartOfJob]
+        # @return [Boolean] whether it comes with a treatment, so that it isn't taken away here
+        def comes_with?(part) = R::Cutting::PartsWanted.own?(part.id)
+
         def cloth = cutting.cloth
 
         def unit = @screen.unit

@@ -7,6 +7,7 @@ module EarnestFold
       # near the one used.
       class Heading < Desk
         STATION = "heading"
+        TIEBACK = R::Tieback::AT_WINDOW.names.map { |name| "tieback.#{name}" }.freeze
 
         def kinds = field("heading.kind")
 
@@ -14,6 +15,12 @@ module EarnestFold
         def fields =
           @fields ||=
             (Work::SpecFields.heading_paths(spec) + support_paths).map { |path| field(path) }
+
+        # @return [Array<Field>] of what ties the curtains back
+        def tieback_fields = @tieback_fields ||= TIEBACK.map { |path| field(path) }
+
+        # @return [Reckoning::Tieback, nil]
+        def tieback = reckoning&.tieback || treatment&.tieback&.for(treatment)
 
         # @return [Integer] figures here that depart from the house's rules
         def departures = ruled.departures(Work::SpecFields.heading_paths(spec))

@@ -5,13 +5,18 @@ module EarnestFold
     # Of tapes, cords, hooks and rings.
     module Judgement
       # Pockets outward, from a pocket.
-      say_at_work("tape_side", on: on(:lay, layer: :tape)) { {} }
+      say_at_work("tape_side", on: on(:lay, layer: :tape)) do |seen, _|
+        next unless seen.curtains.first.heading[:hooks]
+        next {form: :looped} if seen.heading.hooked_as == :looped
+
+        {form: seen.heading.top_row_first? ? :top_row : nil}.compact
+      end
 
       # A tape is never cut through a pocket.
       say_at_work("tape_end", on: on(:lay, layer: :tape)) { {} }
 
       # Two rows of pins, one at each edge.
-      say_at_work("two_rows_of_pins", on: on(:pin, layer: :tape)) { {} }
+      say_at_work("two_rows_of_pins", on: on(:pin, layer: :tape)) { |seen, _| {} unless seen.heading.top_row_first? }
 
       # All hook places are laid out before anything is sewn.
       say_at_work("try_before_sewing", on: on(:pin, layer: :tape)) do |seen, _|
@@ -25,8 +30,10 @@ module EarnestFold
       # Both long edges in one direction.
       say_at_work("both_rows_one_way", on: on(:sew, layer: :tape, by: :machine)) { {} }
 
-      # A tape that is pulled ropes.
-      say_at_work("rope_tape", on: on(:sew, layer: :tape, by: :machine)) { {} }
+      # A tape that is pulled ropes; one whose top row is sewn first can't.
+      say_at_work("rope_tape", on: on(:sew, layer: :tape, by: :machine)) do |seen, _|
+        {} unless seen.heading.top_row_first?
+      end
 
       # Cords are secured at the far end before they are drawn.
       say_at_work("far_end_first", on: on(:draw, layer: :tape)) { {} }

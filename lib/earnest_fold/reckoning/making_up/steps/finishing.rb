@@ -9,7 +9,9 @@ module EarnestFold
         once(
           "compare_pair",
           ->(_) { [op(:compare, :face)] },
-          needs: %w[sew_hem put_in_hooks mark_drop turn_top sew_tape draw_up sew_pleats set_eyelets sew_pocket]
+          needs: %w[
+            sew_hem put_in_hooks mark_drop turn_top sew_tape sew_second_row draw_up sew_pleats set_eyelets sew_pocket
+          ]
         ) do |work|
           next unless work.pair?
 
@@ -24,7 +26,7 @@ module EarnestFold
         once(
           "press_and_tag",
           ->(work) { [op(:press, *(work.treatment.lining ? %i[face lining] : %i[face]))] },
-          needs: %w[compare_pair sew_hem put_in_hooks mark_drop tack_flap finish_corners]
+          needs: %w[compare_pair sew_hem put_in_hooks mark_drop tack_flap finish_corners make_tiebacks]
         ) do |work|
           done(
             {finished_drop: work.drop, curtains: work.curtains.size},

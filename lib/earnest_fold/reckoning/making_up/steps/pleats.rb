@@ -46,7 +46,7 @@ module EarnestFold
             [op(:mark, :face, at: :heading), op(:cut, :face, at: :heading), op(:set, :face, at: :heading)]
           },
           with: %i[snaps],
-          needs: %w[turn_top sew_tape]
+          needs: %w[turn_top sew_tape sew_second_row sew_top]
         ) do |work, curtain|
           done(
             curtain.heading.slice(:eyelets, :pitch, :first),
@@ -91,12 +91,28 @@ module EarnestFold
           ->(_) { [op(:mark, :webbing, at: :heading), op(:set, :webbing, at: :heading)] },
           with: %i[snaps],
           needs: %w[form_pleats sew_webbing]
-        ) do |_, curtain|
+        ) do |work, curtain|
           count = curtain.heading[:eyelets]
           done(
-            {grommets: count, grommet_gap: (count > 1) ? curtain.finished_width / (count - 1) : nil},
+            {
+              grommets: count,
+              grommet: work.heading.grommet,
+              grommet_gap: (count > 1) ? curtain.finished_width / (count - 1) : nil
+            },
+            said: [:do, work.heading.grommet && :size],
             times: {eyelet: count}
           )
+        end
+
+        # A tie or a snap hook through each grommet.
+        each_curtain(
+          "put_in_fastenings",
+          ->(_) { [op(:set, :webbing, at: :heading)] },
+          with: %i[count],
+          needs: %w[set_grommets]
+        ) do |_, curtain|
+          fastened = curtain.heading.slice(:ties, :snaps)
+          done(fastened, said: fastened.keys, times: {hook: fastened.values.sum}) unless fastened.empty?
         end
 
         # A heading that says nothing more of itself: set by its figures.

@@ -3,7 +3,7 @@
 module EarnestFold
   module Reckoning
     module MakingUp
-      # Tapes, their cords and hooks.
+      # Tapes, their cords and hooks. What hangs on a tape that is sewn needs it sewn, one way or the other.
       module Steps
         module_function
 
@@ -21,7 +21,7 @@ module EarnestFold
               (op(:tack, :face, :tape, at: :heading) if work.face.creeps),
               op(:pin, :face, :tape, at: :heading)].compact
           },
-          needs: %w[turn_top seam_across_top mark_drop]
+          needs: %w[turn_top seam_across_top mark_drop set_frill]
         ) do |work, curtain|
           turned_in, below = asked_of_heading(work, :tape_turn_in), asked_of_heading(work, :tape_below)
           length = curtain.heading[:tape_length] || curtain.flat_width
@@ -49,6 +49,42 @@ module EarnestFold
           )
         end
 
+        # The tape below, the curtain above, sewn a foot's width along the fold: the top row can't rope.
+        each_curtain(
+          "sew_top_row",
+          ->(work) {
+            [op(:lay, :face, :tape, at: :heading), op(:measure, :tape, at: :heading),
+              op(:pin, :face, :tape, at: :heading),
+              op(:sew, *tape_layers(work), at: :heading, by: :machine)]
+          },
+          needs: %w[turn_top seam_across_top mark_drop set_frill]
+        ) do |work, curtain|
+          turned_in = asked_of_heading(work, :tape_turn_in)
+          length = curtain.heading[:tape_length]
+          done(
+            {tape_length: length, turned_in: turned_in, **curtain.heading.slice(:pockets)},
+            said: [:do, turned_in && :turned_in],
+            times: {set_up: 1, mark: 1/2r, tape: metres(length) / 2}
+          )
+        end
+
+        # What of the turning would show below the tape goes.
+        each_curtain(
+          "trim_turning",
+          ->(_) { [op(:cut, :face, at: :top)] },
+          needs: %w[sew_top_row]
+        ) { |work, curtain| done({flat_width: curtain.flat_width}, times: {mark: 1/2r}) unless work.top.zero? }
+
+        # The tape folded down over it and felt for, its lower edge sewn, then the ends.
+        each_curtain(
+          "sew_second_row",
+          ->(work) { [op(:fold, :tape, at: :heading), op(:sew, *tape_layers(work), at: :heading, by: :machine)] },
+          needs: %w[sew_top_row trim_turning]
+        ) do |_, curtain|
+          length = curtain.heading[:tape_length]
+          done({tape_length: length}, times: {tape: metres(length) / 2})
+        end
+
         # @return [Boolean] whether the tape is sewn to the face alone, the lining taken up under it
         def face_alone?(work) = work.heading.lining_taken_up? && !work.treatment.lining.nil?
 
@@ -72,7 +108,7 @@ module EarnestFold
         each_curtain(
           "draw_up",
           ->(_) { [op(:draw, :face, :tape, at: :heading), op(:measure, :face, at: :heading)] },
-          needs: %w[sew_tape]
+          needs: %w[sew_tape sew_second_row]
         ) do |_, curtain|
           done(
             {finished_width: curtain.finished_width, half: curtain.finished_width / 2},
@@ -87,7 +123,7 @@ module EarnestFold
           "put_in_hooks",
           ->(_) { [op(:set, :tape, at: :heading)] },
           with: %i[count],
-          needs: %w[draw_up sew_tape sew_pleats take_up_lining]
+          needs: %w[draw_up sew_tape sew_second_row sew_pleats take_up_lining]
         ) do |work, curtain|
           count = curtain.heading[:hooks] or next
           pins = asked_of_heading(work, :pin_setting)
@@ -104,7 +140,7 @@ module EarnestFold
               work.heading.hooked_every && :every,
               curtain.heading[:end_hooks] && :ends,
               pins && :pin_setting
-],
+            ],
             times: {hook: count}
           )
         end

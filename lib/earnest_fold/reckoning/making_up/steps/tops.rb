@@ -45,11 +45,28 @@ module EarnestFold
           )
         end
 
+        # Stiffening laid along the top, between the side turnings, before it is turned.
+        each_curtain(
+          "stiffen_top",
+          ->(_) { [op(:cut, :buckram), op(:lay, :face, :buckram, at: :top), op(:pin, :face, :buckram, at: :top)] },
+          needs: %w[mark_drop]
+        ) do |work, curtain|
+          stiffened = work.heading.stiffened or next
+          length = work.reckoning.stiffening_length(curtain)
+          done(
+            {stiffening_length: length, stiffening: stiffened.depth, layers: stiffened.layers},
+            said: [(stiffened.layers > 1) ? :in_layers : :do],
+            times: {set_up: 1, tape: metres(length)}
+          )
+        end
+
         # The top folded down on its lines.
         each_curtain(
           "turn_top",
           ->(_) { [op(:fold, :face, at: :top), op(:press, :face, at: :top)] },
-          needs: %w[mark_drop put_in_buckram lock_in_lining table_lining bag_lining turn_sides turn_sides_over]
+          needs: %w[
+            mark_drop put_in_buckram stiffen_top lock_in_lining table_lining bag_lining turn_sides turn_sides_over
+          ]
         ) do |work, curtain|
           next if work.top.zero?
 

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # Headings made by a tape along the top: how it is laid and sewn, and how much of it there is to be. A kind that
+    # includes this has {FIELDS} among its own.
+    module Taped
+      # Laid on the turned top and sewn at both edges; or the top row first, right along the fold, with the tape folded
+      # down for the second, so that it can't rope.
+      SEWN = %w[laid_on top_row_first].freeze
+      FIELDS = Fields.new(
+        tape_turn_in: Declare.length(Length::ZERO),
+        tape_below: Declare.length(nil),
+        tape_sewn: Declare.choice(SEWN, "laid_on", said: "tapes_sewn")
+      )
+      # @return [Boolean]
+      def taped? = true
+
+      def top_row_first? = taped? && tape_sewn == "top_row_first"
+
+      # @return [Array<String>] the steps by which the tape is put on
+      def put_on = %w[make_frill set_frill] + SEWN_BY.fetch(tape_sewn)
+
+      # @param task [HeadingTask]
+      # @return [Length] the tape of one curtain, with what is turned in at both ends
+      def tape_length(task) = task.flat + tape_turn_in * 2
+
+      # @return [Line]
+      def tape_line(task) = Line.of(:tape_length, tape_length(task), [task.flat, "+", 2, "×", tape_turn_in])
+
+      SEWN_BY = {
+        "laid_on" => %w[lay_tape sew_tape],
+        "top_row_first" => %w[sew_top_row trim_turning sew_second_row]
+      }.freeze
+      private_constant :SEWN_BY
+    end
+
+    # Tapes above which a frill may puff up, set between them and the curtain. A kind that includes this has {FIELDS}
+    # among its own.
+    module Frilled
+      FIELDS = Fields.new(puffed_frill: Declare.length(nil, least: :over_zero))
+
+      # @return [Length, nil] how far it stands above the top
+      def frill_above = puffed_frill
+    end
+
+    # What stiffens a top that nothing is laid on: so many layers, so deep.
+    Stiffening = Value.define(:depth, :layers)
+
+    # Headings whose top may be stiffened. A kind that includes this has {FIELDS} among its own.
+    module StiffenedTop
+      FIELDS = Fields.new(
+        stiffening: Declare.length(nil, least: :over_zero),
+        stiffening_layers: Declare.count(1, least: 1, most: 10)
+      )
+
+      # @return [Stiffening, nil]
+      def stiffened = stiffening && Stiffening.new(depth: stiffening, layers: stiffening_layers)
+    end
+  end
+end

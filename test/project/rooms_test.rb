@@ -28,8 +28,8 @@ class RoomsTest < EarnestFoldTest
   }.freeze
   # The core's subjects: each may name those before it, and none after it. Checks look at a reckoning without naming
   # it; `house` composes, and nothing names it.
-  SUBJECTS = %w[values fields window cloth headings/layout headings checks small_parts treatments methods alterations
-    making_up account diary cutting jobs judgement house].freeze
+  SUBJECTS = %w[values fields window cloth tapes headings/layout headings checks small_parts treatments methods
+    alterations making_up account diary cutting jobs judgement house].freeze
   DEFINED = /^ +(?:class|module) ([A-Z]\w+)|^ +([A-Z]\w+) = (?:\w+::)*(?:Value\.define|Struct\.new)/
   # Outside things, and the rooms that may know them.
   STRANGERS = {

@@ -52,8 +52,8 @@ class DeclaredDocuments
 
   # @return [Array<Made>] the whole of them
   def all =
-    plain + by_heading + by_opening + dress_pair + absent_in_turn + alone_in_turn + linings + cloths + alterations +
-      parts
+    plain + by_heading + by_tape + by_opening + dress_pair + absent_in_turn + alone_in_turn + linings + cloths +
+      alterations + parts
 
   # @return [Array<Made>] the least and the most of them, for a house of any habits
   def plain_and_full = [made("the least", treatment: least), made("the most", treatment: most, cloths: full_cloths)]
@@ -77,6 +77,7 @@ class DeclaredDocuments
   def made(name, **parts) = Made.new(name, document(**parts), REFUSALS.find { |about, _| about.match?(name) }&.last)
 
   def document(treatment: nil, unit: "cm", cloths: [face], alterations: [], **more)
+    treatment, tapes = treatment ? taped(treatment) : [nil, []]
     windows = treatment ? [{"id" => "w", "room" => WORDS, "treatments" => [{"id" => "t"}.merge(treatment)]}] : []
     {
       "format" => "earnest-fold/job",
@@ -86,6 +87,7 @@ class DeclaredDocuments
       "cloths" => cloths,
       "windows" => windows,
       **(alterations.empty? ? {} : {"alterations" => alterations}),
+      **(tapes.empty? ? {} : {"tapes" => tapes}),
       **more.transform_keys(&:to_s)
     }
   end
@@ -117,6 +119,28 @@ class DeclaredDocuments
         )
       ]
     end
+  end
+
+  # What a tape says the heading needn't.
+  def by_tape
+    R::Headings.select(&:tape).product(%i[least most], UNITS).map do |kind, amount, unit|
+      own = heading(kind.kind, amount).except(*kind.filled_by_tape)
+      own = own.merge("hook_row" => "top") if amount == :most && kind.fields.names.include?(:hook_row)
+      made(
+        "#{kind.kind} #{amount} with its tape, #{unit}",
+        treatment: least.merge("heading" => own, "tape" => WORDS),
+        unit: unit
+      )
+    end
+  end
+
+  # A tape that its heading can take, where one is named.
+  def taped(treatment)
+    kind = R::Headings[treatment.dig("heading", "kind")]&.tape
+    return [treatment.except("tape"), []] unless treatment.key?("tape") && kind
+
+    tape = record(R::Tape::FIELDS, "tape", :most).slice("id", *R::Tape::ASKED.fetch(kind)).merge("kind" => kind)
+    [treatment.merge("tape" => tape["id"]), [tape]]
   end
 
   # A dress pair's support has a length that nobody has to give.
@@ -329,6 +353,7 @@ class DeclaredDocuments
                               element(kind.kind, path, index)
                             end
                           end
+    when K::PitchesKind then [{"pitch" => "17.6 cm", "mark" => "dot"}, {"pitch" => "200 mm"}]
     when K::ChoiceKind then kind.words.last
     when K::FlagKind then true
     when K::FullnessKind then 2

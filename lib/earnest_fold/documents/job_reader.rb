@@ -22,6 +22,7 @@ module EarnestFold
 
         head = JobFormat::HEAD.read(@raw, R::Units::MM, @problems)
         @unit = R::Units::ALL.fetch(@raw["unit"], R::Units::MM)
+        @tapes = tapes
         @cloths = each_of("cloths", required: true) { |raw, place| cloth(raw, place) }
         windows = each_of("windows", required: true) { |raw, place| window(raw, place) }
         alterations = each_of("alterations") { |raw, place| alteration(raw, place) }
@@ -53,6 +54,15 @@ module EarnestFold
         values && R::Cloth.build(values, place)
       end
 
+      # @return [Hash{String => Hash}] as they are written, each read once to find what is wrong with it
+      def tapes
+        each_of("tapes") do |raw, place|
+          unique(:tape, raw, place)
+          R::Tape::FIELDS.read(raw, @unit, place) && [raw["id"], raw]
+        end
+          .to_h
+      end
+
       def window(raw, place)
         values = JobFormat::WINDOW.read(raw, @unit, place)
         return unless raw.is_a?(Hash)
@@ -65,7 +75,12 @@ module EarnestFold
 
       def treatment(raw, place)
         unique(:treatment, raw, place)
-        @reader ||= R::TreatmentReader.new(@cloths.to_h { |cloth| [cloth.id, cloth] }, @unit, faulty: @ids[:cloth])
+        @reader ||= R::TreatmentReader.new(
+          @cloths.to_h { |cloth| [cloth.id, cloth] },
+          @unit,
+          faulty: @ids[:cloth] + @ids[:tape],
+          tapes: @tapes
+        )
         @reader.read(raw, place)
       end
 

@@ -7,9 +7,9 @@ module EarnestFold
     # The job format out: a kept job as the text of a `*.fold.json` document. What goes out comes back the same.
     class JobWriter
       R = Reckoning
-      # A job as it is kept: windows are [id, room, name, {id => spec}], cloths {id => spec}; `extras` what else a
-      # document had.
-      Kept = R::Value.define(:title, :unit, :windows, :cloths, :extras)
+      # A job as it is kept: windows are [id, room, name, {id => spec}], cloths and tapes {id => spec}; `extras` what
+      # else a document had.
+      Kept = R::Value.define(:title, :unit, :windows, :cloths, :tapes, :extras)
 
       # @param kept [Kept]
       def initialize(kept)
@@ -26,14 +26,15 @@ module EarnestFold
           "version" => JobFormat::VERSION,
           "title" => @kept.title,
           "unit" => @kept.unit,
-          "cloths" => cloths,
+          "cloths" => named(@kept.cloths, R::Cloth::FIELDS),
+          **(@kept.tapes.empty? ? {} : {"tapes" => named(@kept.tapes, R::Tape::FIELDS)}),
           "windows" => windows
         }.merge(SpecFormat.extras_to_document(@kept.extras))
       end
 
       private
 
-      def cloths = @kept.cloths.map { |id, spec| {"id" => id}.merge(SpecFormat.to_document(spec, R::Cloth::FIELDS)) }
+      def named(specs, fields) = specs.map { |id, spec| {"id" => id}.merge(SpecFormat.to_document(spec, fields)) }
 
       def windows
         @kept.windows.map do |id, room, name, treatments|
@@ -41,9 +42,7 @@ module EarnestFold
             "id" => id,
             "room" => room,
             "name" => name,
-            "treatments" => treatments.map do |own, spec|
-              {"id" => own}.merge(SpecFormat.to_document(spec, R::Treatment::FIELDS))
-            end
+            "treatments" => named(treatments, R::Treatment::FIELDS)
           }
         end
       end

@@ -11,8 +11,10 @@ module EarnestFold
       # @param treatments [Array<Reckoning::TreatmentReckoning>]
       # @param cloths [Array<Reckoning::ClothReckoning>]
       # @param unit [Reckoning::Unit]
-      def initialize(treatments, cloths, unit)
-        @treatments, @cloths, @unit = treatments, cloths, unit
+      # @param tapes [Hash{String => Reckoning::Tape}] those that they take, by id
+      def initialize(treatments, cloths, unit, tapes: {})
+        @cloths, @unit = cloths, unit
+        @sundries = SundryRows.new(treatments, tapes)
       end
 
       # @return [String]
@@ -20,7 +22,7 @@ module EarnestFold
         CSV.generate do |csv|
           csv << row("needs.what", "needs.use", "needs.amount", "needs.unit", "needs.to_order", "needs.cost")
           @cloths.each { |made| csv << cloth(made) }
-          sundries.each { |name, amount| csv << [Words.say("sundries.#{name}"), "", *amount_cells(amount), "", ""] }
+          @sundries.to_a.each { |one| csv << sundry(one) }
         end
       end
 
@@ -38,9 +40,10 @@ module EarnestFold
         ]
       end
 
-      def amount_cells(amount) = amount.is_a?(R::Length) ? [Words.length(amount, @unit), @unit.name] : [amount.to_s, ""]
+      def sundry(one) =
+        [Cells.guarded(one.says), "", *amount_cells(one.amount), "", one.cost ? Words.money(one.cost) : ""]
 
-      def sundries = R::HardwareCount.total(@treatments)
+      def amount_cells(amount) = amount.is_a?(R::Length) ? [Words.length(amount, @unit), @unit.name] : [amount.to_s, ""]
     end
   end
 end

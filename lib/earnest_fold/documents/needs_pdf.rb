@@ -12,8 +12,10 @@ module EarnestFold
       # @param cloths [Array<Reckoning::ClothReckoning>]
       # @param unit [Reckoning::Unit]
       # @param on_hand [Hash{Symbol => Integer, Reckoning::Length}]
-      def initialize(title, treatments, cloths, unit, on_hand: {})
-        @title, @treatments, @cloths, @unit, @on_hand = title, treatments, cloths, unit, on_hand
+      # @param tapes [Hash{String => Reckoning::Tape}] those that they take, by id
+      def initialize(title, treatments, cloths, unit, on_hand: {}, tapes: {})
+        @title, @cloths, @unit, @on_hand = title, cloths, unit, on_hand
+        @sundries = SundryRows.new(treatments, tapes)
       end
 
       # @return [String] the file
@@ -30,9 +32,9 @@ module EarnestFold
         )
         paper.table(
           Words.say("needs.sundries"),
-          words("needs.what", "needs.amount", "heading.on_hand", "heading.to_get"),
+          words("needs.what", "needs.amount", "heading.on_hand", "heading.to_get", "needs.cost"),
           sundries,
-          right: [1, 2, 3]
+          right: [1, 2, 3, 4]
         )
         paper.note(Words.say("needs.alone")).render
       end
@@ -52,14 +54,17 @@ module EarnestFold
       end
 
       def sundries
-        R::HardwareCount.total(@treatments).map do |name, amount|
-          there = @on_hand[name]
-          short = (there && there < amount) ? figure(amount - there) : ""
+        rows = @sundries.to_a
+        rows.map do |one|
+          # What is on hand is counted by the sort: where several are of one sort, nobody knows whose it is.
+          there = (rows.one? { |other| other.name == one.name }) ? @on_hand[one.name] : nil
+          short = (there && there < one.amount) ? figure(one.amount - there) : ""
           [
-            Words.say("sundries.#{name}"),
-            figure(amount),
+            one.says,
+            figure(one.amount),
             there ? figure(there) : Words.say("heading.not_counted"),
-            short
+            short,
+            one.cost ? Words.money(one.cost) : ""
           ]
         end
       end

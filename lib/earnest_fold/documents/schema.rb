@@ -36,6 +36,7 @@ module EarnestFold
         head = K.record_schema(JobFormat::HEAD)["properties"]
         head.merge(
           "cloths" => list(K.record_schema(R::Cloth::FIELDS)),
+          "tapes" => list(K.record_schema(R::Tape::FIELDS)),
           "windows" => list(window),
           "alterations" => list(with_curtain(of_kinds(R::Alterations))),
           "small_parts" => list(with_cloth(of_kinds(R::SmallParts)))

@@ -33,6 +33,21 @@ module EarnestFold
         #   Headings.fetch("clip_ring").asks_of_support # => ["support.carriers"]
         def asks_of_support = %w[support.carriers]
 
+        # @return [String, nil] the kind of tape that it takes; nil where it takes none
+        def tape = nil
+
+        # @return [Symbol, nil] its own field that the tape's pitch is; nil where it has none
+        def tape_pitch = nil
+
+        # @return [Array<String>] its own fields that a tape says for as long as nobody says otherwise
+        #
+        #   Headings.fetch("wave").filled_by_tape # => ["tape_below", "tape_turn_in", "hook_pitch"]
+        def filled_by_tape
+          return [] unless tape
+
+          (Tape::FILLS.keys & fields.names.map(&:to_s)) + [tape_pitch].compact.map(&:to_s)
+        end
+
         def build(values, _problems) = new(**values)
       end
 

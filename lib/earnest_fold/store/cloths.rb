@@ -58,18 +58,15 @@ module EarnestFold
 
       # @param version [Integer] as it was read
       # @raise [Stale, Missing]
-      def update(id, spec, colour:, version:)
-        Store.guard do
-          rows = @workroom.rows(:cloths).where(id: id)
-          changed = rows.where(version: version).update(
-            spec: Sequel.pg_jsonb(spec),
-            colour: colour,
-            version: version + 1,
-            updated_at: Sequel::CURRENT_TIMESTAMP
-          )
-          raise rows.empty? ? Missing : Stale, "cloth #{id}" unless changed == 1
-        end
-      end
+      def update(id, spec, colour:, version:) =
+        @workroom.change(
+          :cloths,
+          id,
+          version: version,
+          spec: Sequel.pg_jsonb(spec),
+          colour: colour,
+          updated_at: Sequel::CURRENT_TIMESTAMP
+        )
 
       private
 

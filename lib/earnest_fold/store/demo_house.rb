@@ -185,7 +185,7 @@ module EarnestFold
       def load(reset: false, today: Date.today)
         @today = today
         @workroom.transaction do
-          [:papers, :jobs, :cloths, :people, :rule_sets].each { |table| @workroom.rows(table).delete } if reset
+          [:papers, :jobs, :cloths, :tapes, :people, :rule_sets].each { |one| @workroom.rows(one).delete } if reset
           @workroom.rows(:paper_numbers).delete if reset
           next false unless [:jobs, :cloths].all? { |table| @workroom.rows(table).empty? }
 
@@ -199,7 +199,8 @@ module EarnestFold
       def furnish
         cloths = CLOTHS.transform_values { |spec, colour| @workroom.cloths.create(spec, colour: colour).to_s }
         sets = @workroom.house.read.sets.to_h { |set| [set.name, set.id.to_s] }
-        Rooms::JOBS.each { |job| room(job, cloths, sets) }
+        tapes = Tapes::ALL.transform_values { |spec| @workroom.tapes.create(spec).to_s }
+        Rooms::JOBS.each { |job| room(job, cloths, sets, tapes) }
         vestry
         @workroom.house.update(version: @workroom.house.read.version, on_hand: ON_HAND)
         Pieces::ALL.each do |key, pieces|
@@ -264,14 +265,14 @@ module EarnestFold
       end
 
       # A room of the house: its treatments name cloths and sets by their keys here.
-      def room((title, unit, notes, windows), cloths, sets)
+      def room((title, unit, notes, windows), cloths, sets, tapes)
         id = @workroom.jobs.bring_in(
           title: title,
           unit: unit,
           extras: {},
           cloths: {},
           windows: windows.map do |place, name, layers|
-            [place, name, layers.map { |spec| settled(spec, cloths, sets) }]
+            [place, name, layers.map { |spec| settled(spec, cloths, sets, tapes) }]
           end
         )
         @workroom.jobs.set_notes(id, notes, version: version(id))
@@ -284,7 +285,7 @@ module EarnestFold
 
       def version(id) = @workroom.jobs.find(id).version
 
-      def settled(spec, cloths, sets)
+      def settled(spec, cloths, sets, tapes)
         inner =
           %w[lining interlining]
             .select { |part| spec[part] }
@@ -292,7 +293,8 @@ module EarnestFold
         spec.merge(
           "face" => cloths.fetch(spec["face"]),
           **inner,
-          **(spec["rules"] ? {"rules" => sets.fetch(spec["rules"])} : {})
+          **(spec["rules"] ? {"rules" => sets.fetch(spec["rules"])} : {}),
+          **(spec["tape"] ? {"tape" => tapes.fetch(spec["tape"])} : {})
         )
       end
     end

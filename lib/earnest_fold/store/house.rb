@@ -2,11 +2,15 @@
 
 module EarnestFold
   module Store
-    # The house: what the workroom has decided, its sets of rules, and what small parts it has on hand.
+    # The house: what the workroom has decided, its sets of rules, its tapes, and what small parts it has on hand.
     class House
       # As it is read: `rules` are the core's, `sets` the {RuleSet}s in their order, `on_hand` counts and lengths by
-      # part. `state` stands for all of it: whatever changes, it is another one.
-      Record = Reckoning::Value.define(:name, :unit, :rules, :stored, :on_hand, :version, :sets, :state) do
+      # part, `tapes` the {Records::Tape}s by name. `state` stands for all of it: whatever changes, it is another one.
+      Record = Reckoning::Value.define(:name, :unit, :rules, :stored, :on_hand, :version, :sets, :tapes, :state) do
+        # @param id [String, Integer, nil]
+        # @return [Records::Tape, nil]
+        def tape(id) = id && tapes.find { |one| one.id.to_s == id.to_s }
+
         # @param id [String, nil]
         # @return [RuleSet, nil]
         def set(id) = sets.find { |one| one.id.to_s == id.to_s }
@@ -46,11 +50,7 @@ module EarnestFold
       # @param id [Integer]
       # @raise [Stale, Missing, Taken]
       def update_set(id, name:, spec:, version:)
-        named do
-          rows = @workroom.rows(:rule_sets).where(id: id)
-          changed = rows.where(version: version).update(name: name, spec: Sequel.pg_jsonb(spec), version: version + 1)
-          raise rows.empty? ? Missing : Stale, "rule set #{id}" unless changed == 1
-        end
+        named { @workroom.change(:rule_sets, id, version: version, name: name, spec: Sequel.pg_jsonb(spec)) }
       end
 
       # @return [Integer] the id of a new set
@@ -73,7 +73,11 @@ module EarnestFold
       # Which state of each row this is: a row written anew has another xmin, or, by the same transaction, another
       # version.
       def versions
+        tapes = Store.db[:tapes]
+          .where(workroom_id: Sequel[:workrooms][:id])
+          .select(Sequel.lit("string_agg(concat_ws('.', tapes.id, tapes.version, tapes.xmin), ' ' ORDER BY tapes.id)"))
         joined.select(
+          tapes.as(:tapes_written),
           Sequel[:workrooms][:id].as(:id),
           Sequel[:workrooms][:version],
           Sequel.lit("workrooms.xmin::text AS written"),
@@ -136,6 +140,7 @@ module EarnestFold
           on_hand: Records.parsed(first[:on_hand]),
           version: first[:version],
           sets: sets.freeze,
+          tapes: @workroom.tapes.all.freeze,
           state: Object.new.freeze
         )
       end

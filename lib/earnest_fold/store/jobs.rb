@@ -215,21 +215,21 @@ module EarnestFold
         end
       end
 
-      # A whole job at once, all of it or nothing.
-      # @param windows [Array<Array(String, String, Array<Hash>)>] room, name, and the specs of the treatments
-      # @param cloths [Hash{String => Hash}] specs by the names that the treatments call them by
+      # A whole job at once, all of it or nothing ({WholeJob}).
       # @return [Integer] the job's id
-      def bring_in(title:, unit:, extras:, cloths:, windows:)
-        @workroom.transaction do
-          ids = cloths.transform_values { |spec| bring_cloth(spec).to_s }
-          kept = Sequel.pg_jsonb(renamed_parts(extras.except("alterations"), ids))
-          job = @workroom.insert(:jobs, title: title, unit: unit, extras: kept)[:id]
-          bring_alterations(job, windows.size, extras.fetch("alterations", []))
-          windows.each_with_index do |(room, name, specs), index|
-            bring_window(job, index + 1, room, name, specs.map { |spec| ids.empty? ? spec : renamed(spec, ids) })
+      def bring_in(**whole) = @workroom.transaction { WholeJob.new(@workroom, **whole).bring_in }
+
+      # @api private
+      # @param specs [Array<Hash>] of the treatments at the window
+      # @return [Integer] the id of the first of them
+      def bring_window(job, position, room, name, specs)
+        window = @workroom.insert(:windows, job_id: job, position: position, room: room, name: name)
+        specs
+          .each_with_index
+          .map do |spec, index|
+            @workroom.insert(:treatments, window_id: window[:id], position: index + 1, spec: Sequel.pg_jsonb(spec))[:id]
           end
-          job
-        end
+          .first
       end
 
       private
@@ -247,46 +247,6 @@ module EarnestFold
           .left_join(:windows, workroom_id: Sequel[:jobs][:workroom_id], job_id: Sequel[:jobs][:id])
           .left_join(:treatments, workroom_id: Sequel[:jobs][:workroom_id], window_id: Sequel[:windows][:id])
           .select(*JOINED)
-      end
-
-      # A cloth with its pieces: those go on the shelf.
-      def bring_cloth(spec)
-        id = @workroom.cloths.find_or_create(spec.except("pieces"))
-        @workroom.shelf.bring_in(id, spec.fetch("pieces", []))
-        id
-      end
-
-      # Each where it hangs, or by the name it came under.
-      def bring_alterations(job, windows, alterations)
-        alterations.each_with_index do |made, index|
-          bring_window(job, windows + index + 1, "", made["id"].to_s[0, 80], [made])
-        end
-      end
-
-      def renamed_parts(extras, ids)
-        parts = extras["small_parts"] or return extras
-        extras.merge(
-          "small_parts" => parts.map { |part| part["cloth"] ? part.merge("cloth" => ids.fetch(part["cloth"])) : part }
-        )
-      end
-
-      def bring_window(job, position, room, name, specs)
-        window = @workroom.insert(:windows, job_id: job, position: position, room: room, name: name)
-        specs
-          .each_with_index
-          .map do |spec, index|
-            @workroom.insert(:treatments, window_id: window[:id], position: index + 1, spec: Sequel.pg_jsonb(spec))[:id]
-          end
-          .first
-      end
-
-      # The treatments call the cloths by the ids they have here.
-      def renamed(spec, ids)
-        inner =
-          %w[lining interlining]
-            .select { |part| spec[part] }
-            .to_h { |part| [part, spec[part].merge("cloth" => ids.fetch(spec[part]["cloth"]))] }
-        spec.merge("face" => ids.fetch(spec["face"]), **inner)
       end
 
       # Changes places with the neighbour; all are numbered afresh, so that equal positions part.

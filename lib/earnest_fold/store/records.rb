@@ -28,6 +28,7 @@ module EarnestFold
       Treatment = Reckoning::Value.define(:id, :sort, :spec, :source, :version, :undoable, :put_away)
       Change = Reckoning::Value.define(:before, :after, :taken_back, :at, :by)
       Cloth = Reckoning::Value.define(:id, :spec, :source, :colour, :version)
+      Tape = Reckoning::Value.define(:id, :spec, :version)
       # The colour of a cloth of which nobody has said any.
       UNDYED = "#e6dcc6"
       # One line of the jobs list.

@@ -25,6 +25,9 @@ module EarnestFold
       # @return [Cloths]
       def cloths = Cloths.new(self)
 
+      # @return [Tapes]
+      def tapes = Tapes.new(self)
+
       # @return [House]
       def house = House.new(self)
 
@@ -64,6 +67,18 @@ module EarnestFold
 
       # @return [Hash] the row made
       def insert(table, values) = Store.guard { rows(table).returning.insert(values.merge(workroom_id: id)).first }
+
+      # Changes a row that is as it was read.
+      # @param table [Symbol] whose rows have a version
+      # @param version [Integer] as it was read
+      # @raise [Stale, Missing]
+      def change(table, id, version:, **values)
+        Store.guard do
+          one = rows(table).where(id: id)
+          changed = one.where(version: version).update(**values, version: version + 1)
+          raise one.empty? ? Missing : Stale, "#{table} #{id}" unless changed == 1
+        end
+      end
 
       # @yield one transaction
       def transaction(&block) = Store.guard { Store.db.transaction(&block) }

@@ -64,6 +64,12 @@ module EarnestFold
 
       def cloth(id) = "/cloths/#{id}"
 
+      def tapes = "/tapes"
+
+      def new_tape = "/tapes/new"
+
+      def tape(id) = "/tapes/#{id}"
+
       def shelf = "/shelf"
 
       def shelf_list = "/shelf.csv"

@@ -2,8 +2,8 @@
 
 module EarnestFold
   module Web
-    # How a treatment stands to the set of house rules that it takes: which rule spoke at each field, and where it
-    # departs.
+    # How a treatment stands to the set of house rules and to the tape that it takes: which of them spoke at each field,
+    # and where it departs.
     class Ruled
       R = Reckoning
       # What the set says of one field: its name, what it says (as a person reads it), and whether the treatment
@@ -25,8 +25,10 @@ module EarnestFold
       # @param set [Store::RuleSet, nil]
       # @param spec [Hash] the treatment's
       # @param unit [Reckoning::Unit]
-      def initialize(set, spec, unit)
-        @set, @spec, @unit = set, spec, unit
+      # @param tape [Store::Records::Tape, nil] which speaks before the set
+      def initialize(set, spec, unit, tape: nil)
+        @set, @spec, @unit, @tape = set, spec, unit, tape
+        @of_tape = Work::Starting.tape_figures(tape, spec)
         @marks = {}
       end
 
@@ -54,7 +56,7 @@ module EarnestFold
         ruled = value(path)
         unless ruled.nil?
           RuleMark.new(
-            name: name,
+            name: @of_tape.key?(path) ? @tape.spec["name"] : name,
             says: said(path, ruled),
             departs: !same?(path, ruled),
             path: path
@@ -68,7 +70,7 @@ module EarnestFold
         words ? Words.say("#{words}.#{ruled}") : kind(path).show(ruled, @unit)
       end
 
-      def value(path) = @set&.value(path, @spec.dig("heading", "kind"), @unit)
+      def value(path) = @of_tape.fetch(path) { @set&.value(path, @spec.dig("heading", "kind"), @unit) }
 
       def kind(path) = Work::SpecFields.kind(path, @spec)
 

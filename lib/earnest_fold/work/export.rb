@@ -10,9 +10,11 @@ module EarnestFold
         @sheet, @pieces = job, pieces
       end
 
-      # @return [Hash{Symbol => Object}] title, unit, extras, cloths ({id => spec}) and windows ([id, room, name,
-      #   {id => spec}])
-      def to_h = {title: job.title, unit: job.unit, extras: with_alterations, cloths: cloths, windows: windows}
+      # @return [Hash{Symbol => Object}] title, unit, extras, cloths and tapes ({id => spec}) and windows ([id,
+      #   room, name, {id => spec}])
+      def to_h = {
+        title: job.title, unit: job.unit, extras: with_alterations, cloths: cloths, tapes: tapes, windows: windows
+      }
 
       private
 
@@ -23,6 +25,13 @@ module EarnestFold
           .cloth_records
           .select { |record| @sheet.cloths_used.include?(record.id) }
           .to_h { |record| [record.id.to_s, with_pieces(record)] }
+
+      # Those that any of its windows takes.
+      def tapes =
+        job.treatments
+          .reject(&:put_away)
+          .filter_map { |made| @sheet.settled.tape(made.spec["tape"]) }
+          .to_h { |tape| [tape.id.to_s, tape.spec] }
 
       # A window at which something is altered only is none of the document's windows.
       def windows

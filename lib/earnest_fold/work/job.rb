@@ -100,6 +100,13 @@ module EarnestFold
       # @return [Store::RuleSet, nil] the set that a treatment takes
       def rule_set(entry) = settled.set(entry.record.spec["rules"])
 
+      # @return [Store::Records::Tape, nil] the tape that its heading takes
+      def tape(entry) = settled.tape(entry.record.spec["tape"])
+
+      # @return [Hash{String => Reckoning::Tape}] every tape of the house, by its id
+      def tapes =
+        settled.tapes.filter_map { |record| Reader.tape(record, unit) }.to_h { |tape| [tape.id, tape] }
+
       # @return [AtWork]
       # @raise [Store::Missing]
       def work(treatment_id) =

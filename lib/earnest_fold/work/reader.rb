@@ -29,6 +29,14 @@ module EarnestFold
         end
       end
 
+      # @param record [Store::Records::Tape]
+      # @param unit [Reckoning::Unit]
+      # @return [Reckoning::Tape, nil]
+      def self.tape(record, unit)
+        values = R::Tape::FIELDS.read({"id" => record.id.to_s}.merge(record.spec), unit, R::Problems.new)
+        values && R::Tape.new(**values)
+      end
+
       # @param id [String, nil]
       # @return [Store::Records::Cloth, nil]
       def cloth_record(id) = @records[id]

@@ -66,6 +66,10 @@ module EarnestFold
         (inner.nil? || inner == {}) ? spec.except(step) : spec.merge(step => inner)
       end
 
+      # @param values [Hash{String => Object}] by path, as {set} takes them
+      # @return [Hash] a copy with all of them
+      def over(spec, values) = values.reduce(spec) { |made, (path, value)| set(made, path, value) }
+
       # @return [String] what the field shows: what is kept, else what a choice left alone comes to
       #
       #   Work::SpecFields.shown("overlap", {"overlap" => "4 in"}, Units::CM) # => "10.2"

@@ -15,7 +15,9 @@ module EarnestFold
         "heading.kind" => :headed,
         "kind" => :altered,
         "rules" => :ruled,
-        "method" => :made_by
+        "method" => :made_by,
+        "tape" => :taped,
+        "heading.hook_row" => :hooked
       }.freeze
       private_constant :KEPT, :BRING
 
@@ -42,6 +44,17 @@ module EarnestFold
         {"kind" => kind}.merge(starts, spec.slice(*fields.names.map(&:to_s), *KEPT), {"kind" => kind})
       end
 
+      # @param tape [Store::Records::Tape, nil] that it takes
+      # @param spec [Hash]
+      # @return [Hash{String => Object}] what the tape says of its fields, by their paths
+      def self.tape_figures(tape, spec)
+        heading = spec["heading"]
+        kind = heading && R::Headings[heading["kind"]]
+        return {} unless tape && kind&.tape == tape.spec["kind"]
+
+        R::Tape.figures(tape.spec, heading, kind).transform_keys { |name| "heading.#{name}" }
+      end
+
       private
 
       # A heading has the house's own figures for its kind.
@@ -52,7 +65,8 @@ module EarnestFold
       # Another heading starts from the house's rules for its kind, at the same fullness.
       def headed(spec, kind)
         rules = set(spec).heading(kind, @unit)
-        spec.merge("heading" => rules.key?("fullness") ? rules.merge(spec["heading"].slice("fullness")) : rules)
+        heading = rules.key?("fullness") ? rules.merge(spec["heading"].slice("fullness")) : rules
+        spec.except("tape").merge("heading" => heading)
       end
 
       # A lining starts from the house's rules; without its cloth there is none.
@@ -65,7 +79,31 @@ module EarnestFold
       def interlined(spec, cloth) =
         cloth ? spec.merge("interlining" => {"cloth" => cloth}) : spec.except("interlining")
 
-      def ruled(spec, id) = (chosen = @settled.set(id)) ? chosen.applied(spec, @unit) : spec.except("rules")
+      def ruled(spec, id)
+        chosen = @settled.set(id) or return spec.except("rules")
+        made = chosen.applied(spec, @unit)
+        SpecFields.over(made, tape_figures(made))
+      end
+
+      # A tape brings its figures; what the one before said goes back to the rule.
+      def taped(spec, id)
+        was = tape_figures(spec).keys
+        kind, set = spec.dig("heading", "kind"), set(spec)
+        bare = SpecFields.over(spec.except("tape"), was.to_h { |path| [path, set.value(path, kind, @unit)] })
+        tape = @settled.tape(id)
+        return bare unless tape && R::Headings[kind]&.tape == tape.spec["kind"]
+
+        made = bare.merge("tape" => tape.id.to_s)
+        SpecFields.over(made, tape_figures(made))
+      end
+
+      # Into which row the hooks go decides how far they hang below.
+      def hooked(spec, row)
+        made = SpecFields.set(SpecFields.set(spec, "heading.hook_row", row), "heading.hook_below", nil)
+        SpecFields.over(made, tape_figures(made))
+      end
+
+      def tape_figures(spec) = Starting.tape_figures(@settled.tape(spec["tape"]), spec)
 
       # Another method means other figures: what the one before meant goes back to the rule, and what this one means is
       # there, as the treatment's own set says it where that is its own method.
@@ -77,7 +115,7 @@ module EarnestFold
         own = set.value("method", kind, @unit) == name
         meant = meant.to_h { |path, figure| [path, ruled.call(path) || figure] } if own
         meant = meant.reject { |path, _| path.start_with?("lining.") } unless spec["lining"]
-        meant.reduce(SpecFields.set(spec, "method", name)) { |made, (path, figure)| SpecFields.set(made, path, figure) }
+        SpecFields.over(SpecFields.set(spec, "method", name), meant)
       end
 
       # The set of rules that the treatment takes.

@@ -68,13 +68,18 @@ module EarnestFold
         def inner(_kept) = nil
       end
 
+      # @param fields [Fields]
+      # @param elsewhere [Array<String>] those that something else may say instead
       # @return [Hash] a JSON Schema object; unknown fields are let be, for later versions
-      def self.record_schema(fields)
+      def self.record_schema(fields, elsewhere = [])
         properties = fields.to_h { |field| [field.key, field_schema(field)] }
-        {"type" => "object", "properties" => properties, "required" => fields.select(&:required?).map(&:key)}
+        required = fields.select(&:required?).map(&:key) - elsewhere
+        {"type" => "object", "properties" => properties, "required" => required}
       end
 
       # @param kinds [Enumerable] of headings, alterations or small parts
+      # @yieldparam kind [Object]
+      # @yieldreturn [Array<String>] the fields of that kind that something else may say instead
       # @return [Hash] a record of the kind it names: said with "if", so that what is wrong is said of that kind alone
       def self.kinds_schema(kinds)
         {
@@ -82,7 +87,11 @@ module EarnestFold
           "properties" => {"kind" => {"enum" => kinds.map(&:kind)}},
           "required" => ["kind"],
           "allOf" => kinds.map do |kind|
-            {"if" => {"properties" => {"kind" => {"const" => kind.kind}}}, "then" => record_schema(kind.fields)}
+            elsewhere = block_given? ? yield(kind) : []
+            {
+              "if" => {"properties" => {"kind" => {"const" => kind.kind}}},
+              "then" => record_schema(kind.fields, elsewhere)
+            }
           end
         }
       end

@@ -37,6 +37,10 @@ module EarnestFold
         "eyelet_diameter" => "4 cm"
       }.freeze
 
+      def self.tape = "eyelet"
+
+      def self.tape_pitch = :tape_pitch
+
       def self.asks_of_support = %w[support.diameter]
 
       def thin_below = 8/5r

@@ -3,10 +3,18 @@
 module EarnestFold
   module Reckoning
     # A tape with a hook at every pitch and one at each very end: the width must be whole pitches.
-    class FixedPitch < Value.define(:fullness, :pitch, :top_turn, *Taped::FIELDS.names, *Frilled::FIELDS.names)
+    class FixedPitch < Value.define(
+      :fullness,
+      :pitch,
+      :top_turn,
+      *Taped::FIELDS.names,
+      *Frilled::FIELDS.names,
+      *HookRows::FIELDS.names
+    )
       include Heading
       include Taped
       include Frilled
+      include HookRows
       include CountedFlats
 
       KIND = "fixed_pitch"
@@ -15,9 +23,14 @@ module EarnestFold
         pitch: Declare.length(least: :over_zero),
         top_turn: Declare.length(Length::ZERO),
         **Taped::FIELDS.declared,
-        **Frilled::FIELDS.declared
+        **Frilled::FIELDS.declared,
+        **HookRows::FIELDS.declared
       )
       EXAMPLE = {"kind" => KIND, "fullness" => 3, "pitch" => "10 cm", "top_turn" => "7 cm"}.freeze
+
+      def self.tape = "fixed_pitch"
+
+      def self.tape_pitch = :pitch
 
       def pitch_to_the_ends = pitch
 

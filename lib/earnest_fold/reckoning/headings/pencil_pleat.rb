@@ -11,11 +11,13 @@ module EarnestFold
       :pocket_pitch,
       :pockets_a_hook,
       *Taped::FIELDS.names,
-      *Frilled::FIELDS.names
+      *Frilled::FIELDS.names,
+      *HookRows::FIELDS.names
     )
       include Heading
       include Taped
       include Frilled
+      include HookRows
 
       KIND = "pencil_pleat"
       FIELDS = Fields.new(
@@ -25,7 +27,8 @@ module EarnestFold
         pocket_pitch: Declare.length(nil, least: :over_zero),
         pockets_a_hook: Declare.count(nil, least: 1, most: 1000),
         **Taped::FIELDS.declared,
-        **Frilled::FIELDS.declared
+        **Frilled::FIELDS.declared,
+        **HookRows::FIELDS.declared
       )
       EXAMPLE = {
         "kind" => KIND,
@@ -34,6 +37,8 @@ module EarnestFold
         "tape_turn_in" => "3 cm",
         "hook_spacing" => "8 cm"
       }.freeze
+
+      def self.tape = "corded"
 
       def drawn_as = :gathers
 

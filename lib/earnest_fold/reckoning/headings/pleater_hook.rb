@@ -12,11 +12,13 @@ module EarnestFold
       :top_turn,
       :end_hooks,
       *Taped::FIELDS.names,
-      *Frilled::FIELDS.names
+      *Frilled::FIELDS.names,
+      *HookRows::FIELDS.names
     )
       include Heading
       include Taped
       include Frilled
+      include HookRows
 
       KIND = "pleater_hook"
       FIELDS = Fields.new(
@@ -27,7 +29,8 @@ module EarnestFold
         top_turn: Declare.length(Length::ZERO),
         end_hooks: Declare.flag(false),
         **Taped::FIELDS.declared,
-        **Frilled::FIELDS.declared
+        **Frilled::FIELDS.declared,
+        **HookRows::FIELDS.declared
       )
       EXAMPLE = {
         "kind" => KIND,
@@ -37,6 +40,8 @@ module EarnestFold
         "edge" => 3,
         "top_turn" => "2 cm"
       }.freeze
+
+      def self.tape = "pocketed"
 
       def made_by = super.merge(heading: put_on + %w[put_in_hooks])
 

@@ -24,6 +24,10 @@ module EarnestFold
         "top_turn" => "90 mm"
       }.freeze
 
+      def self.tape = "wave"
+
+      def self.tape_pitch = :hook_pitch
+
       def self.asks_of_support = super + %w[support.projection]
 
       def even_counted? = true

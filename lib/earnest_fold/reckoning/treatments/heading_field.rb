@@ -23,7 +23,7 @@ module EarnestFold
       # @return [Fields] of the kind it names; nothing but the name where it names none
       def inner(kept) = (kind = kept && Headings[kept["kind"]]) ? kind.all_fields : HEADING_NAME
 
-      def schema = FieldKinds.kinds_schema(Headings)
+      def schema = FieldKinds.kinds_schema(Headings, &:filled_by_tape)
     end
   end
 end

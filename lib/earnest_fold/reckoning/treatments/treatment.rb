@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     # One set of curtains at a window, as asked for. `face` is a {Cloth}; `lining` and `interlining` are nil where
-    # there is none; `order_of_work` is the {MakingMethod} by which it is made, and `wrap_measured` what the face came
+    # there is none; `tape` is the id of the {Tape} that its heading takes, nil where none is named;
+    # `order_of_work` is the {MakingMethod} by which it is made, and `wrap_measured` what the face came
     # round on the first curtain, nil before it was measured or where nothing is bagged; `tieback` is what ties its
     # curtains back, nil where nothing does.
     class Treatment < Value.define(
@@ -17,6 +18,7 @@ module EarnestFold
       :ease,
       :drop,
       :heading,
+      :tape,
       :making,
       :face,
       :run,
@@ -66,7 +68,8 @@ module EarnestFold
       FIELDS = Fields.new(
         id: Declare.id,
         **MEASURED,
-        **Declare.at("heading", heading: [HeadingField.new, Declare::REQUIRED], tieback: Tieback.at_window),
+        **Declare.at("heading", heading: [HeadingField.new, Declare::REQUIRED], tape: Declare.text(nil, least: 1),
+          tieback: Tieback.at_window),
         **CUT,
         **ROOM
       )

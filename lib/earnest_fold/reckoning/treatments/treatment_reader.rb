@@ -6,10 +6,13 @@ module EarnestFold
     class TreatmentReader
       # @param cloths [#[]] cloths by id, nil for one that isn't there
       # @param unit [Unit] of lengths that name none
-      # @param faulty [Array<String>] ids of cloths that are there but could not be read: their own problems say what
-      #   to mend
-      def initialize(cloths, unit, faulty: [])
+      # @param faulty [Array<String>] ids of cloths and tapes that are there but could not be read: their own problems
+      #   say what to mend
+      # @param tapes [Hash{String => Hash}, nil] tapes as they are written, by id; nil where what they say stands at
+      #   the headings already
+      def initialize(cloths, unit, faulty: [], tapes: nil)
         @cloths = cloths
+        @tapes = tapes
         @unit = unit
         @faulty = faulty
       end
@@ -20,6 +23,7 @@ module EarnestFold
       # @yieldparam read [KnownFields] what was read, where nothing was wrong
       # @return [Treatment, nil]
       def read(raw, place, known: nil, &keep)
+        raw = taped(raw, place) if @tapes
         values = Treatment.read(raw, @unit, place, known: known, &keep)
         strangers(raw, place) if raw.is_a?(Hash)
         return if values.nil? || place.any?
@@ -37,6 +41,19 @@ module EarnestFold
         treatment = Treatment.new(**made)
         Refusals.check(treatment, place)
         treatment unless place.any?
+      end
+
+      # What the tape says and the heading doesn't.
+      def taped(raw, place)
+        return raw unless raw.is_a?(Hash) && raw["tape"].is_a?(String) && raw["heading"].is_a?(Hash)
+
+        tape, heading = @tapes[raw["tape"]], raw["heading"]
+        kind = Headings[heading["kind"]]
+        return raw if tape.nil? && @faulty.include?(raw["tape"])
+        return place.within(:tape).add(:no_such_tape, id: raw["tape"]) || raw unless tape
+        return place.within(:tape).add(:tape_unsuited) || raw unless kind&.tape == tape["kind"]
+
+        raw.merge("heading" => Tape.figures(tape, heading, kind).merge(heading.compact))
       end
 
       def lined(part) = (cloth = @cloths[part.cloth]) && part.with(cloth: cloth)

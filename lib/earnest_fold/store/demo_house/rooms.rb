@@ -98,8 +98,11 @@ module EarnestFold
             "fullness" => "2.5",
             "top_turn" => "3 cm",
             "tape_turn_in" => "2 cm",
+            "tape_below" => "5 mm",
+            "pocket_pitch" => "2 cm",
             "hook_spacing" => "8 cm"
           },
+          "tape" => "sheer",
           "making" => {
             "hem" => {"kind" => "double", "depth" => "6 cm"},
             "side" => {"kind" => "double", "depth" => "2 cm"},
@@ -144,6 +147,7 @@ module EarnestFold
             "tape_turn_in" => "10 mm",
             "top_turn" => "90 mm"
           },
+          "tape" => "wave",
           "making" => {
             "hem" => {"kind" => "single", "depth" => "95 mm", "turn_under" => "0 mm"},
             "side" => {"kind" => "single", "depth" => "5 cm", "turn_under" => "0 cm"},

@@ -24,7 +24,8 @@ module EarnestFold
         # @return [Hash] what {Store::Jobs#bring_in} takes
         def values
           {title: @raw["title"], unit: @raw["unit"], extras: extras, windows: windows,
-           cloths: @raw["cloths"].to_h { |cloth| [cloth["id"], spec(cloth, R::Cloth::FIELDS)] }}
+           cloths: @raw["cloths"].to_h { |cloth| [cloth["id"], spec(cloth, R::Cloth::FIELDS)] },
+           tapes: tapes}
         end
 
         private
@@ -46,9 +47,23 @@ module EarnestFold
             [
               window["room"].to_s,
               window["name"].to_s,
-              window["treatments"].map { |made| spec(made, R::Treatment::FIELDS) }
+              window["treatments"].map { |made| taped(spec(made, R::Treatment::FIELDS)) }
             ]
           end
+        end
+
+        def tapes =
+          @tapes ||= @raw.fetch("tapes", []).to_h do |tape|
+            [tape["id"], Documents::SpecFormat.to_spec(tape, R::Tape::FIELDS, @raw["unit"]).except("id").compact]
+          end
+
+        # What its tape says stands at the heading from then on.
+        def taped(spec)
+          tape, heading = tapes[spec["tape"]], spec["heading"]
+          return spec.except("tape") unless tape
+
+          said = R::Tape.figures(tape, heading, R::Headings.fetch(heading["kind"]))
+          spec.merge("heading" => said.merge(heading.compact))
         end
 
         # What isn't the format's own is let through, but for `kind`: it tells somebody's own curtain from what is made.

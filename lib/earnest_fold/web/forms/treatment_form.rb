@@ -37,11 +37,12 @@ module EarnestFold
 
         # What changes other fields with it: which there are, what the house says of them, what a lining starts from.
         REACHING = /
-          \A(rules|method|weighting|face|lining\.cloth|interlining\.cloth|drop\.|wall\.|run|way)|(\A|\.)(kind|run)\z
+          \A(rules|tape|heading\.hook_row|method|weighting|face|lining\.cloth|interlining\.cloth|drop\.|wall\.|run|way)|
+          (\A|\.)(kind|run)\z
         /x
 
         # What brings other figures with it.
-        BRINGING = %w[rules method].freeze
+        BRINGING = %w[rules method tape].freeze
 
         # @return [Array<String>, nil] the only fields that may look otherwise by now; nil where any may
         def touched = (valid? && @changed.none? { |path| REACHING.match?(path) }) ? @changed : nil

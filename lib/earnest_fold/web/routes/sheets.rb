@@ -48,14 +48,21 @@ module EarnestFold
         def needs_list(id)
           job = sheet(id)
           filed(CSV, job, "-needs.csv")
-          Documents::NeedsCsv.new(job.figures.reckonings, job.cloths_needed, job.unit).text
+          Documents::NeedsCsv.new(job.figures.reckonings, job.cloths_needed, job.unit, tapes: job.tapes).text
         end
 
         def needs(id)
           job = sheet(id)
           filed(PDF, job, "-needs.pdf")
           Documents::NeedsPdf
-            .new(job.job.title, job.figures.reckonings, job.cloths_needed, job.unit, on_hand: job.on_hand)
+            .new(
+              job.job.title,
+              job.figures.reckonings,
+              job.cloths_needed,
+              job.unit,
+              on_hand: job.on_hand,
+              tapes: job.tapes
+            )
             .render
         end
 

@@ -102,7 +102,7 @@ module EarnestFold
           path = params["back_to_rule"]
           return params unless path.is_a?(String) && Forms::RuleSetForm.ruled?(path)
 
-          text = Ruled.new(job.rule_set(entry), entry.record.spec, unit_shown(job)).text(path)
+          text = Ruled.new(job.rule_set(entry), entry.record.spec, unit_shown(job), tape: job.tape(entry)).text(path)
           text ? params.merge(path => text) : params
         end
 

@@ -138,7 +138,7 @@ module EarnestFold
         # @return [Ruled]
         def ruled =
           @ruled ||=
-            sheet.rule_set(entry).then { |set| once(:ruled) { Ruled.new(set, spec, unit) } }
+            sheet.rule_set(entry).then { |set| once(:ruled) { Ruled.new(set, spec, unit, tape: sheet.tape(entry)) } }
 
         # @return [Field] which of the house's sets the treatment takes
         def rule_sets =

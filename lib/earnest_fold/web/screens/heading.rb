@@ -16,6 +16,32 @@ module EarnestFold
           @fields ||=
             (Work::SpecFields.heading_paths(spec) + support_paths).map { |path| field(path) }
 
+        # @return [Array<Field>] which of the house's tapes it takes, where it takes any
+        def tape_fields
+          kind = R::Headings.fetch(spec.dig("heading", "kind")).tape or return []
+          suiting = sheet.settled.tapes.select { |tape| tape.spec["kind"] == kind }
+          names = suiting.to_h { |tape| [tape.id.to_s, tape.spec["name"]] }
+          [field("tape", options: {"" => Words.say("tapes.not_named")}.merge(names))]
+        end
+
+        # @return [String] where a tape is written down that the house doesn't have yet
+        def new_tape = "#{Paths.new_tape}?#{URI.encode_www_form("for" => path)}"
+
+        # A pitch that the tape has: as it is kept, what it is called, how full it is, and whether it is the one used.
+        TapePitch = R::Value.define(:value, :pitch, :mark, :fullness, :chosen)
+
+        # @return [String, nil] the field that takes the tape's pitch
+        def pitch_path = (name = R::Headings.fetch(spec.dig("heading", "kind")).tape_pitch) && "heading.#{name}"
+
+        # @return [Array<TapePitch>] those that the tape has, where it has several
+        def tape_pitches
+          kept = sheet.tape(entry)&.spec&.fetch("pitches", nil).to_a
+          return [] if kept.size < 2 || pitch_path.nil?
+
+          used = R::LengthReader.read(spec.dig(*pitch_path.split(".")).to_s, unit)
+          kept.map { |one| tape_pitch(one, used) }
+        end
+
         # @return [Array<Field>] of what ties the curtains back
         def tieback_fields = @tieback_fields ||= TIEBACK.map { |path| field(path) }
 
@@ -72,6 +98,18 @@ module EarnestFold
         end
 
         private
+
+        def tape_pitch(kept, used)
+          pitch = R::LengthReader.read(kept["pitch"], unit)
+          spacing = spec.dig("heading", "glider_spacing")&.then { |typed| R::LengthReader.read(typed, unit) }
+          TapePitch.new(
+            value: kept["pitch"],
+            pitch: pitch,
+            mark: kept["mark"].to_s,
+            fullness: spacing&.positive? ? pitch / spacing : nil,
+            chosen: pitch == used
+          )
+        end
 
         def support_paths = R::Headings.fetch(spec.dig("heading", "kind")).asks_of_support
       end

@@ -83,6 +83,7 @@ module EarnestFold
         Routes::Logbook,
         Routes::Shelf,
         Routes::Cloths,
+        Routes::Tapes,
         # Last: any other page of a work is one of its stations.
         Routes::Stations
       ].freeze

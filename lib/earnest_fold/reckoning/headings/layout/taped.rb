@@ -44,6 +44,18 @@ module EarnestFold
       def frill_above = puffed_frill
     end
 
+    # Tapes whose hooks can go into one row or another. A kind that includes this has {FIELDS} among its own.
+    module HookRows
+      FIELDS = Fields.new(
+        hook_row: Declare.choice(Tape::ROWS, nil, said: "hook_rows"),
+        hook_below: Declare.length(nil)
+      )
+
+      # Where the row is known, its own setting speaks before the house's.
+      # @return [Length]
+      def rise(points, _support) = hook_below ? (tape_below || Length::ZERO) + hook_below : points.hook_drop
+    end
+
     # What stiffens a top that nothing is laid on: so many layers, so deep.
     Stiffening = Value.define(:depth, :layers)
 

@@ -127,19 +127,22 @@ module EarnestFold
         ) do |work, curtain|
           count = curtain.heading[:hooks] or next
           pins = asked_of_heading(work, :pin_setting)
+          row = work.heading.respond_to?(:hook_row) ? work.heading.hook_row : nil
           done(
             {
               hooks: count,
               every: work.heading.hooked_every,
               end_hooks: curtain.heading[:end_hooks],
               pin_setting: pins,
+              hook_below: asked_of_heading(work, :hook_below),
               pockets_of: work.heading.pockets_of(curtain.heading)
             },
             said: [
               work.heading.hooked_as,
               work.heading.hooked_every && :every,
               curtain.heading[:end_hooks] && :ends,
-              pins && :pin_setting
+              pins && :pin_setting,
+              row && :"row_#{row}"
             ],
             times: {hook: count}
           )

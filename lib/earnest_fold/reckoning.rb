@@ -53,6 +53,7 @@ require_relative "reckoning/window/support"
 require_relative "reckoning/window/opening"
 require_relative "reckoning/window/measured_points"
 require_relative "reckoning/window/drop"
+require_relative "reckoning/window/ordered"
 require_relative "reckoning/window/site"
 require_relative "reckoning/window/wall"
 

@@ -15,6 +15,14 @@ class ChecksTest < EarnestFoldTest
       [{"drop" => {"readings" => [214, "215.01"]}}],
       [{"drop" => {"readings" => [214, 215]}}]
     ],
+    "ordered_width" => [[{"ordered" => {"finished_width" => 99}}], [{"ordered" => {"finished_width" => 100}}]],
+    "ordered_drop" => [[{"ordered" => {"finished_drop" => 212}}], [{"ordered" => {"finished_drop" => 213}}]],
+    "ordered_cut" => [[{"ordered" => {"cut_length" => 250}}], [{"ordered" => {"cut_length" => 233}}]],
+    "ordered_widths" => [[{"ordered" => {"widths" => 1.5}}], [{"ordered" => {"widths" => 2}}]],
+    "ordered_pleats" => [
+      [{"heading" => D::PLEATS.merge("pleats" => 12), "ordered" => {"pleats" => 11}}],
+      [{"heading" => D::PLEATS.merge("pleats" => 12), "ordered" => {"pleats" => 12}}]
+    ],
     "fullness_thin" => [[{"making" => {"widths" => 1}}], [{"making" => {"widths" => 1.5}}]],
     "carriers_short" => [[{"support" => {"carriers" => 27}}], [{"support" => {"carriers" => 28}}]],
     "eyelet_too_tight" => [

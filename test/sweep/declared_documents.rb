@@ -15,6 +15,9 @@ class DeclaredDocuments
     "support.projection" => 120,
     "drop.readings" => 2140,
     "opening.cover" => 420,
+    "ordered.finished_width" => 1040,
+    "ordered.finished_drop" => 2120,
+    "ordered.cut_length" => 2330,
     "return_left" => 75,
     "return_right" => 75,
     "overlap" => 80,
@@ -53,7 +56,7 @@ class DeclaredDocuments
   # @return [Array<Made>] the whole of them
   def all =
     plain + by_heading + by_tape + by_opening + dress_pair + absent_in_turn + alone_in_turn + linings + cloths +
-      alterations + parts
+      ordered + alterations + parts
 
   # @return [Array<Made>] the least and the most of them, for a house of any habits
   def plain_and_full = [made("the least", treatment: least), made("the most", treatment: most, cloths: full_cloths)]
@@ -71,8 +74,8 @@ class DeclaredDocuments
 
   UNITS = %w[cm in].freeze
 
-  # A point that the length was measured from may not suit the heading; only a dress pair can do without a length.
-  REFUSALS = {/measured_from/ => /doesn.t suit this heading/, /all but support\.length/ => /must be given/}.freeze
+  # A point that the length was measured from may not suit the heading.
+  REFUSALS = {/measured_from/ => /doesn.t suit this heading/}.freeze
 
   def made(name, **parts) = Made.new(name, document(**parts), REFUSALS.find { |about, _| about.match?(name) }&.last)
 
@@ -153,6 +156,21 @@ class DeclaredDocuments
           "heading" => heading(head, :least),
           "support" => {"kind" => "track"}
         )
+      )
+    end
+  end
+
+  # Somebody else measured: the window needn't be.
+  def ordered
+    R::Opening::KINDS.product(UNITS).map do |kind, unit|
+      made(
+        "#{kind} as ordered, #{unit}",
+        treatment: least.except("drop").merge(
+          "opening" => opening(kind),
+          "support" => {"kind" => "track"},
+          "ordered" => {"finished_width" => "104 cm", "finished_drop" => "212 cm"}
+        ),
+        unit: unit
       )
     end
   end
@@ -263,6 +281,7 @@ class DeclaredDocuments
     @least ||= record(R::Treatment::FIELDS, "", :least).merge(
       "support" => {"kind" => "track", "length" => "204 cm"},
       "heading" => heading("pencil_pleat", :least),
+      "drop" => {"readings" => ["214 cm"]},
       "face" => "f",
       "opening" => {"kind" => "pair"}
     )

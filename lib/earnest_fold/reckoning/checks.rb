@@ -30,6 +30,15 @@ module EarnestFold
         raised.sort_by.with_index { |check, index| [LEVELS.index(check.level), index] }
       end
 
+      # @api private
+      # @param reckoning [TreatmentReckoning]
+      # @param name [Symbol] of a figure that may be ordered
+      # @return [Hash, nil] what was ordered, what the rules make, and how far apart they lie
+      def ordered_otherwise(reckoning, name)
+        one = reckoning.ordered.find { |beside| beside.name == name && beside.differs? } or return
+        {given: one.ordered, made: one.made, apart: (one.made - one.ordered).abs}
+      end
+
       # @param check [Check]
       # @return [String] the station at which it speaks
       #

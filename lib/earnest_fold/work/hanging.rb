@@ -33,7 +33,7 @@ module EarnestFold
         [
           [Told.of(several_supports? ? "hanging.each_support" : "hanging.support"), treatment.supports.first],
           *above_floor,
-          [Told.of("hanging.height"), treatment.drop.shortest],
+          *measured,
           [Told.of("work_figures.finished_drop"), reckoning.finished_drop],
           *stand_up,
           *pin_setting,
@@ -89,6 +89,10 @@ module EarnestFold
         treatment.heading.dressed? ? [Told.of("hanging.dress", days: @work.house.diary.setting_days)] : []
 
       def width_of(curtain) = Told.of(drawn? ? "hanging.width_of" : "hanging.fixed_width_of", hand: curtain.hand)
+
+      # Where somebody else measured, nobody here knows what.
+      def measured =
+        treatment.ordered.finished_drop ? [] : [[Told.of("hanging.height"), treatment.drop.shortest]]
 
       # Where the support's height was measured: how high it is, and where the foot comes to hang.
       def above_floor

@@ -36,7 +36,11 @@ module EarnestFold
       # @param path [String] of a field
       # @return [Boolean] whether it can't be left empty; what leaving out a cloth means, its list says
       def needs?(path)
-        return Reckoning::Support.length_needed?(record.spec.dig("opening", "kind")) if path == "support.length"
+        if path == "support.length"
+          return Reckoning::Support.length_needed?(*[%w[opening kind], %w[ordered finished_width]].map { |at|
+            record.spec.dig(*at)
+          })
+        end
 
         !path.match?(/\A(face|lining|interlining)/) && SpecFields.field(path, record.spec).required?
       end

@@ -9,9 +9,12 @@ module EarnestFold
         STATION = "measure"
         MANNER = :ask
 
+        # A drop that was ordered is the finished one.
         # @param seen [JudgementCase]
         # @return [Hash, nil]
         def self.call(seen)
+          return if seen.treatment.ordered.finished_drop
+
           drop = seen.treatment.drop
           {reading: drop.shortest} unless drop.measured_from && drop.measured_to
         end

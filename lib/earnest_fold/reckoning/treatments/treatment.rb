@@ -3,7 +3,7 @@
 module EarnestFold
   module Reckoning
     # One set of curtains at a window, as asked for. `face` is a {Cloth}; `lining` and `interlining` are nil where
-    # there is none; `tape` is the id of the {Tape} that its heading takes, nil where none is named;
+    # there is none; `ordered` is what somebody else ordered of it; `tape` is the id of the {Tape} that its heading takes, nil where none is named;
     # `order_of_work` is the {MakingMethod} by which it is made, and `wrap_measured` what the face came
     # round on the first curtain, nil before it was measured or where nothing is bagged; `tieback` is what ties its
     # curtains back, nil where nothing does.
@@ -17,6 +17,7 @@ module EarnestFold
       :overlap,
       :ease,
       :drop,
+      :ordered,
       :heading,
       :tape,
       :making,
@@ -42,7 +43,8 @@ module EarnestFold
         return_right: Declare.length(Length::ZERO, sane: Length.mm(2_000)),
         overlap: Declare.length(Length::ZERO, sane: Length.mm(2_000)),
         ease: Declare.length(Length::ZERO, sane: Length.mm(1_000)),
-        drop: Declare.record(DropAsked::FIELDS) { |values, _| DropAsked.new(**values) }
+        drop: Declare.record(DropAsked::FIELDS, DropAsked::UNMEASURED) { |values, _| DropAsked.new(**values) },
+        ordered: Declare.record(Ordered::FIELDS, Ordered::NOTHING) { |values, _| Ordered.new(**values) }
       )
       # What weighs the foot: nothing, a weight in each corner, one at each seam besides, or something all along it.
       WEIGHTINGS = %w[none corners corners_and_seams chain tape pipe].freeze
@@ -83,29 +85,43 @@ module EarnestFold
       # @return [Hash{Symbol => Object}, nil] what {#initialize} takes, but for the cloths: with a support's length
       #   always
       def self.read(raw, unit, problems, known: nil)
+        raw = Ordered.measured(raw)
         unmeasured(raw, problems)
         values = FIELDS.read(raw, unit, problems, known: known)
         return if values.nil? || problems.any?
 
         yield KnownFields.new(raw: raw, values: values) if block_given?
-        values.merge(support: values[:support].under(values[:opening]))
+        values.merge(support: values[:support].under(*values.values_at(:opening, :ordered)))
       end
 
       # Told beside whatever else is wrong.
       def self.unmeasured(raw, problems)
-        support, opening = raw.values_at("support", "opening") if raw.is_a?(Hash)
+        return unless raw.is_a?(Hash)
+
+        no_drop(raw["drop"], problems.within(:drop))
+        support, opening, ordered = raw.values_at("support", "opening", "ordered")
         return unless support.is_a?(Hash) && support["length"].nil?
 
-        if Support.length_needed?(opening.is_a?(Hash) ? opening["kind"] : nil)
+        inner = ->(record, key) { record.is_a?(Hash) ? record[key] : nil }
+        if Support.length_needed?(inner.call(opening, "kind"), inner.call(ordered, "finished_width"))
           problems.within(:support).within(:length).add(:missing)
         end
       end
       private_class_method :unmeasured
 
+      def self.no_drop(drop, problems)
+        return problems.add(:missing) if drop.nil?
+
+        problems.within(:readings).add(:missing) if drop.is_a?(Hash) && drop["readings"].nil?
+      end
+      private_class_method :no_drop
+
       # @return [Widths, nil] what widths of the face give; nil before there is a face
       attr_reader :width_rule
-      # @return [Array<Span>] its curtains' places, from left to right
+      # @return [Array<Span>] its curtains' places, from left to right, as wide as they are made
       attr_reader :spans
+      # @return [Array<Span>] the same as the window alone gives them, whatever was ordered
+      attr_reader :measured_spans
 
       # @param method [String, nil] the name of the method chosen: resolved here, once, by what is made
       def initialize(face:, making:, method: nil, order_of_work: nil, **others)
@@ -113,7 +129,8 @@ module EarnestFold
         ends = Ends.new(**others.slice(:return_left, :return_right, :overlap, :ease))
         # What is asked for again and again is reckoned once; what it gives never changes, as nothing here does.
         @once = {}
-        @spans = others.fetch(:opening).spans(others.fetch(:support), ends).freeze
+        @measured_spans = others.fetch(:opening).spans(others.fetch(:support), ends).freeze
+        @spans = others.fetch(:ordered).as_wide(@measured_spans).freeze
         drop = others.fetch(:drop).hung(*others.values_at(:heading, :support))
         order_of_work ||= Methods.for(method, Made.new(**others.slice(*Made.members)))
         super(face: face, making: making, order_of_work: order_of_work, **others, drop: drop)
@@ -131,10 +148,13 @@ module EarnestFold
       #   treatment.supports # => [1800 mm]
       def supports = (opening.kind == "dress_pair") ? [opening.cover, opening.cover] : [support.length]
 
-      # @return [Length] top edge to hem edge
+      # @return [Length] top edge to hem edge, as it was ordered where it was
       #
       #   treatment.finished_drop # => 2128 mm
-      def finished_drop = drop.shortest + drop.stand_up + drop.offset
+      def finished_drop = ordered.finished_drop || measured_drop
+
+      # @return [Length] the same as the window gives it, whatever was ordered
+      def measured_drop = drop.shortest + drop.stand_up + drop.offset
 
       # @return [Array<Curtain>] each reckoned; asked for only where the figures can be ({Refusals})
       #

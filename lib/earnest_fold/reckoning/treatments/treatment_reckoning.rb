@@ -92,6 +92,9 @@ module EarnestFold
       # @return [Length] the start of a width of phase A in the repeat
       def pattern_start = Repeat.start(treatment.pattern, drop_cut)
 
+      # @return [Array<Ordered::Beside>] what was ordered, beside what the rules make of it
+      def ordered = @ordered ||= treatment.ordered.beside(self).freeze
+
       # @return [Array<Check>] the most serious first
       def checks = @checks ||= Checks.of(self).freeze
 

@@ -39,12 +39,17 @@ module EarnestFold
       def across(curtain)
         heading = @treatment.heading
         [
-          Line.of(:finished_width, curtain.finished_width, curtain.span.expression),
+          width_line(curtain),
           Line.of(:flat_needed, curtain.flat_needed, heading.needed_expression(curtain.span)),
           *cloth_lines(curtain),
           Line.of(:fullness_made, curtain.fullness, heading.made_expression(curtain.task)),
           *heading.working(curtain.task, curtain.heading)
         ]
+      end
+
+      def width_line(curtain)
+        name = @treatment.ordered.finished_width ? :ordered_width : :finished_width
+        Line.of(name, curtain.finished_width, curtain.span.expression)
       end
 
       def cloth_lines(curtain)
@@ -84,17 +89,22 @@ module EarnestFold
       end
 
       def down
-        cut, drop = @reckoning.drop_cut, @treatment.drop
-        finished = [drop.shortest, *signed(drop.stand_up), *signed(drop.offset)]
+        cut = @reckoning.drop_cut
         [
-          *point_lines(drop),
-          Line.of(:finished_drop, cut.finished, finished),
+          *drop_lines(@treatment.drop, cut.finished),
           hem_line(:hem, @treatment.making.hem),
           top_line(cut),
           squaring_line,
           Line.of(:cut_drop, cut.cut_drop, cut_expression(cut)),
           *repeat_lines(cut)
         ].compact
+      end
+
+      def drop_lines(drop, finished)
+        return [Line.of(:ordered_drop, finished)] if @treatment.ordered.finished_drop
+
+        made = [drop.shortest, *signed(drop.stand_up), *signed(drop.offset)]
+        [*point_lines(drop), Line.of(:finished_drop, finished, made)]
       end
 
       # Which points the length was measured between, where they were named.

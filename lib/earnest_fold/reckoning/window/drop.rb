@@ -7,12 +7,17 @@ module EarnestFold
     class DropAsked < Value.define(:readings, :stand_up, :offset, :measured_from, :measured_to, :points)
       READING = FieldKinds::LengthKind.new(least: :over_zero, sane: Length.mm(20_000))
       FIELDS = Fields.new(
-        readings: Declare.list(READING, Declare::REQUIRED, least: 1, most: 50),
+        readings: Declare.list(READING, least: 1, most: 50),
         stand_up: Declare.length(nil, least: :any, sane: Length.mm(2_000)),
         offset: Declare.length(nil, least: :any, sane: Length.mm(2_000)),
         measured_from: Declare.choice(MeasuredPoints::FROM, nil, said: "points"),
         measured_to: Declare.choice(MeasuredPoints::TO, nil, said: "points"),
         points: Declare.record(PointRules::FIELDS, PointRules::USUAL) { |values, _| PointRules.new(**values) }
+      )
+
+      # Before anything was measured: what nobody reckons with.
+      UNMEASURED = new(
+        **FIELDS.to_h { |field| [field.name, field.default] }
       )
 
       # @param heading [Heading]

@@ -42,6 +42,11 @@ module EarnestFold
         end
       end
 
+      # @return [Integer] how many curtains there are
+      #
+      #   treatment.opening.curtains # => 2
+      def curtains = {"pair" => 2, "dress_pair" => 2, "panels" => panels}.fetch(kind, 1)
+
       # @return [Boolean] two curtains that belong together as a left and a right
       #
       #   treatment.opening.pair? # => true

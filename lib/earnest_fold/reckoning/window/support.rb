@@ -6,18 +6,22 @@ module EarnestFold
     # carriers on hand, rating (kg) and height above the floor are nil where nobody has said.
     Support = Value.define(:kind, :length, :diameter, :projection, :carriers, :rating, :height) do
       # @param opening_kind [String, nil]
+      # @param ordered_width [Object, nil] of each curtain, where somebody else measured
       # @return [Boolean] whether nothing can be reckoned without its length
       #
       #   Support.length_needed?("dress_pair") # => false
-      def self.length_needed?(opening_kind) = opening_kind != "dress_pair"
+      def self.length_needed?(opening_kind, ordered_width = nil) = opening_kind != "dress_pair" && ordered_width.nil?
 
       # @param opening [Opening]
-      # @return [Support, nil] with a length always: of a dress pair nobody has to measure it; nil where it can't be
-      #   done without
-      def under(opening)
+      # @param ordered [Ordered]
+      # @return [Support, nil] with a length always: of a dress pair nobody has to measure it, nor where the curtains'
+      #   widths were ordered; nil where it can't be done without
+      def under(opening, ordered)
         return self if length
+        return with(length: opening.cover * Support::LIKELY_COVERS) if opening.kind == "dress_pair"
 
-        Support.length_needed?(opening.kind) ? nil : with(length: opening.cover * Support::LIKELY_COVERS)
+        likely = ordered.likely_support(opening)
+        likely && with(length: likely)
       end
     end
     # A dress pair leaves about as much of the window free as each of its curtains covers, where nobody has said.

@@ -84,6 +84,25 @@ module EarnestFold
           ]
         end
 
+        # @return [Array<Field>] what somebody else ordered
+        def ordered_fields = R::Ordered::FIELDS.names.map { |name| field("ordered.#{name}") }
+
+        # @return [Boolean]
+        def ordered? = spec.key?("ordered")
+
+        # @return [Array<Reckoning::Ordered::Beside>] beside what the rules make of it
+        def ordered = reckoning ? reckoning.ordered : []
+
+        # Where a figure of it can be made as it was ordered by giving it.
+        TAKEN_AS = {widths: "making.widths", pleats: "heading.pleats"}.freeze
+
+        # @param beside [Reckoning::Ordered::Beside]
+        # @return [String, nil] the field that takes it; nil where none does, or it is made so
+        def takes(beside)
+          path = TAKEN_AS[beside.name]
+          path if path && beside.differs? && Work::SpecFields.field?(path, spec)
+        end
+
         # @return [String] SVG
         def drawing =
           once(:elevation) { Drawings::Elevation.new(measured, says: says).to_s }

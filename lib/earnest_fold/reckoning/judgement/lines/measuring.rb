@@ -30,8 +30,10 @@ module EarnestFold
       # The last ring goes beyond the bracket, or the pole shows.
       say("ends_covered", "measure") { |seen| {} if %w[pole rod].include?(seen.treatment.support.kind) }
 
-      # Readings far apart: hang to the shortest, or follow the floor.
+      # Readings far apart: hang to the shortest, or follow the floor; whoever ordered a drop has decided.
       ask("hang_to", "measure") do |seen|
+        next if seen.treatment.ordered.finished_drop
+
         spread = seen.treatment.drop.spread
         {spread: spread, shortest: seen.treatment.drop.shortest} if spread > Drop::WIDE_SPREAD
       end
@@ -46,7 +48,9 @@ module EarnestFold
       end
 
       # Brackets set the width: lengths taken before they are up are provisional.
-      ask("support_fitted", "measure") { |seen| {length: seen.treatment.supports.first} }
+      ask("support_fitted", "measure") do |seen|
+        {length: seen.treatment.supports.first} unless seen.treatment.ordered.finished_width
+      end
     end
   end
 end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # Cuts were ordered of another length than hem, top and repeat take.
+      module OrderedCut
+        CODE = "ordered_cut"
+        LEVEL = :warn
+        STATION = "cloth"
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning) = Checks.ordered_otherwise(reckoning, :cut_length)
+      end
+
+      Kinds.register(OrderedCut::CODE, OrderedCut)
+    end
+  end
+end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # The drop ordered is another than the window gives.
+      module OrderedDrop
+        CODE = "ordered_drop"
+        LEVEL = :warn
+        STATION = "measure"
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning) = Checks.ordered_otherwise(reckoning, :finished_drop)
+      end
+
+      Kinds.register(OrderedDrop::CODE, OrderedDrop)
+    end
+  end
+end

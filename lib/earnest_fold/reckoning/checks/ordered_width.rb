@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # The width ordered is another than the window gives.
+      module OrderedWidth
+        CODE = "ordered_width"
+        LEVEL = :warn
+        STATION = "measure"
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning) = Checks.ordered_otherwise(reckoning, :finished_width)
+      end
+
+      Kinds.register(OrderedWidth::CODE, OrderedWidth)
+    end
+  end
+end

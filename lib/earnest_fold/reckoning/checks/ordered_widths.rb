@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Checks
+      # Other widths of cloth were ordered than the fullness takes.
+      module OrderedWidths
+        CODE = "ordered_widths"
+        LEVEL = :warn
+        STATION = "cloth"
+
+        # @param reckoning [TreatmentReckoning]
+        # @return [Hash, nil]
+        def self.call(reckoning) = Checks.ordered_otherwise(reckoning, :widths)
+      end
+
+      Kinds.register(OrderedWidths::CODE, OrderedWidths)
+    end
+  end
+end

@@ -84,7 +84,7 @@ module EarnestFold
       # A dress pair hangs from two short supports, one at each end.
       def rails(treatment, start)
         finish = start + @scale[treatment.support.length]
-        return [[start, finish]] if treatment.supports.one?
+        return [[start, finish]] if treatment.supports.size == 1
 
         each = @scale[treatment.supports.first]
         [[start, start + each], [finish - each, finish]]

@@ -31,7 +31,7 @@ module EarnestFold
       # @return [Array<Array(Told, Reckoning::Length)>] the lengths to check when it hangs
       def lengths =
         [
-          [Told.of(several_supports? ? "hanging.each_support" : "hanging.support"), treatment.supports.first],
+          *supports,
           *above_floor,
           *measured,
           [Told.of("work_figures.finished_drop"), reckoning.finished_drop],
@@ -64,12 +64,16 @@ module EarnestFold
         offset.negative? ? [:clearance, offset.abs] : [:finished_drop, reckoning.finished_drop]
       end
 
-      def first_check =
-        Told.of(
-          several_supports? ? "hanging.first_of_two" : "hanging.first",
-          support: treatment.support.kind,
-          length: treatment.supports.first
-        )
+      def supports
+        length = treatment.supports.first or return []
+        [[Told.of(several_supports? ? "hanging.each_support" : "hanging.support"), length]]
+      end
+
+      def first_check
+        length = treatment.supports.first
+        key = several_supports? ? "hanging.first_of_two" : "hanging.first#{"_unmeasured" unless length}"
+        Told.of(key, support: treatment.support.kind, length: length)
+      end
 
       def hung =
         @job

@@ -3,10 +3,10 @@
 module EarnestFold
   module Reckoning
     # One set of curtains at a window, as asked for. `face` is a {Cloth}; `lining` and `interlining` are nil where
-    # there is none; `ordered` is what somebody else ordered of it; `tape` is the id of the {Tape} that its heading takes, nil where none is named;
-    # `order_of_work` is the {MakingMethod} by which it is made, and `wrap_measured` what the face came
-    # round on the first curtain, nil before it was measured or where nothing is bagged; `tieback` is what ties its
-    # curtains back, nil where nothing does.
+    # there is none; `ordered` is what somebody else ordered of it; `tape` is the id of the {Tape} that its heading
+    # takes, nil where none is named; `order_of_work` is the {MakingMethod} by which it is made, and `wrap_measured`
+    # what the face came round on the first curtain, nil before it was measured or where nothing is bagged; `tieback` is
+    # what ties its curtains back, nil where nothing does.
     class Treatment < Value.define(
       :id,
       :name,
@@ -143,10 +143,15 @@ module EarnestFold
       # @return [Boolean] whether face and lining are sewn together at the sides and turned
       def bagged? = order_of_work.bags?
 
-      # @return [Array<Length>] the length of each support there is: a dress pair hangs from two short ones
+      # @return [Array<Length, nil>] the length of each support there is: a dress pair hangs from two short ones; nil
+      #   where nobody measured it, as the curtains' widths were ordered
       #
       #   treatment.supports # => [1800 mm]
-      def supports = (opening.kind == "dress_pair") ? [opening.cover, opening.cover] : [support.length]
+      def supports
+        return [opening.cover, opening.cover] if opening.kind == "dress_pair"
+
+        [(support.length == ordered.likely_support(opening)) ? nil : support.length]
+      end
 
       # @return [Length] top edge to hem edge, as it was ordered where it was
       #

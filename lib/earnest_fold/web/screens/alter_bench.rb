@@ -20,6 +20,9 @@ module EarnestFold
 
         def sections = nil
 
+        # @return [Array<String>] SVG: what is folded, in section
+        def at_work = Drawings::FoldSection.draws?(step) ? [fold_section] : []
+
         # @return [String, nil] SVG
         def drawing
           return headed if step.code == "put_on_new_heading" && made.alteration.marks.any?

@@ -113,6 +113,7 @@ module EarnestFold
 
         # @return [String, nil] SVG: the heading's marks where it is worked on, else the curtain as it lies
         def drawing
+          return if at_work.any? && step.operations.any? { |one| one.layers.include?(:tape) }
           if step.operations.any? { |one| one.edge == :heading } && heading.marks(curtain.task, curtain.heading).any?
             return Drawings::HeadingMarks.new(heading, curtain, unit, colour: colour).to_s
           end
@@ -122,18 +123,22 @@ module EarnestFold
           end
         end
 
-        # @return [String, nil] SVG: what is folded, in section
-        def section
-          return unless Drawings::FoldSection.draws?(step)
-
-          Drawings::FoldSection.new(step, unit, lining_off: step.deed?(:pin) ? lining_in_fold : nil).to_s
+        # @return [Array<String>] SVG: the operation itself, as the cloth lies: what is folded in section, a corner, a
+        #   tape's ends, hooks in their pockets, a wide curtain on its way over the table
+        def at_work
+          @at_work ||= [
+            (fold_section if Drawings::FoldSection.draws?(step)),
+            (Drawings::Mitre.new(step, unit, colour: colour).to_s if Drawings::Mitre.draws?(step)),
+            (tape_ends if Drawings::TapeEnds.draws?(step, heading)),
+            (Drawings::InPockets.new(step).to_s if Drawings::InPockets.draws?(step)),
+            (Drawings::OverTable.new(curtain, house.table_length, unit, colour: colour).to_s if over_table?)
+          ].compact
         end
 
         # @return [String, nil] where the table ends under a curtain that is longer, from the leading edge: at a seam
         #   where there is one, as what is coated may not be pinned between
         def sections
-          return if curtain.flat_width <= house.table_length || step.deed?(:cut)
-          return if step.operations.all? { |one| one.edge == :cut }
+          return unless over_table?
 
           ends = R::MakingUp::Sections.of(curtain, house.table_length)
           Words.say(
@@ -146,6 +151,25 @@ module EarnestFold
         end
 
         private
+
+        def fold_section =
+          Drawings::FoldSection.new(step, unit, lining_off: step.deed?(:pin) ? lining_in_fold : nil).to_s
+
+        def tape_ends =
+          Drawings::TapeEnds.new(
+            step,
+            heading,
+            reckoning.treatment.making.side.depth,
+            unit,
+            colour: colour,
+            depth: sheet.tapes[reckoning.treatment.tape]&.depth
+          ).to_s
+
+        # @return [Boolean] whether the curtain is moved over the table, section by section
+        def over_table? =
+          curtain.flat_width > house.table_length && !step.deed?(:cut) && step.operations.any? { |one|
+            one.edge != :cut
+          }
 
         # How far a lining that lies in the face's hem stays off its fold.
         def lining_in_fold

@@ -135,7 +135,8 @@ module EarnestFold
               end_hooks: curtain.heading[:end_hooks],
               pin_setting: pins,
               hook_below: asked_of_heading(work, :hook_below),
-              pockets_of: work.heading.pockets_of(curtain.heading)
+              pockets_of: work.heading.pockets_of(curtain.heading),
+              **(work.heading.hooked_every ? curtain.heading.slice(:pockets) : {})
             },
             said: [
               work.heading.hooked_as,

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Drawings
+    # How a curtain that is wider than the table moves over it, section by section from its leading edge: the whole
+    # width to scale with its seams, the table under the section that lies on it, what is done already, and what still
+    # hangs over the edge.
+    class OverTable
+      R = Reckoning
+      WIDTH, LEFT, TOP, EACH, TALL = 760, 90, 30, 54, 26
+
+      # @param curtain [Reckoning::Curtain]
+      # @param table [Reckoning::Length] its length
+      # @param unit [Reckoning::Unit]
+      # @param colour [String]
+      def initialize(curtain, table, unit, colour:)
+        @curtain, @table, @unit, @colour = curtain, table, unit, colour
+        @ends = R::MakingUp::Sections.of(curtain, table)
+        @scale = Scale.fitting([WIDTH - LEFT - 20, 10_000], [[curtain.flat_width, table].max, R::Length.mm(1)])
+        @svg = Svg.new(WIDTH, TOP + EACH * @ends.size + 10, says: says, css: "drawing over-table")
+      end
+
+      # @return [String]
+      def to_s
+        @ends.each_with_index { |to, index| section(index, index.zero? ? R::Length::ZERO : @ends[index - 1], to) }
+        @svg.text(LEFT, 16, Words.say("drawings.leading_edge"), class: "edge", text_anchor: "start")
+        @svg.to_s
+      end
+
+      private
+
+      def says = Words.say("drawings.over_table", sections: @ends.size, unit: @unit)
+
+      def x(at) = LEFT + @scale[at]
+
+      def section(index, from, to)
+        y = TOP + EACH * index
+        @svg.rect(x(from) - 3, y + TALL - 2, @scale[[to - from, @table].min] + 6, 8, class: "table-under")
+        @svg.rect(LEFT, y, @scale[@curtain.flat_width], TALL, fill: @colour, class: "cloth hanging-over")
+        @svg.rect(LEFT, y, @scale[from], TALL, class: "done-already") if from.positive?
+        @svg.rect(x(from), y, @scale[to - from], TALL, fill: @colour, class: "cloth on-now")
+        @curtain.task.seams.each { |seam| @svg.line(x(seam), y, x(seam), y + TALL, class: "stitch") }
+        @svg.text(LEFT - 10, y + 18, (index + 1).to_s, class: "figure", text_anchor: "end")
+        @svg.text(x(to), y + TALL + 18, Words.length(to, @unit), class: "figure", text_anchor: "middle")
+      end
+    end
+  end
+end

@@ -12,11 +12,15 @@ Sequel.migration do
       primary_key [:workroom_id, :id]
     end
 
-    number = "CASE WHEN spec->>'tape' ~ '^[0-9]{1,9}$' THEN (spec->>'tape')::integer END"
-    run "ALTER TABLE treatments ADD COLUMN tape_id integer GENERATED ALWAYS AS (#{number}) STORED"
-    run "ALTER TABLE treatments ADD CONSTRAINT treatments_tape_id_fkey FOREIGN KEY (workroom_id, tape_id) " \
-          "REFERENCES tapes (workroom_id, id)"
-    run "CREATE INDEX treatments_tape_id ON treatments (workroom_id, tape_id) WHERE tape_id IS NOT NULL"
+    # What frill and tiebacks are cut from is named as the other cloths are.
+    {tape: :tapes, trimming: :cloths}.each do |name, table|
+      column = "#{name}_id"
+      number = "CASE WHEN spec->>'#{name}' ~ '^[0-9]{1,9}$' THEN (spec->>'#{name}')::integer END"
+      run "ALTER TABLE treatments ADD COLUMN #{column} integer GENERATED ALWAYS AS (#{number}) STORED"
+      run "ALTER TABLE treatments ADD CONSTRAINT treatments_#{column}_fkey FOREIGN KEY (workroom_id, #{column}) " \
+            "REFERENCES #{table} (workroom_id, id)"
+      run "CREATE INDEX treatments_#{column} ON treatments (workroom_id, #{column}) WHERE #{column} IS NOT NULL"
+    end
   end
 
   down do

@@ -294,6 +294,7 @@ class DeclaredDocuments
       "run" => "up_the_drop",
       "lining" => record(R::Lining::FIELDS, "lining", :most).merge("cloth" => "l", "run" => "up_the_drop"),
       "interlining" => {"cloth" => "i"},
+      "trimming" => "i",
       "name" => WORDS
     )
   end

@@ -12,8 +12,9 @@ module EarnestFold
       # @param cloths [Array<Reckoning::ClothReckoning>]
       # @param unit [Reckoning::Unit]
       # @param tapes [Hash{String => Reckoning::Tape}] those that they take, by id
-      def initialize(treatments, cloths, unit, tapes: {})
-        @cloths, @unit = cloths, unit
+      # @param parts [Hash{String => Reckoning::Length}] what is cut beside the curtains, by the cloth's id
+      def initialize(treatments, cloths, unit, tapes: {}, parts: {})
+        @cloths, @unit, @parts = cloths, unit, parts
         @sundries = SundryRows.new(treatments, tapes)
       end
 
@@ -21,7 +22,10 @@ module EarnestFold
       def text
         CSV.generate do |csv|
           csv << row("needs.what", "needs.use", "needs.amount", "needs.unit", "needs.to_order", "needs.cost")
-          @cloths.each { |made| csv << cloth(made) }
+          @cloths.each do |made|
+            csv << cloth(made)
+            csv << beside(made.cloth) if @parts[made.cloth.id]
+          end
           @sundries.to_a.each { |one| csv << sundry(one) }
         end
       end
@@ -39,6 +43,9 @@ module EarnestFold
           made.cost ? Words.money(made.cost) : ""
         ]
       end
+
+      def beside(cloth) =
+        [Cells.guarded(Words.say("needs.beside", cloth: cloth.name)), "", *amount_cells(@parts[cloth.id]), "", ""]
 
       def sundry(one) =
         [Cells.guarded(one.says), "", *amount_cells(one.amount), "", one.cost ? Words.money(one.cost) : ""]

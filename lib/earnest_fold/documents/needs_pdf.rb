@@ -13,8 +13,9 @@ module EarnestFold
       # @param unit [Reckoning::Unit]
       # @param on_hand [Hash{Symbol => Integer, Reckoning::Length}]
       # @param tapes [Hash{String => Reckoning::Tape}] those that they take, by id
-      def initialize(title, treatments, cloths, unit, on_hand: {}, tapes: {})
-        @title, @cloths, @unit, @on_hand = title, cloths, unit, on_hand
+      # @param parts [Hash{String => Reckoning::Length}] what is cut beside the curtains, by the cloth's id
+      def initialize(title, treatments, cloths, unit, on_hand: {}, tapes: {}, parts: {})
+        @title, @cloths, @unit, @on_hand, @parts = title, cloths, unit, on_hand, parts
         @sundries = SundryRows.new(treatments, tapes)
       end
 
@@ -27,7 +28,7 @@ module EarnestFold
         paper.table(
           Words.say("job.needs"),
           words("needs.what", "needs.use", "needs.amount", "needs.to_order", "needs.cost"),
-          @cloths.map { |made| cloth(made) },
+          @cloths.flat_map { |made| [cloth(made), *beside(made.cloth)] },
           right: [2, 3, 4]
         )
         paper.table(
@@ -51,6 +52,11 @@ module EarnestFold
           Words.metres(made.length_to_order),
           made.cost ? Words.money(made.cost) : "–"
         ]
+      end
+
+      def beside(cloth)
+        length = @parts[cloth.id] or return []
+        [[Words.say("needs.beside", cloth: cloth.name), "", Words.length(length, @unit), "", ""]]
       end
 
       def sundries

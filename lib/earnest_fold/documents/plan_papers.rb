@@ -76,6 +76,7 @@ module EarnestFold
       # Title, drawing, the cuts with whether each is made, and the piece's name: the pieces that are cut from; an
       # endless one where there are none.
       def strips
+        return [] if @cutting.cuts.empty?
         return [endless] unless @cutting.stock? || @cutting.taken
 
         @cutting.shown.reject { |shown| shown.placed.empty? }.map do |shown|

@@ -18,7 +18,8 @@ module EarnestFold
       # @param heading [Reckoning::Heading]
       # @return [Boolean] whether a tape is laid or sewn there by this
       def self.draws?(step, heading)
-        heading.taped? && step.operations.any? { |one| %i[lay pin sew].include?(one.deed) && one.layers.include?(:tape) }
+        heading.taped? &&
+          step.operations.any? { |one| %i[lay pin sew].include?(one.deed) && one.layers.include?(:tape) }
       end
 
       # @param step [Reckoning::MakingUp::Step]

@@ -6,7 +6,7 @@ module EarnestFold
     class Jobs
       MOST_LISTED, MOST_USING = 30, 8
       # Where a treatment names a cloth.
-      USES = %i[face_id lining_id interlining_id].map { |column| Sequel[:treatments][column] }.freeze
+      USES = %i[face_id lining_id interlining_id trimming_id].map { |column| Sequel[:treatments][column] }.freeze
       private_constant :USES
       JOINED = [
         Sequel[:jobs][:id].as(:job_id),

@@ -56,6 +56,7 @@ module EarnestFold
         spec = spec.merge("tape" => @tape_ids.fetch(spec["tape"])) if spec["tape"] && @tapes.any?
         return spec if @cloths.empty?
 
+        spec = of_here(spec, "trimming") if spec["trimming"]
         inner = %w[lining interlining].select { |part| spec[part] }.to_h { |part| [part, of_here(spec[part], "cloth")] }
         of_here(spec, "face").merge(inner)
       end

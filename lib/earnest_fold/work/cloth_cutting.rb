@@ -129,10 +129,13 @@ module EarnestFold
       # @return [Hash{Integer => Integer}] the versions of the pieces that are planned on
       def seen = pieces.to_h { |record| [record.id, record.version] }
 
-      # @return [Array<Cutting::Leftover>] what the plan leaves over
-      def leftovers =
+      # @return [Array<Cutting::Leftover>] what the plan leaves over; where no width is cut from it, all that there is
+      def leftovers
+        return @leftovers ||= C::Leftovers.whole(stock) if cuts.empty?
+
         @leftovers ||=
           plan ? once(:leftovers) { C::Leftovers.of(stock, plan, slit: C::Demand.slit(reckonings, cloth)) } : []
+      end
 
       # @return [Array<Reckoning::SmallPartOfJob>] to be cut from it
       def small_parts = C::PartsWanted.by_cloth(sheet.small_parts, reckonings).fetch(cloth.id, [])

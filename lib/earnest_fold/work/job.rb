@@ -142,6 +142,15 @@ module EarnestFold
       # @return [Array<Reckoning::ClothReckoning>] the cloths that this job uses
       def cloths_needed = figures.cloths_needed
 
+      # @return [Hash{String => Reckoning::Length}] what the parts beside the curtains take of each cloth, by its id,
+      #   where nothing left over takes them
+      def parts_needed
+        wanted = Reckoning::Cutting::PartsWanted.by_cloth(small_parts, figures.reckonings)
+        cloths_needed.map(&:cloth).select { |cloth| wanted.key?(cloth.id) }.to_h do |cloth|
+          [cloth.id, Reckoning::Cutting::SmallCuts.length(wanted.fetch(cloth.id), cloth)]
+        end
+      end
+
       # @return [Hash{Symbol => Integer, Reckoning::Length}] small parts that are there
       def on_hand =
         Memory.fetch(Memory.state([settled.state, unit]), [:on_hand]) do

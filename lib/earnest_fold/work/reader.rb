@@ -69,7 +69,7 @@ module EarnestFold
       # @param spec [Hash]
       # @return [Reckoning::Treatment, nil] without its cloths
       def without_cloths(id, spec)
-        raw = {"id" => id.to_s}.merge(spec).merge("face" => "none").except("lining", "interlining")
+        raw = {"id" => id.to_s}.merge(spec).merge("face" => "none").except("lining", "interlining", "trimming")
         values = R::Treatment.read(raw, @unit, R::Problems.new)
         values && R::Treatment.new(**values, face: nil)
       end
@@ -84,7 +84,8 @@ module EarnestFold
 
       # @param spec [Hash]
       # @return [Array<String>] the cloths that a treatment names
-      def cloths_of(spec) = [spec["face"], spec.dig("lining", "cloth"), spec.dig("interlining", "cloth")].compact
+      def cloths_of(spec) =
+        [spec["face"], spec.dig("lining", "cloth"), spec.dig("interlining", "cloth"), spec["trimming"]].compact
 
       private
 

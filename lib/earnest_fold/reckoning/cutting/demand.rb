@@ -43,7 +43,7 @@ module EarnestFold
         def counts(reckoning, cloth)
           inner = [reckoning.lining, reckoning.interlining].compact.find { |one| one.cloth.id == cloth.id }
           face = reckoning.treatment.face.id == cloth.id
-          return {} if face ? reckoning.treatment.sideways? : inner.sideways?
+          return {} if face ? reckoning.treatment.sideways? : inner.nil? || inner.sideways?
 
           reckoning.curtains.map(&:hand).zip(face ? reckoning.curtains.map(&:widths) : inner.counts).to_h
         end

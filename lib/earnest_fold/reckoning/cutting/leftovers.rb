@@ -26,6 +26,15 @@ module EarnestFold
           made.sort_by.with_index { |one, index| [%i[remnant between half_width].index(one.kind), index] }
         end
 
+        # @param cloth [Cloth] with the pieces that there are
+        # @return [Array<Leftover>] all of them, but for their flaws
+        def whole(cloth) =
+          cloth.pieces.select(&:length).flat_map do |piece|
+            clear(cloth, piece, Length::ZERO, piece.length).map do |from, to|
+              leftover(cloth, :remnant, piece, from, to)
+            end
+          end
+
         def remnants(cloth, piece) =
           clear(cloth, piece, piece.used, piece.length).map { |from, to| leftover(cloth, :remnant, piece, from, to) }
 

@@ -21,12 +21,14 @@ module EarnestFold
         end
 
         # @param made [TreatmentReckoning]
-        # @return [Array<SmallPartOfJob>] what it has beside its curtains, each cut from its face
+        # @return [Array<SmallPartOfJob>] what it has beside its curtains: tabs of its face, frills and tiebacks of what
+        #   they are trimmed from
         def of(made)
           parts = {"tabs" => tabs(made), "tieback" => made.tieback}.compact
           frills(made).each_with_index { |frill, index| parts["frill#{index + 1}"] = frill }
           parts.map do |name, part|
-            SmallPartOfJob.new(id: "#{OWN}#{name}-#{made.id}", part: part, cloth: made.treatment.face.id)
+            cloth = (name == "tabs") ? made.treatment.face : made.treatment.trimmed_from
+            SmallPartOfJob.new(id: "#{OWN}#{name}-#{made.id}", part: part, cloth: cloth.id)
           end
         end
 

@@ -47,6 +47,11 @@ module EarnestFold
           end
         end
 
+        # @param parts [Array<SmallPartOfJob>]
+        # @param cloth [Cloth]
+        # @return [Length] what they take of it where nothing left over takes them
+        def self.length(parts, cloth) = new(of(parts), [], cloth.usable_width).to_buy(cloth)
+
         # @param cuts [Array<SmallCut>]
         # @param leftovers [Array<Leftover>]
         # @param width [Length, nil] that a strip can be at most: the cloth's; nil where nothing is joined

@@ -6,7 +6,8 @@ module EarnestFold
     # there is none; `ordered` is what somebody else ordered of it; `tape` is the id of the {Tape} that its heading
     # takes, nil where none is named; `order_of_work` is the {MakingMethod} by which it is made, and `wrap_measured`
     # what the face came round on the first curtain, nil before it was measured or where nothing is bagged; `tieback` is
-    # what ties its curtains back, nil where nothing does.
+    # what ties its curtains back, nil where nothing does, and `trimming` another {Cloth} that frill and tiebacks are
+    # cut from, nil where that is the face.
     class Treatment < Value.define(
       :id,
       :name,
@@ -30,6 +31,7 @@ module EarnestFold
       :weighting,
       :wrap_measured,
       :tieback,
+      :trimming,
       :site,
       :wall,
       :notes
@@ -71,7 +73,7 @@ module EarnestFold
         id: Declare.id,
         **MEASURED,
         **Declare.at("heading", heading: [HeadingField.new, Declare::REQUIRED], tape: Declare.text(nil, least: 1),
-          tieback: Tieback.at_window),
+          tieback: Tieback.at_window, trimming: Declare.text(nil, least: 1)),
         **CUT,
         **ROOM
       )
@@ -193,7 +195,13 @@ module EarnestFold
       end
 
       # @return [Array<Cloth>] without nils
-      def cloths = [face, lining&.cloth, interlining&.cloth].compact
+      def cloths = [face, lining&.cloth, interlining&.cloth, (trimming if trimmed?)].compact
+
+      # @return [Boolean] whether anything is made beside its curtains that another cloth could be taken for
+      def trimmed? = !tieback.nil? || !heading.frill_above.nil?
+
+      # @return [Cloth] what is made beside the curtains is cut from: frills and tiebacks
+      def trimmed_from = trimming || face
 
       # @return [TreatmentReckoning]
       # @raise [Invalid] where it can't be reckoned

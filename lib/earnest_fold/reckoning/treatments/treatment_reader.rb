@@ -29,7 +29,7 @@ module EarnestFold
         return if values.nil? || place.any?
 
         asked = [:lining, :interlining].select { |part| values[part] }
-        made = values.merge(face: @cloths[values[:face]], **asked.to_h { |part| [part, lined(values[part])] })
+        made = values.merge(**whole(values), **asked.to_h { |part| [part, lined(values[part])] })
         checked(made, asked, place)
       end
 
@@ -56,12 +56,16 @@ module EarnestFold
         raw.merge("heading" => Tape.figures(tape, heading, kind).merge(heading.compact))
       end
 
+      # Cloths that a treatment names by themselves.
+      def whole(values) = {face: @cloths[values[:face]], trimming: values[:trimming] && @cloths[values[:trimming]]}
+
       def lined(part) = (cloth = @cloths[part.cloth]) && part.with(cloth: cloth)
 
       # Cloths named that aren't there, told also where the treatment has other faults.
       def strangers(raw, place)
         {
           "face" => raw["face"],
+          "trimming" => raw["trimming"],
           "lining/cloth" => inner(raw["lining"]),
           "interlining/cloth" => inner(raw["interlining"])
         }.each do |path, id|

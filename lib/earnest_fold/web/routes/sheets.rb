@@ -48,7 +48,9 @@ module EarnestFold
         def needs_list(id)
           job = sheet(id)
           filed(CSV, job, "-needs.csv")
-          Documents::NeedsCsv.new(job.figures.reckonings, job.cloths_needed, job.unit, tapes: job.tapes).text
+          Documents::NeedsCsv
+            .new(job.figures.reckonings, job.cloths_needed, job.unit, tapes: job.tapes, parts: job.parts_needed)
+            .text
         end
 
         def needs(id)
@@ -61,7 +63,8 @@ module EarnestFold
               job.cloths_needed,
               job.unit,
               on_hand: job.on_hand,
-              tapes: job.tapes
+              tapes: job.tapes,
+              parts: job.parts_needed
             )
             .render
         end

@@ -43,7 +43,7 @@ module EarnestFold
         end
 
         # @return [Array<Field>] of what ties the curtains back
-        def tieback_fields = @tieback_fields ||= TIEBACK.map { |path| field(path) }
+        def tieback_fields = @tieback_fields ||= TIEBACK.map { |path| field(path) } + [trimming]
 
         # @return [Reckoning::Tieback, nil]
         def tieback = reckoning&.tieback || treatment&.tieback&.for(treatment)
@@ -98,6 +98,12 @@ module EarnestFold
         end
 
         private
+
+        # What frill and tiebacks are cut from.
+        def trimming
+          names = sheet.cloth_records.to_h { |record| [record.id.to_s, record.spec["name"]] }
+          field("trimming", options: {"" => Words.say("heading.of_the_face")}.merge(names))
+        end
 
         def tape_pitch(kept, used)
           pitch = R::LengthReader.read(kept["pitch"], unit)

@@ -41,6 +41,9 @@ module EarnestFold
 
         def cloths = @cloths ||= sheet.cloths_needed
 
+        # @return [Reckoning::Length, nil] what is cut of a cloth beside the curtains
+        def beside(cloth) = (@beside ||= sheet.parts_needed)[cloth.id]
+
         def page_title = job.title
 
         # @return [String] the station where work goes on

@@ -26,10 +26,11 @@ module EarnestFold
       # @return [Boolean] whether a coated cloth lies between the others
       def coated? = lined? && treatment.lining.cloth.coated
 
-      # @param layer [Symbol] :face, :lining or :interlining
+      # @param layer [Symbol] :face, :lining, :interlining or :trimming
       # @return [Material, nil] nil for what is no cloth
       def material(layer)
         cloth = treatment.face if layer == :face
+        cloth = treatment.trimmed_from if layer == :trimming
         cloth = treatment.public_send(layer)&.cloth if %i[lining interlining].include?(layer)
         cloth && Material.of(cloth)
       end

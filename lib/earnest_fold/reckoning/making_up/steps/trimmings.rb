@@ -9,11 +9,11 @@ module EarnestFold
         each_curtain(
           "make_frill",
           ->(work) {
-            [op(:cut, :face), op(:sew, :trimming, by: :machine), op(:fold, :trimming)]
+            [op(:cut, :trimming), op(:sew, :trimming, by: :machine), op(:fold, :trimming)]
           }
         ) do |work, curtain|
           frill = work.reckoning.frill(curtain) or next
-          strips, each = frill.strips(work.face.usable_width)
+          strips, each = frill.strips(work.treatment.trimmed_from.usable_width)
           done(
             {
               strip_length: frill.length,
@@ -40,7 +40,7 @@ module EarnestFold
         # Tiebacks, all of them: cut, folded, sewn, and what holds them put on.
         once(
           "make_tiebacks",
-          ->(_) { [op(:cut, :face), op(:press, :trimming), op(:sew, :trimming, by: :machine)] }
+          ->(_) { [op(:cut, :trimming), op(:press, :trimming), op(:sew, :trimming, by: :machine)] }
         ) do |work|
           tieback = work.reckoning.tieback or next
           folded = tieback.make == "folded"

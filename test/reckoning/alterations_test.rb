@@ -47,7 +47,13 @@ class AlterationsTest < EarnestFoldTest
     assert_empty made.checks
     assert_equal ["tuck_too_small"],
       codes(
-        alter("shorten_keep_hem", "existing_length" => 200, "wanted_length" => "1971 mm", "seam" => "1.5")
+        alter(
+          "shorten_keep_hem",
+          "existing_length" => 200,
+          "wanted_length" => "1971 mm",
+          "existing_hem" => {"kind" => "single", "depth" => 3},
+          "seam" => "1.5"
+        )
       )
   end
 
@@ -113,12 +119,90 @@ class AlterationsTest < EarnestFoldTest
     fields = R::Alterations
       .fetch("lengthen")
       .fields
-      .read({"existing_length" => 10, "wanted_length" => 5, "stand_up" => -5}, R::Units::CM, problems)
+      .read(
+        {"existing_length" => 10, "wanted_length" => 5, "stand_up" => -5, "existing_hem" => {"kind" => "none"}},
+        R::Units::CM,
+        problems
+      )
     assert_nil R::Alterations.fetch("lengthen").build(fields, problems)
     assert_equal [["/wanted_length", :nothing_hangs]], problems.to_a.map { |problem| [problem.at, problem.code] }
   end
 
+  # Both tucks in centimetres: E 210, the motif to rise 24, the finish at 150, a made hem of 1, seams of 2.5.
+  BOTH = {
+    "existing_length" => 210,
+    "wanted_length" => 150,
+    "take_out_top" => 24,
+    "existing_hem" => {"kind" => "single", "depth" => 1},
+    "seam" => "2.5"
+  }.freeze
+
+  def test_top_and_foot_in_one
+    made = alter("top_and_foot", BOTH)
+    assert_equal [120, 190, 360, 180, 310],
+      lengths(made, :top_tuck_fold, :top_strip, :foot_out, :foot_tuck_fold, :foot_strip)
+    assert_empty made.checks
+    curtain = R::OwnCurtain::USUAL.with(motif: R::Length.cm(60))
+    sewn = made.lines(curtain).select { |line| line.deed == :sew }.map { |line| line.at.mm.to_i }
+    # Under a band of 10; the foot's first seam is the hem's depth above 150, on the curtain as it came.
+    assert_equal [100, 340, 1730, 2090], sewn
+    assert_equal R::Length.cm(36), made.motif_after(R::Length.cm(60), curtain)
+    assert_nil made.motif_after(R::Length.cm(20), curtain)
+    assert_nil made.motif_after(R::Length.cm(190), curtain)
+  end
+
+  def test_too_much_at_the_top_leaves_nothing_for_the_foot
+    assert_equal ["too_much_removed"], codes(alter("top_and_foot", BOTH.merge("take_out_top" => 61)))
+    level = alter("top_and_foot", BOTH.merge("take_out_top" => 60))
+    assert_nil level.foot_tuck
+    assert_equal 5, level.lines(R::OwnCurtain::USUAL).size
+    assert_equal ["tuck_too_small"], codes(alter("top_and_foot", BOTH.merge("take_out_top" => 4)))
+    assert_empty codes(alter("top_and_foot", BOTH.merge("take_out_top" => 57, "foot_seam" => "0.9")))
+  end
+
+  # By pins: what comes out gives the length, and the length what comes out.
+  def test_what_comes_out_and_the_length_give_each_other
+    {
+      "shorten_at_hem" => {"hem" => {"kind" => "double", "depth" => 6}},
+      "shorten_keep_hem" => {"existing_hem" => {"kind" => "single", "depth" => 3}},
+      "top_and_foot" => {"existing_hem" => {"kind" => "single", "depth" => 3}, "take_out_top" => 20}
+    }.each do |kind, fields|
+      pinned = {"existing_length" => 210, "take_out_foot" => 30, "stand_up" => 2, "seam" => 1}.merge(fields)
+      by_pins = alter(kind, pinned)
+      assert_equal R::Length.cm(210 - fields.fetch("take_out_top", 0) - 30), by_pins.from_the_top, kind
+      wanted = {"wanted_length" => "#{by_pins.wanted_length.mm.to_i} mm"}
+      by_length = alter(kind, pinned.except("take_out_foot").merge(wanted))
+      assert_equal [by_pins, R::Length.cm(30)], [by_length, by_length.taken_out_foot]
+    end
+  end
+
+  def test_one_of_both_is_asked_for
+    plain = {"existing_length" => 210, "hem" => {"kind" => "none"}}
+    assert_equal [["/wanted_length", :missing]], refusals("shorten_at_hem", plain)
+    assert_equal [["/take_out_foot", :nothing_hangs]], refusals("shorten_at_hem", plain.merge("take_out_foot" => 210))
+  end
+
+  # A customer's hem, 87 from the very top, 6 double: fold 87, lines 93 and 99.
+  def test_the_hem_that_came_is_the_one_that_is_sewn
+    raw = {"existing_length" => 110, "wanted_length" => 87, "existing_hem" => {"kind" => "double", "depth" => 6}}
+    lines = alter("shorten_at_hem", raw).lines(R::OwnCurtain::USUAL)
+    assert_equal [870, 930, 990], lines.map { |line| line.at.mm.to_i }
+    single = alter("shorten_at_hem", raw.merge("existing_hem" => {"kind" => "single", "depth" => 5}))
+    assert_equal [R::Length.cm(5), "double"], [single.hem.depth, single.doubled.kind]
+    assert_equal R::Length.cm(92), single.figures[:cut_line]
+    assert_nil alter("shorten_at_hem", raw.merge("existing_length" => 96)).doubled
+    short = raw.merge("existing_length" => 96, "existing_hem" => {"kind" => "single", "depth" => 5})
+    assert_nil alter("shorten_at_hem", short).doubled
+    assert_equal [["/existing_hem", :missing]], refusals("shorten_at_hem", raw.except("existing_hem"))
+  end
+
   private
+
+  def refusals(kind, fields)
+    problems, kind = R::Problems.new, R::Alterations.fetch(kind)
+    assert_nil kind.build(kind.fields.read(fields, R::Units::CM, problems), problems)
+    problems.to_a.map { |problem| [problem.at, problem.code] }
+  end
 
   def alter(kind, fields)
     problems = R::Problems.new

@@ -198,6 +198,28 @@ class AlteringTest < EarnestFoldTest
     assert_equal R::Length.cm(190), steps["check_length"].first.check.planned
   end
 
+  # Both tucks in one order, the top first; what lies behind a hem may not reach past it.
+  def test_top_and_foot_have_one_order
+    raw = R::TopAndFoot::EXAMPLE.merge("id" => "a", "existing_hem" => {"kind" => "single", "depth" => "1 cm"})
+    order = W::Order.new(altered(raw), R::HouseRules::USUAL).steps
+    assert_equal %w[sew_top_tuck cut_top_strip into_channel sew_tuck cut_strip press_seam_down],
+      order.map(&:code) & %w[sew_top_tuck cut_top_strip into_channel sew_tuck cut_strip press_seam_down cut_off]
+    by_code = order.to_h { |step| [step.code, step] }
+    {"sew_top_tuck" => [12, 186], "sew_tuck" => [18, 150]}.each do |code, figures|
+      assert_equal figures.map { |figure| R::Length.cm(figure) },
+        by_code[code].figures.values_at(:tuck_fold, :length_now)
+    end
+    assert_includes said_at(raw, "cut_strip"), "seam_past_hem"
+    refute_includes said_at(raw, "cut_top_strip"), "seam_past_hem"
+    refute_includes said_at(raw.merge("foot_seam" => "0.9 cm"), "cut_strip"), "seam_past_hem"
+  end
+
+  def said_at(raw, code)
+    made = altered(raw)
+    looked_at = R::AlterCase.new(made: made, house: R::HouseRules::USUAL, noted: true, priced: nil)
+    R::Judgement.at_steps(looked_at, W::Order.new(made, R::HouseRules::USUAL).steps).fetch(code, []).map(&:code)
+  end
+
   # What raises each line of the judgement, and what doesn't.
   JUDGED = {
     "which_length" => [R::ShortenAtHem::EXAMPLE, R::ShortenAtHem::EXAMPLE.merge(PAIR)],

@@ -10,7 +10,7 @@ class JudgementTest < EarnestFoldTest
   LINED = {"lining" => {"cloth" => "l", "lift" => 2.5}}.freeze
   TAPE = {"kind" => "fixed_pitch", "fullness" => 2, "pitch" => 10}.freeze
   # Those that speak of alterations alone have their cases in altering_test.rb.
-  OF_ALTERATIONS = %w[two_unknowns keep_made_hem one_makes_two label_kept price_by_time].freeze
+  OF_ALTERATIONS = %w[two_unknowns keep_made_hem one_makes_two label_kept price_by_time seam_past_hem].freeze
   # code => [what raises it, what doesn't]: changes to the treatment, and to the cloth
   CASES = {
     "which_length" => [[{}], [{"drop" => {"measured_from" => "glider_eye", "measured_to" => "floor"}}]],

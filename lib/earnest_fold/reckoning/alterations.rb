@@ -6,6 +6,9 @@ module EarnestFold
     # made edge that this runs from (:top or :hem).
     AlterLine = Value.define(:name, :deed, :at, :from)
 
+    # A tuck: what it takes out, the seam allowance on both its sides, and the strip that comes off.
+    Tuck = Value.define(:remove, :seam, :strip)
+
     # The contract of an alteration, with what most of them answer alike: a frozen value that declares `KIND`,
     # `FIELDS` and `EXAMPLE`, answers its `figures`, its `checks`, its `working` and its `lines`, and registers itself
     # in {Alterations}. One kind is one file in alterations/.
@@ -85,8 +88,17 @@ module EarnestFold
 
       # What the steps, the drawing and the judgement ask of a kind; nothing of it where a kind says nothing else.
 
-      # @return [Length, nil] what a tuck takes out
-      def tuck = nil
+      # @return [Tuck, nil] the one under the heading band
+      def top_tuck = nil
+
+      # @return [Tuck, nil] the one above the made hem
+      def foot_tuck = nil
+
+      # @return [Boolean] whether anything goes in a tuck, so that nothing is cut off flat
+      def tucked? = !(top_tuck || foot_tuck).nil?
+
+      # @return [Allowance, nil] the hem that came, where the tuck is sewn against it
+      def made_hem = nil
 
       # @return [Length] how far what hangs below rises
       def rise = Length::ZERO
@@ -176,7 +188,10 @@ module EarnestFold
     module AskedOfCurtain
       # No curtain is longer.
       SANE = Length.mm(20_000)
-      HEM = Declare.starting({"kind" => "double", "depth" => "8 cm"}.freeze, Declare.allowance)
+      # The hem that came: as it is, whatever the house would sew; what hangs on it asks for it.
+      CAME = Declare.allowance(Fields::REQUIRED)
+      # A hem that is sewn anew: like the one that came where nobody says otherwise.
+      ANEW = Declare.allowance(nil)
       SEAM = Declare.starting("1.5 cm", Declare.length(Length::ZERO))
       TOP = Declare.starting("9 cm", Declare.length)
       LET_DOWN = Declare.flag(false)
@@ -186,6 +201,64 @@ module EarnestFold
       }.freeze
       # The lengths that nearly every one starts from.
       LENGTHS = Declare.at("measure", existing_length: Declare.length(least: :over_zero, sane: SANE), **WANTED).freeze
+    end
+
+    # What can be measured by pins at the window: the length that is wanted, or what comes out at the foot of the
+    # curtain as it hangs; each gives the other. Where both are said, the length decides.
+    module ByPins
+      SANE = AskedOfCurtain::SANE
+      LENGTHS = Declare.at(
+        "measure",
+        existing_length: Declare.length(least: :over_zero, sane: SANE),
+        wanted_length: Declare.length(nil, least: :over_zero, sane: SANE),
+        stand_up: Declare.length(Length::ZERO, least: :any, sane: Length.mm(2_000))
+      ).freeze
+      FOOT = Declare.at("measure", take_out_foot: Declare.length(nil, least: :over_zero, sane: SANE)).freeze
+
+      # How one is made of what was said.
+      module Build
+        def build(values, problems)
+          wanted = values[:wanted_length] || by_pins(values)
+          return problems.within(:wanted_length).add(:missing) unless wanted
+          return problems.within(:take_out_foot).add(:nothing_hangs) unless wanted.positive?
+
+          super(values.slice(*members).merge(wanted_length: wanted), problems)
+        end
+
+        private
+
+        # @return [Length, nil] nil where nobody has said what comes out
+        def by_pins(values)
+          foot = values[:take_out_foot] or return
+          values[:existing_length] - (values[:take_out_top] || Length::ZERO) - foot - values[:stand_up]
+        end
+      end
+
+      def self.included(kind) = kind.extend(Build)
+
+      # @return [Length] what comes out at the foot, the curtain hanging as it does after its top was taken in
+      def taken_out_foot = existing_length - rise - from_the_top
+    end
+
+    # A hem that is sewn anew: the one that came, of its kind and depth, where no other was asked for.
+    module HemAnew
+      # How one is made of what was said.
+      module Build
+        def build(values, problems)
+          hem = values[:hem] || values[:existing_hem]
+          return problems.within(:existing_hem).add(:missing) if values[:hem].nil? && hem.taken.zero?
+
+          super(values.merge(hem: hem), problems)
+        end
+      end
+
+      def self.included(kind) = kind.extend(Build)
+
+      # @return [Allowance, nil] the same hem made double, where it is single and there is cloth for it
+      def doubled
+        double = Allowance.new(kind: "double", depth: hem.depth, turn_under: Length::ZERO)
+        double if hem.kind == "single" && from_the_top + double.taken <= available
+      end
     end
   end
 end

@@ -17,6 +17,9 @@ module EarnestFold
         "rules" => :ruled,
         "method" => :made_by,
         "tape" => :taped,
+        "hem.kind" => :hemmed,
+        "take_out_foot" => :pinned,
+        "wanted_length" => :measured,
         "heading.hook_row" => :hooked
       }.freeze
       private_constant :KEPT, :BRING
@@ -96,6 +99,18 @@ module EarnestFold
         made = bare.merge("tape" => tape.id.to_s)
         SpecFields.over(made, tape_figures(made))
       end
+
+      # Another hem than the one that came is as deep, until somebody says otherwise.
+      def hemmed(spec, kind)
+        return spec.except("hem") unless kind
+
+        spec.merge("hem" => (spec["hem"] || spec["existing_hem"] || {}).merge("kind" => kind))
+      end
+
+      # What comes out and the length that is wanted give each other: the one said last is kept.
+      def pinned(spec, out) = SpecFields.set(out ? spec.except("wanted_length") : spec, "take_out_foot", out)
+
+      def measured(spec, length) = SpecFields.set(length ? spec.except("take_out_foot") : spec, "wanted_length", length)
 
       # Into which row the hooks go decides how far they hang below.
       def hooked(spec, row)

@@ -11,7 +11,7 @@ module EarnestFold
         **AskedOfCurtain::LENGTHS,
         **Declare.at(
           "alter",
-          existing_hem: AskedOfCurtain::HEM,
+          existing_hem: AskedOfCurtain::CAME,
           let_down: AskedOfCurtain::LET_DOWN,
           seam: AskedOfCurtain::SEAM
         )

@@ -5,15 +5,18 @@ module EarnestFold
     # Shortened at the foot, with a new hem.
     class ShortenAtHem < Value.define(:existing_length, :wanted_length, :stand_up, :existing_hem, :let_down, :hem)
       include Alteration
+      include ByPins
+      include HemAnew
 
       KIND = "shorten_at_hem"
       FIELDS = Fields.new(
-        **AskedOfCurtain::LENGTHS,
+        **ByPins::LENGTHS,
+        **ByPins::FOOT,
         **Declare.at(
           "alter",
-          existing_hem: AskedOfCurtain::HEM,
+          existing_hem: Declare.allowance,
           let_down: AskedOfCurtain::LET_DOWN,
-          hem: AskedOfCurtain::HEM
+          hem: AskedOfCurtain::ANEW
         )
       )
       EXAMPLE = {

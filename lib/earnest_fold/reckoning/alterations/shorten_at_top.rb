@@ -67,7 +67,7 @@ module EarnestFold
         (place > curtain.band + remove) ? place - remove : nil
       end
 
-      def tuck = remove
+      def top_tuck = Tuck.new(remove: remove, seam: seam, strip: strip)
 
       def rise = remove
 

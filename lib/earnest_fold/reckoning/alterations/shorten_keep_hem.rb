@@ -5,11 +5,13 @@ module EarnestFold
     # Shortened by a tuck above the made hem, which is kept.
     class ShortenKeepHem < Value.define(:existing_length, :wanted_length, :stand_up, :existing_hem, :seam)
       include Alteration
+      include ByPins
 
       KIND = "shorten_keep_hem"
       FIELDS = Fields.new(
-        **AskedOfCurtain::LENGTHS,
-        **Declare.at("alter", existing_hem: AskedOfCurtain::HEM, seam: AskedOfCurtain::SEAM)
+        **ByPins::LENGTHS,
+        **ByPins::FOOT,
+        **Declare.at("alter", existing_hem: AskedOfCurtain::CAME, seam: AskedOfCurtain::SEAM)
       )
       EXAMPLE = {
         "kind" => KIND,
@@ -59,7 +61,9 @@ module EarnestFold
         (place > upper + remove) ? place - remove : nil
       end
 
-      def tuck = remove
+      def foot_tuck = Tuck.new(remove: remove, seam: seam, strip: strip)
+
+      def made_hem = existing_hem
 
       private
 

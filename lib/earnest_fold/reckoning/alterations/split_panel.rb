@@ -14,15 +14,16 @@ module EarnestFold
       :top_allowance
     )
       include Alteration
+      include HemAnew
 
       KIND = "split_panel"
       FIELDS = Fields.new(
         **AskedOfCurtain::LENGTHS,
         **Declare.at(
           "alter",
-          existing_hem: AskedOfCurtain::HEM,
+          existing_hem: Declare.allowance,
           let_down: AskedOfCurtain::LET_DOWN,
-          hem: AskedOfCurtain::HEM,
+          hem: AskedOfCurtain::ANEW,
           top_allowance: AskedOfCurtain::TOP
         )
       )

@@ -13,7 +13,7 @@ module EarnestFold
         # @param seen [AlterCase]
         # @return [Hash, nil]
         def self.altering(seen)
-          {form: :strip, width: seen.made.left_over} if seen.alteration.tuck
+          {form: :strip, width: seen.made.left_over} if seen.alteration.tucked?
         end
 
         # @param touch [Touch]

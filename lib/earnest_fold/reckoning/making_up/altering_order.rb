@@ -12,8 +12,12 @@ module EarnestFold
         mark_lines
         compare_lines
         cut_off
+        sew_top_tuck
+        cut_top_strip
+        into_channel
         sew_tuck
         cut_strip
+        press_seam_down
         add_to_foot
         press_new_hem
         compare_edges

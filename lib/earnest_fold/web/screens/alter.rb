@@ -9,6 +9,8 @@ module EarnestFold
         include Altering
 
         STATION = "alter"
+        # Kinds of hem that nobody has said yet, and what that means.
+        OPEN = {"hem.kind" => "hem_as_it_came", "existing_hem.kind" => "hem_not_said"}.freeze
         # Another way to the same length, what it gives, and what stands against it.
         Other = R::Value.define(:kind, :chosen, :main, :at, :left_over, :stops)
 
@@ -23,7 +25,13 @@ module EarnestFold
         def view = :_alter
 
         # @return [Array<Field>]
-        def asked = asked_paths.map { |path| field(path) }
+        def asked = asked_paths.map { |path| OPEN.key?(path) ? open_field(path) : field(path) }
+
+        # @return [String, nil] the depth of the hem made double, where it is single and there is cloth for it
+        def doubled
+          double = made.alteration.doubled if made&.alteration.respond_to?(:doubled)
+          double && Words.with_unit(double.depth, unit)
+        end
 
         # @return [Array<Array(String, Reckoning::Length)>] the figure to cut by first, then the others
         def figures
@@ -137,6 +145,12 @@ module EarnestFold
             inner = field.kind.inner(spec[field.key])
             inner ? inner.paths(spec[field.key]).map { |path| "#{field.key}.#{path}" } & said_of(field) : [field.key]
           end
+
+        # What may be left open, though the record that it stands in may not.
+        def open_field(path)
+          words = R::Allowance::KINDS.to_h { |word| [word, Words.say("turnings.#{word}")] }
+          field(path, options: {"" => Words.say("alter.#{OPEN.fetch(path)}")}.merge(words))
+        end
 
         def said_of(field)
           return Work::SpecFields.heading_paths(spec).unshift("heading.kind") if field.key == "heading"

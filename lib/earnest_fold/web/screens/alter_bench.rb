@@ -8,7 +8,8 @@ module EarnestFold
         include Altering
 
         # Steps at which the lines on the cloth are what is looked at.
-        DRAWN = %w[measure_again mark_lines compare_lines cut_off sew_tuck cut_strip add_to_foot press_new_hem
+        DRAWN = %w[measure_again mark_lines compare_lines cut_off sew_top_tuck cut_top_strip
+          into_channel sew_tuck cut_strip press_seam_down add_to_foot press_new_hem
           compare_edges check_length].freeze
 
         # What stops the alteration stops its making.

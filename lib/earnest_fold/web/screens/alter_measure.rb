@@ -37,6 +37,17 @@ module EarnestFold
         # @return [String, nil] the wanted length read back in both units, with both ends
         def read_back = made && Words.length_wanted(made, unit, sheet.other_unit)
 
+        # @return [Array<String>] what comes out where, in both units
+        def comes_out
+          return [] unless made&.alteration.respond_to?(:taken_out_foot) && made.alteration.contradictions.empty?
+
+          outs = {comes_out_top: made.alteration.rise, comes_out: made.alteration.taken_out_foot}
+          outs.select { |_, out| out.positive? }.map do |key, out|
+            other = sheet.other_unit
+            Words.say("alter.#{key}", out: Words.with_unit(out, unit), other: Words.with_unit(out, other))
+          end
+        end
+
         # @return [String, nil] SVG
         def drawing = made && once(:altered) { Drawings::AlteredCurtain.new(made, unit).to_s }
       end

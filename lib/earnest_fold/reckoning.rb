@@ -69,6 +69,7 @@ require_relative "reckoning/cloth/bagged_lining"
 require_relative "reckoning/tapes/tape"
 
 require_relative "reckoning/headings/layout/taped"
+require_relative "reckoning/headings/layout/pronged_pockets"
 require_relative "reckoning/headings/layout/mark"
 require_relative "reckoning/headings/layout/near_count"
 require_relative "reckoning/headings/layout/flat_ends"

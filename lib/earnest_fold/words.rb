@@ -255,14 +255,13 @@ module EarnestFold
     # @return [String]
     def noted(said) = said.map { |one| told(one) }.reject(&:empty?).join(", ")
 
-    # @param made [Reckoning::AlterationOfJob]
+    # @param length [Reckoning::Length]
+    # @param ends [Array(String, String)] from where to where, in the customer's words
     # @param unit [Reckoning::Unit]
     # @param other [Reckoning::Unit] the other tape
-    # @return [String] the wanted length in both, with both its ends in the customer's words
-    def length_wanted(made, unit, other)
-      ends = [made.curtain.length_from, made.curtain.length_to]
+    # @return [String] the wanted length in both, with both its ends
+    def length_wanted(length, ends, unit, other)
       from, to = ends.map { |words| words.empty? ? say("alter.not_said") : words }
-      length = made.alteration.wanted_length
       say("alter.read_back", from: from, to: to, length: with_unit(length, unit), other: with_unit(length, other))
     end
 

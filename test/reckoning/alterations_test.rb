@@ -106,7 +106,9 @@ class AlterationsTest < EarnestFoldTest
   end
 
   def test_a_stand_up_counts_from_the_top_in_every_alteration
-    R::Alterations.each do |kind|
+    lengths_asked = R::Alterations.reject { |kind| alter(kind.kind, kind.example).cuts_nothing? }
+    assert_operator lengths_asked.size, :>, 6
+    lengths_asked.each do |kind|
       plain, standing = kind.example, kind.example.merge("stand_up" => "1 cm")
       one, other = [plain, standing].map { |fields| alter(kind.kind, fields) }
       assert_equal one.from_the_top + R::Length.cm(1), other.from_the_top

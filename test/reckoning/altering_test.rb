@@ -16,7 +16,7 @@ class AlteringTest < EarnestFoldTest
     define_method(:"test_#{kind.kind}_has_its_lines_inside_and_its_whole_order") do
       made = altered(kind.example.merge("id" => "a"))
       extent = made.alteration.extent(made.curtain)
-      refute_empty made.lines
+      assert_equal made.alteration.cuts_nothing?, made.lines.empty?
       made.lines.each do |line|
         assert line.at.between?(R::Length::ZERO, [extent, made.alteration.length_at_last].max), line.name
       end
@@ -218,6 +218,39 @@ class AlteringTest < EarnestFoldTest
     made = altered(raw)
     looked_at = R::AlterCase.new(made: made, house: R::HouseRules::USUAL, noted: true, priced: nil)
     R::Judgement.at_steps(looked_at, W::Order.new(made, R::HouseRules::USUAL).steps).fetch(code, []).map(&:code)
+  end
+
+  # 104 pockets, hooks of four prongs skipping 3-3-3, 7 pleats: edges 5 and 6, gap 5, a plain hook at each end.
+  def test_ready_panels_are_given_hooks_pocket_by_pocket
+    made = altered(R::ReadyHooks::EXAMPLE.merge("id" => "a"))
+    assert_equal [5, 5, 6, 9, 9], made.alteration.figures.values_at(:gap, :edge_lead, :edge_return, :hooks_in_all, :rings)
+    assert_equal [[6, 9, 12, 15], [20, 23, 26, 29]], made.alteration.pockets_of.first(2)
+    assert_equal 99, made.alteration.pockets_of.last.last
+    codes = W::Order.new(made, R::HouseRules::USUAL).steps.map(&:code)
+    assert_equal %w[note_condition measure_again hooks_in_as_it_is press_and_hand_back], codes
+    assert_equal ["pockets_short"], altered(R::ReadyHooks::EXAMPLE.merge("id" => "a", "pockets" => 76)).stops.map(&:code)
+    assert_empty altered(R::ReadyHooks::EXAMPLE.merge("id" => "a", "pockets" => 77)).stops
+  end
+
+  def test_plain_hooks_go_into_every_so_manieth_pocket_and_both_ends
+    plain = R::ReadyHooks::EXAMPLE.except("skips", "hooks", "end_hooks", "rings").merge("id" => "a", "pockets" => 102)
+    made = altered(plain).alteration
+    assert_equal({hooks_in_all: 27}, made.figures)
+    assert_equal [[1], [5], [102]], made.pockets_of.values_at(0, 1, -1)
+    assert_equal 27, made.pockets_of.size
+  end
+
+  def test_what_only_hangs_is_drawn_up_to_its_share_of_the_support
+    made = altered(R::HangOnly::EXAMPLE.merge("id" => "a")).alteration
+    assert_equal [R::Length.cm(94), 13], [made.figures[:drawn_up], made.figures[:heading][:hooks]]
+    four = altered(R::HangOnly::EXAMPLE.merge("id" => "a", "curtains" => 4, "width" => "120 cm")).alteration
+    assert_equal [R::Length.cm(47)] * 4, four.spans.map(&:finished_width)
+    assert_equal [["panel 1", :right], ["panel 2", :right], ["panel 3", :left], ["panel 4", :left]],
+      four.spans.map { |span| [span.hand, span.leads] }
+    one = altered(R::HangOnly::EXAMPLE.merge("id" => "a", "curtains" => 1, "opening" => "one_way_right")).alteration
+    assert_equal [[R::Length.cm(180), :left]], one.spans.map { |span| [span.finished_width, span.leads] }
+    narrow = altered(R::HangOnly::EXAMPLE.merge("id" => "a", "width" => "90 cm"))
+    assert_equal ["too_narrow_to_hang"], narrow.stops.map(&:code)
   end
 
   # What raises each line of the judgement, and what doesn't.

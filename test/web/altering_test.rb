@@ -42,6 +42,82 @@ class AlteringStationsTest < WebTest
     assert_match(/Strip cut off 35.0/, text)
   end
 
+  # By pins: what comes out is typed, the length follows; the one that is said last is kept.
+  def test_what_comes_out_gives_the_length_and_the_length_what_comes_out
+    take_in("shorten_at_hem")
+    save_altered("measure", "existing_length" => "110", "take_out_foot" => "23")
+    get altered_at("alter")
+    assert_match(/existing hem.*not said|Hem as it is/i, text)
+    save_altered("alter", "existing_hem.kind" => "single", "existing_hem.depth" => "5")
+    get altered_at("measure")
+    assert_match(/87\.0 cm.*23\.0 cm comes out at the foot, which is 9 1\/16 in/, text)
+    save_altered("measure", "wanted_length" => "80")
+    refute pair_taken_in.spec.key?("take_out_foot")
+    get altered_at("alter")
+    assert_match(/Cut line, from the top edge 85\.0/, text)
+    assert_match(/Make it double, 5\.0 cm/, text)
+    save_altered("alter", "hem.kind" => "double")
+    assert_equal({"kind" => "double", "depth" => "5 cm"}, pair_taken_in.spec["hem"])
+    save_altered("alter", "hem.kind" => "")
+    refute pair_taken_in.spec.key?("hem")
+  end
+
+  def test_top_and_foot_go_through_every_page
+    take_in("top_and_foot")
+    save_altered(
+      "measure",
+      "existing_length" => "210",
+      "take_out_top" => "24",
+      "wanted_length" => "150",
+      "motif" => "60"
+    )
+    save_altered("alter", "existing_hem.kind" => "single", "existing_hem.depth" => "3", "seam" => "1.5")
+    %w[measure alter making hanging bench slip.pdf work-order.pdf].each do |page|
+      get altered_at(page)
+      assert_equal 200, last_response.status, page
+    end
+    get altered_at("alter")
+    assert_match(/foot: seam line, from the top edge 171\.0/i, text)
+    get altered_at("making")
+    assert_match(/Sew the tuck at the top.*Turn the edge up.*Sew the tuck.*Press the seam down/, text)
+  end
+
+  # Hung as it came: no cloth, nothing cut, from what it hangs from to the hanging sheet.
+  def test_what_only_hangs_goes_through_every_page
+    take_in("hang_only")
+    get altered_at("measure")
+    refute_match(/Wanted/, text)
+    save_altered(
+      "measure",
+      "existing_length" => "214",
+      "support_length" => "180",
+      "overlap" => "8",
+      "width" => "120",
+      "curtains" => "4",
+      "lined" => "yes"
+    )
+    every_page_of_it
+    get altered_at("alter")
+    assert_match(/Drawn up, each 47\.0/, text)
+    get altered_at("making")
+    assert_match(/Draw it up.*47\.0.*Put in the hooks.*Press on the lining's side/, text)
+    get altered_at("hanging")
+    assert_match(/To carry 28 Hooks/i, text)
+    assert_match(/Panel 1 leads at its right edge.*Panel 4 leads at its left edge/i, text)
+  end
+
+  def test_a_ready_panel_is_given_hooks
+    take_in("ready_hooks")
+    save_altered("measure", "existing_length" => "214", "pockets" => "104")
+    every_page_of_it
+    save_altered("alter", "skips" => "3, 3, 3", "hooks" => "7", "end_hooks" => "yes", "rings" => "yes")
+    every_page_of_it
+    get altered_at("making")
+    assert_match(/6, 9, 12, 15; 20, 23, 26, 29/, text)
+    get altered_at("hanging")
+    assert_match(/7 Hooks 2 Plain hooks for the ends 9 Rings/i, text)
+  end
+
   def test_without_a_name_nothing_is_taken_in
     before = office.treatments.size
     send_form("/jobs/#{office.id}/alterations", "name" => " ", "kind" => "shorten_at_hem")
@@ -208,6 +284,23 @@ class AlteringStationsTest < WebTest
   end
 
   private
+
+  def every_page_of_it
+    %w[measure alter making hanging bench slip.pdf work-order.pdf hanging-sheet.pdf came-in].each do |page|
+      get altered_at(page)
+      assert_equal 200, last_response.status, page
+    end
+    get "/jobs/#{@taken_in}/account"
+    assert_equal 200, last_response.status
+  end
+
+  def take_in(kind)
+    send_form("/jobs/#{@taken_in = office.id}/alterations", "name" => "Parlour pair", "kind" => kind)
+  end
+
+  def pair_taken_in = workroom.jobs.find(@taken_in).treatments.last
+
+  def altered_at(page) = "/jobs/#{@taken_in}/treatments/#{pair_taken_in.id}/#{page}"
 
   def chapel = job("Ferry chapel")
 

@@ -41,6 +41,16 @@ class BesideTest < WebTest
     end
   end
 
+  def test_its_papers_have_no_empty_page
+    get station(office, "ticket")
+    assert_equal 200, last_response.status
+    refute_match(/Quay stripe/, text)
+    %w[plan.pdf plan.svg tickets.pdf tickets.svg].each do |file|
+      get "/jobs/#{office.id}/cutting/#{stripe.id}/#{file}"
+      assert_equal 200, last_response.status, file
+    end
+  end
+
   def test_the_trimming_goes_out_and_in_with_the_job
     get "/jobs/#{office.id}/job.fold.json"
     document = JSON.parse(last_response.body)

@@ -25,11 +25,16 @@ module EarnestFold
 
       private
 
+      def length_wanted(made)
+        ends = [made.curtain.length_from, made.curtain.length_to]
+        Words.length_wanted(made.alteration.wanted_length, ends, @job.unit, @job.other_unit)
+      end
+
       def wanted
         made = @work.reckoning or return [[Words.say("slip.not_measured"), ""]]
         [
           [Words.say("slip.what"), Words.say("alterations.#{made.alteration.kind}")],
-          [Words.say("slip.length"), Words.length_wanted(made, @job.unit, @job.other_unit)],
+          *([[Words.say("slip.length"), length_wanted(made)]] unless made.alteration.cuts_nothing?),
           [Words.say("fields.curtains"), made.curtain.curtains.to_s],
           *made.alteration.edges.map do |edge, fate|
             [Words.say("alter.edge_names.#{edge}"), Words.say("alter.edges.#{fate}")]

@@ -94,6 +94,9 @@ module EarnestFold
       # @return [Tuck, nil] the one above the made hem
       def foot_tuck = nil
 
+      # @return [Boolean] whether nothing is cut or sewn, so that it stays as long as it is
+      def cuts_nothing? = false
+
       # @return [Boolean] whether anything goes in a tuck, so that nothing is cut off flat
       def tucked? = !(top_tuck || foot_tuck).nil?
 
@@ -121,6 +124,13 @@ module EarnestFold
 
       # @return [Curtain, nil] what comes of it, with the heading that is put on
       def headed = nil
+
+      # @return [Array<Span>] where each hangs, where what it hangs from was measured
+      def spans = []
+
+      # What holds it where nothing is sewn: the hooks and what they go into; nil where it hangs as it did.
+      # @return [Hash{Symbol => Object}, nil] the hooks' `figures`; `heading` and `drawn_up` where a tape draws it up
+      def hooked_by = nil
 
       # @return [Integer] how many it makes of one
       def pieces_made = 1
@@ -259,6 +269,45 @@ module EarnestFold
         double = Allowance.new(kind: "double", depth: hem.depth, turn_under: Length::ZERO)
         double if hem.kind == "single" && from_the_top + double.taken <= available
       end
+    end
+
+    # What is only hung or given hooks: its edges, its hem and its length stay as they came.
+    module NothingCut
+      LENGTHS = Declare.at(
+        "measure",
+        existing_length: Declare.length(least: :over_zero, sane: AskedOfCurtain::SANE),
+        stand_up: Declare.length(Length::ZERO, least: :any, sane: Length.mm(2_000))
+      ).freeze
+      # What a heading may ask of a support is nobody's business here.
+      SUPPORT = Support.new(
+        kind: "track",
+        length: Length.mm(1000),
+        diameter: nil,
+        projection: nil,
+        carriers: nil,
+        rating: nil,
+        height: nil
+      )
+
+      # How one is made of what was said.
+      module Build
+        def build(values, problems)
+          unless (values[:existing_length] - values[:stand_up]).positive?
+            return problems.within(:stand_up).add(:nothing_hangs)
+          end
+
+          new(**values)
+        end
+      end
+
+      def self.included(kind) = kind.extend(Build)
+
+      def cuts_nothing? = true
+
+      # @return [Length] as it hangs, from the point that lengths are measured from
+      def wanted_length = existing_length - stand_up
+
+      def from_the_top_line = []
     end
   end
 end

@@ -4,7 +4,23 @@ module EarnestFold
   module Reckoning
     # What a heading is asked about one curtain: its place, its flat width, its widths of cloth, and where its seams
     # lie.
-    HeadingTask = Value.define(:span, :flat, :widths, :seams)
+    HeadingTask = Value.define(:span, :flat, :widths, :seams) do
+      # A panel that came made, as a heading sees it.
+      # @param finished_width [Length] as it hangs
+      # @param flat [Length]
+      # @return [HeadingTask]
+      def self.standing(finished_width, flat)
+        span = Span.new(
+          hand: "single",
+          finished_width: finished_width,
+          return_flat: Length::ZERO,
+          lead_flat: Length::ZERO,
+          leads: :right,
+          expression: []
+        )
+        new(span: span, flat: flat, widths: 1r, seams: [])
+      end
+    end
 
     # The contract of a heading kind, with what most of them answer alike. A kind is one file in headings/: a frozen
     # value that declares `KIND`, `FIELDS` and `EXAMPLE` and registers itself in {Headings}. It answers numbers and

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Work
-    # What hanging somebody's own curtain takes, as {Hanging} answers it: it goes back where it came from.
+    # What hanging somebody's own curtain takes, as {Hanging} answers it: it goes back where it came from, or hangs from
+    # what was measured for it.
     class AlteredHanging
       R = Reckoning
 
@@ -13,22 +14,33 @@ module EarnestFold
 
       def hands = @work.hands
 
-      # @return [Array<Told>] as it hung before
-      def order = []
+      # @return [Array<Told>] as it hung before, where nobody measured what it hangs from
+      def order = spans.empty? ? [] : [first_check, *hung, *dressing, Told.of("hanging.last")]
 
-      # @return [Hash] nothing: it has its own
-      def carried = {}
+      # @return [Hash{Symbol => Integer}] nothing where it has its own; else the hooks and rings of all of them
+      def carried
+        counted = alteration.hooked_by&.fetch(:figures) or return {}
+        CARRIED.filter_map { |name| counted[name] && [name, counted[name] * hands.size] }.to_h
+      end
 
-      # @return [Array<Array(String, Told)>] each curtain, as it came
-      def edges = hands.map { |hand| [hand, Told.of("alter.as_it_came")] }
+      # @return [Array<Array(String, Told)>] each curtain with the edge that leads, or as it came
+      def edges
+        return hands.map { |hand| [hand, Told.of("alter.as_it_came")] } if spans.empty?
+
+        spans.map { |span| [span.hand, Told.of("hanging.leads_#{span.leads}")] }
+      end
 
       # @return [Array<Array(Told, Reckoning::Length)>] the lengths to check when it hangs
-      def lengths =
+      def lengths
+        asked = alteration.cuts_nothing? ? [] : [[Told.of("fields.wanted_length"), alteration.wanted_length]]
         [
+          *support,
           [Told.of("work_figures.length_at_last"), alteration.length_at_last],
-          [Told.of("fields.wanted_length"), alteration.wanted_length],
-          [Told.of("fields.stand_up"), alteration.stand_up]
+          *asked,
+          *([[Told.of("fields.stand_up"), alteration.stand_up]] unless alteration.stand_up.zero?),
+          *spans.map { |span| [Told.of("hanging.width_of", hand: span.hand), span.finished_width] }
         ]
+      end
 
       # @return [Reckoning::MakingUp::Measured] its length, at both edges
       def check =
@@ -41,7 +53,24 @@ module EarnestFold
 
       private
 
+      # What is carried along of a heading's figures.
+      CARRIED = %i[hooks end_hooks gliders rings].freeze
+      private_constant :CARRIED
+
       def alteration = @work.reckoning.alteration
+
+      def spans = alteration.spans
+
+      def support =
+        spans.empty? ? [] : [[Told.of("hanging.support"), alteration.support_length]]
+
+      def first_check =
+        Told.of("hanging.first", support: alteration.hung_from, length: alteration.support_length)
+
+      def hung = spans.map { |span| Told.of("hanging.hang", title: @work.title, hand: span.hand) }
+
+      def dressing =
+        alteration.heading.dressed? ? [Told.of("hanging.dress", days: @work.house.diary.setting_days)] : []
     end
   end
 end

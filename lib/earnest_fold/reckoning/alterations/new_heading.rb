@@ -42,21 +42,10 @@ module EarnestFold
           "top_turn" => "2 cm"
         }
       }.freeze
-      SUPPORT = Support.new(
-        kind: "track",
-        length: Length.mm(1000),
-        diameter: nil,
-        projection: nil,
-        carriers: nil,
-        rating: nil,
-        height: nil
-      )
-      private_constant :SUPPORT
-
       # @return [NewHeading, nil] nil where nothing would be left to hang, or the heading wants more than a panel can
       #   say
       def self.build(values, problems)
-        values[:heading].refuse(SUPPORT, problems.within(:heading))
+        values[:heading].refuse(NothingCut::SUPPORT, problems.within(:heading))
         super unless problems.any?
       end
 
@@ -66,7 +55,7 @@ module EarnestFold
           cut_line: cut_line,
           remnant: existing_length - cut_line,
           fullness: heading.made_fullness(task),
-          heading: heading.figures(task, SUPPORT)
+          heading: heading.figures(task, NothingCut::SUPPORT)
         }
 
       def checks
@@ -102,34 +91,10 @@ module EarnestFold
       def marks = heading.marks(task, figures[:heading])
 
       # @return [Curtain] the panel as a curtain with that heading
-      def headed
-        Curtain.new(
-          span: task.span,
-          flat_needed: panel_width,
-          widths: 1r,
-          flat_width: panel_width,
-          cut_width: panel_width,
-          fullness: heading.made_fullness(task),
-          heading: figures[:heading],
-          task: task
-        )
-      end
+      def headed = Curtain.standing(task, heading, figures[:heading])
 
       # @return [HeadingTask] the panel as the heading sees it
-      def task =
-        HeadingTask.new(
-          span: Span.new(
-            hand: "single",
-            finished_width: finished_width,
-            return_flat: Length::ZERO,
-            lead_flat: Length::ZERO,
-            leads: :right,
-            expression: []
-          ),
-          flat: panel_width,
-          widths: 1r,
-          seams: []
-        )
+      def task = HeadingTask.standing(finished_width, panel_width)
 
       def new_top = top
 
@@ -155,7 +120,7 @@ module EarnestFold
         ]
       end
 
-      def top = heading.top_allowance(SUPPORT)
+      def top = heading.top_allowance(NothingCut::SUPPORT)
 
       def cut_line = from_the_top + top
     end

@@ -47,14 +47,7 @@ module EarnestFold
 
       def hooked_as = :pronged
 
-      def pockets_of(figures)
-        first = figures[:edge_lead] + 1
-        Array.new(figures[:hooks]) do
-          prongs = skips.each_with_object([first]) { |skip, pockets| pockets << pockets.last + skip }
-          first = prongs.last + (figures[:gap] || 1)
-          prongs
-        end
-      end
+      def pockets_of(figures) = ProngedPockets.of(skips, figures)
 
       def figures(task, _support)
         pockets = (task.flat / pocket_pitch).floor
@@ -138,12 +131,7 @@ module EarnestFold
         [most, 1].max
       end
 
-      def placing(pockets, hooks)
-        left = pockets - hooks * taken
-        gap = (hooks > 1) ? Rational(left - 2 * edge, hooks - 1).floor : nil
-        edges = left - (hooks - 1) * gap.to_i
-        {gap: gap, edge_lead: edges.div(2), edge_return: edges - edges.div(2)}
-      end
+      def placing(pockets, hooks) = ProngedPockets.placing(pockets, hooks, taken, edge)
     end
 
     Headings.register(PleaterHook::KIND, PleaterHook)

@@ -22,6 +22,8 @@ module EarnestFold
         # @param seen [AlterCase]
         # @return [Hash, nil]
         def self.altering(seen)
+          return if seen.alteration.cuts_nothing?
+
           if seen.curtain.length_from.empty? || seen.curtain.length_to.empty?
             {form: :altering, reading: seen.alteration.wanted_length}
           end

@@ -24,6 +24,8 @@ module EarnestFold
         sew_new_hem
         make_new_top
         put_on_new_heading
+        draw_up_as_it_is
+        hooks_in_as_it_is
         check_length
         press_and_hand_back
       ].freeze

@@ -67,7 +67,7 @@ module EarnestFold
 
         # A pair's lines laid on each other before either curtain is cut or sewn.
         once("compare_lines", ->(_) { [op(:compare, :face)] }, needs: %w[mark_lines]) do |work|
-          next unless work.pair?
+          next unless work.pair? && !work.alteration.cuts_nothing?
 
           done(
             {tolerance: work.house.pair_tolerance, **work.lines_by_name.first(1).to_h},
@@ -261,12 +261,56 @@ module EarnestFold
           )
         end
 
+        # Drawn up along its own cords to the width that it covers; a tape that doesn't draw forms when it hangs.
+        each_curtain(
+          "draw_up_as_it_is",
+          ->(_) { [op(:draw, :face, :tape, at: :heading), op(:measure, :face, at: :heading)] },
+          needs: %w[measure_again]
+        ) do |work, _|
+          hung = work.alteration.hooked_by
+          next unless hung && hung[:heading]&.corded?
+
+          width = hung[:drawn_up]
+          done(
+            {finished_width: width, half: width / 2},
+            check: check(:finished_width, width, Length.mm(10)),
+            times: {tape: metres(width)}
+          )
+        end
+
+        # The hooks into what they go into, counted; a ring for each where it hangs from rings.
+        each_curtain(
+          "hooks_in_as_it_is",
+          ->(_) { [op(:set, :tape, at: :heading)] },
+          with: %i[count],
+          needs: %w[draw_up_as_it_is]
+        ) do |work, _|
+          figures = work.alteration.hooked_by&.fetch(:figures)
+          count = figures && (figures[:hooks] || figures[:gliders] || figures[:rings] || figures[:eyelets])
+          next unless count
+
+          told = figures.slice(:hooks, :every, :pockets, :end_hooks, :pockets_of, :rings, :gliders, :eyelets)
+          done(
+            told,
+            said: [
+              figures[:hooks] ? :do : :counted,
+              figures[:pockets_of] && :pronged,
+              figures[:every] && :every,
+              figures[:end_hooks] && :ends,
+              figures[:hooks] && figures[:rings] && :rings
+            ],
+            times: {hook: count}
+          )
+        end
+
         # The length as it was asked for, measured at both edges.
         each_curtain(
           "check_length",
           ->(_) { [op(:lay, :face), op(:measure, :face)] },
-          needs: %w[sew_new_hem cut_strip into_channel press_seam_down put_on_new_heading make_new_top add_to_foot]
+          needs: %w[hooks_in_as_it_is sew_new_hem cut_strip into_channel press_seam_down put_on_new_heading make_new_top add_to_foot]
         ) do |work, _|
+          next if work.alteration.cuts_nothing?
+
           length = work.alteration.length_at_last
           done(
             {length_at_last: length, wanted_length: work.alteration.wanted_length},
@@ -276,8 +320,12 @@ module EarnestFold
         end
 
         # Pressed, folded, what was noted read through once more.
-        once("press_and_hand_back", ->(_) { [op(:press, :face)] }, needs: %w[check_length]) do |work|
-          done({curtains: work.curtain.curtains}, times: {finish: work.curtain.curtains})
+        once("press_and_hand_back", ->(_) { [op(:press, :face)] }, needs: %w[check_length hooks_in_as_it_is]) do |work|
+          done(
+            {curtains: work.curtain.curtains},
+            said: [work.curtain.lined ? :lined : :unlined, :do],
+            times: {finish: work.curtain.curtains}
+          )
         end
       end
     end

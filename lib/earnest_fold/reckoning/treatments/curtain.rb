@@ -49,6 +49,24 @@ module EarnestFold
         )
       end
 
+      # A panel that came made, with a heading.
+      # @param task [HeadingTask]
+      # @param heading [Heading]
+      # @param figures [Hash] as the heading gives them
+      # @return [Curtain]
+      def self.standing(task, heading, figures)
+        new(
+          span: task.span,
+          flat_needed: task.flat,
+          widths: 1r,
+          flat_width: task.flat,
+          cut_width: task.flat,
+          fullness: heading.made_fullness(task),
+          heading: figures,
+          task: task
+        )
+      end
+
       # @return [Rational]
       def self.count(treatment, rule, needed)
         making = treatment.making

@@ -47,17 +47,21 @@ module EarnestFold
       )
       private_constant :MEASURED
 
-      # @return [Array<String>] which curtain each is
-      def hands
-        case curtains
+      # @param count [Integer] of curtains
+      # @return [Array<String>] which each is
+      def self.hands(count)
+        case count
         when 1
           %w[single]
         when 2
           %w[left right]
         else
-          (1..curtains).map { |number| "panel #{number}" }
+          (1..count).map { |number| "panel #{number}" }
         end
       end
+
+      # @return [Array<String>] which curtain each is
+      def hands = OwnCurtain.hands(curtains)
 
       # @return [Length] how wide it lies flat; a width of cloth each where nobody has measured it
       def flat_width = width || Length.mm(1300) * widths

@@ -26,16 +26,23 @@ module EarnestFold
 
         # @return [Array<Field>] the lengths that this alteration starts from, the wanted one last
         def lengths
-          own = R::Alterations.fetch(entry.altered_as).fields.of_station(STATION).map(&:key)
-          (own - AFTER + [WANTED]).map { |path| field(path) }
+          (own_paths - AFTER + (own_paths & [WANTED])).map { |path| field(path) }
         end
 
-        def curtain_fields = CURTAIN.map { |path| field(path) }
+        def curtain_fields = (CURTAIN - own_paths).map { |path| field(path) }
+
+        # @return [Boolean] whether a length is wanted, so that from where to where is asked
+        def length_asked? = own_paths.include?(WANTED)
 
         def points = WORDS.map { |path| field(path) }
 
         # @return [String, nil] the wanted length read back in both units, with both ends
-        def read_back = made && Words.length_wanted(made, unit, sheet.other_unit)
+        def read_back
+          return unless length_asked?
+
+          length = made ? made.alteration.wanted_length : wanted_so_far
+          length && Words.length_wanted(length, spec.values_at(*WORDS).map(&:to_s), unit, sheet.other_unit)
+        end
 
         # @return [Array<String>] what comes out where, in both units
         def comes_out
@@ -50,6 +57,13 @@ module EarnestFold
 
         # @return [String, nil] SVG
         def drawing = made && once(:altered) { Drawings::AlteredCurtain.new(made, unit).to_s }
+
+        private
+
+        def own_paths = R::Alterations.fetch(entry.altered_as).fields.of_station(STATION).map(&:key)
+
+        # As it was typed, while something else is still wanting.
+        def wanted_so_far = spec[WANTED] && R::LengthReader.read(spec[WANTED], unit)
       end
     end
   end

@@ -18,6 +18,9 @@ module EarnestFold
           @cutting, @asked = cutting, asked
         end
 
+        # @return [Array<ClothPlan>] those of them that widths are cut from
+        def cut_from = cloths.reject { |cloth| cloth.cutting.cuts.empty? }
+
         # @return [Array<ClothPlan>] of the treatment's cloths, face first
         def cloths =
           @cloths ||= reckoning ? @cutting.of_treatment(reckoning).map { |cloth| ClothPlan.new(self, cloth) } : []

@@ -59,10 +59,20 @@ module EarnestFold
       :leftover
     )
 
+    # A heading of which nobody has said anything.
+    class Unsaid < Value.define
+      include Heading
+
+      HEADING = new
+    end
+
     # An alteration looked at by the judgement. `noted` is whether anything was noted of the curtains as they came in;
     # `priced` what the alteration comes to ({Account::Priced}), nil away from the Account.
     AlterCase = Value.define(:made, :house, :noted, :priced) do
       def alteration = made.alteration
+
+      # @return [Heading] what it hangs by, where that was said
+      def heading = alteration.respond_to?(:heading) ? alteration.heading : Unsaid::HEADING
 
       def curtain = made.curtain
 

@@ -80,16 +80,18 @@ module EarnestFold
         cuts = @made.lines.select { |line| line.deed == :cut }
         return if cuts.empty? || @made.left_over.zero?
 
-        from, to = cut_away(cuts)
-        @svg.rect(left, y(from), @scale[wide], y(to) - y(from), fill: "url(#alter-waste)", class: "waste")
+        cut_away(cuts).each do |from, to|
+          @svg.rect(left, y(from), @scale[wide], y(to) - y(from), fill: "url(#alter-waste)", class: "waste")
+        end
       end
 
-      # @return [Array(Length, Length)] from the top
+      # @return [Array<Array(Length, Length)>] from the top; of a tuck the strip between its two cuts
       def cut_away(cuts)
         places = cuts.map { |line| from_top(line) }.sort
-        return [places[-2], places[-1]] if places.size > 1
+        return places.each_slice(2) if @alteration.tucked?
+        return [places.last(2)] if places.size > 1
 
-        (cuts.first.from == :hem) ? [R::Length::ZERO, places.first] : [places.first, @extent]
+        [(cuts.first.from == :hem) ? [R::Length::ZERO, places.first] : [places.first, @extent]]
       end
 
       def from_top(line) = (line.from == :hem) ? @extent - line.at : line.at

@@ -46,6 +46,10 @@ module EarnestFold
         "heading" => {"kind" => "pencil_pleat", "fullness" => "2"}
       }.freeze
 
+      # What a heading is asked that is made, and not one that came.
+      OF_MAKING = %i[fullness top_turn turn_under stiffening stiffening_layers] +
+        [Taped, Frilled, HookRows].flat_map { |part| part::FIELDS.names }
+
       # @return [HangOnly, nil] nil where nothing would hang, or the heading wants more than a curtain can say
       def self.build(values, problems)
         values[:heading].refuse(NothingCut::SUPPORT, problems.within(:heading))
@@ -62,7 +66,7 @@ module EarnestFold
           *from_the_top_line,
           Line.of(:drawn_up, drawn_up, ["(", support_length, *overlapped, ")", "÷", curtains]),
           Line.of(:fullness_made, figures[:fullness], heading.made_expression(task)),
-          *heading.working(task, figures[:heading])
+          *heading.working(task, figures[:heading]).reject { |line| line.name == :tape_length }
         ]
 
       # @return [Array<Span>] from left to right, each with the edge that leads

@@ -18,6 +18,7 @@ module EarnestFold
 
           old = seen.alteration.respond_to?(:existing_hem) ? seen.alteration.existing_hem : Allowance::NONE
           surplus = seen.alteration.existing_length - seen.alteration.from_the_top
+          surplus = seen.alteration.taken_out_foot if seen.alteration.respond_to?(:taken_out_foot)
           {kept: surplus, copied: old.taken, depth: BETTER, better: BETTER * 2} if surplus.positive?
         end
       end

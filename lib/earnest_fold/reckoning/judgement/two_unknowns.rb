@@ -12,6 +12,8 @@ module EarnestFold
         # @param seen [AlterCase]
         # @return [Hash, nil]
         def self.altering(seen)
+          return if seen.alteration.top_tuck && seen.alteration.foot_tuck
+
           if seen.alteration.shortens? && (seen.curtain.printed || seen.curtain.motif)
             {rise: seen.alteration.rise, length: seen.alteration.from_the_top}
           end

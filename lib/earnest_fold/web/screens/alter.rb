@@ -36,7 +36,7 @@ module EarnestFold
         # @return [Array<Array(String, Reckoning::Length)>] the figure to cut by first, then the others
         def figures
           main = R::MakingUp::AlteringCase.new(made: made, house: house).main_line
-          [*(main && [[line_words(main), main.at]]), *plain_figures]
+          [*(main && [[line_words(main), main.at]]), *plain_figures, *motif_figures]
         end
 
         # @return [Array<Array(String, Object)>] the figures of a heading that is put on
@@ -109,6 +109,13 @@ module EarnestFold
 
         private
 
+        # Where the motif was and where it will be, below the top edge.
+        def motif_figures
+          was = made.curtain.motif or return []
+          after = made.alteration.motif_after(was, made.curtain)
+          [[Words.say("alter.motif_was"), was], *([[Words.say("alter.motif_then"), after]] if after)]
+        end
+
         def plain_figures =
           made
             .alteration
@@ -146,6 +153,14 @@ module EarnestFold
             inner ? inner.paths(spec[field.key]).map { |path| "#{field.key}.#{path}" } & said_of(field) : [field.key]
           end
 
+        # Of a heading that came nothing is asked of how it was made.
+        def heading_asked
+          paths = Work::SpecFields.heading_paths(spec)
+          came = R::Alterations.fetch(entry.altered_as).include?(R::NothingCut)
+          paths -= R::HangOnly::OF_MAKING.map { |name| "heading.#{name}" } if came
+          paths.unshift("heading.kind")
+        end
+
         # What may be left open, though the record that it stands in may not.
         def open_field(path)
           words = R::Allowance::KINDS.to_h { |word| [word, Words.say("turnings.#{word}")] }
@@ -153,7 +168,7 @@ module EarnestFold
         end
 
         def said_of(field)
-          return Work::SpecFields.heading_paths(spec).unshift("heading.kind") if field.key == "heading"
+          return heading_asked if field.key == "heading"
 
           R::Allowance.asks(spec.dig(field.key, "kind")).map { |name| "#{field.key}.#{name}" }
         end

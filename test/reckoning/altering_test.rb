@@ -223,13 +223,15 @@ class AlteringTest < EarnestFoldTest
   # 104 pockets, hooks of four prongs skipping 3-3-3, 7 pleats: edges 5 and 6, gap 5, a plain hook at each end.
   def test_ready_panels_are_given_hooks_pocket_by_pocket
     made = altered(R::ReadyHooks::EXAMPLE.merge("id" => "a"))
-    assert_equal [5, 5, 6, 9, 9], made.alteration.figures.values_at(:gap, :edge_lead, :edge_return, :hooks_in_all, :rings)
+    assert_equal [5, 5, 6, 9, 9],
+      made.alteration.figures.values_at(:gap, :edge_lead, :edge_return, :hooks_in_all, :rings)
     assert_equal [[6, 9, 12, 15], [20, 23, 26, 29]], made.alteration.pockets_of.first(2)
     assert_equal 99, made.alteration.pockets_of.last.last
     codes = W::Order.new(made, R::HouseRules::USUAL).steps.map(&:code)
     assert_equal %w[note_condition measure_again hooks_in_as_it_is press_and_hand_back], codes
-    assert_equal ["pockets_short"], altered(R::ReadyHooks::EXAMPLE.merge("id" => "a", "pockets" => 76)).stops.map(&:code)
-    assert_empty altered(R::ReadyHooks::EXAMPLE.merge("id" => "a", "pockets" => 77)).stops
+    short, enough = [76, 77].map { |pockets| altered(R::ReadyHooks::EXAMPLE.merge("id" => "a", "pockets" => pockets)) }
+    assert_equal ["pockets_short"], short.stops.map(&:code)
+    assert_empty enough.stops
   end
 
   def test_plain_hooks_go_into_every_so_manieth_pocket_and_both_ends

@@ -11,9 +11,36 @@ class AccountStationTest < WebTest
     workroom.house.update(version: workroom.house.read.version, rules: {})
   end
 
+  def test_payments_and_an_agreed_sum_stand_and_go
+    pay("payment_name" => "deposit", "payment_amount" => "50")
+    pay("agreed" => "180")
+    get account
+    assert_match(/paid 50\.00 € open 166\.00 €/, text)
+    assert_match(/As agreed −29\.24|As agreed −[\d.]+/, text)
+    assert_match(/, deposit, 50\.00 take away/, text)
+    pay("payment_name" => "cash", "payment_amount" => "ten")
+    assert_equal 422, last_response.status
+    named = last_response.body[/name="unpaid" value="([^"]+)"/, 1]
+    pay("unpaid" => CGI.unescapeHTML(named))
+    pay("agreed" => "")
+    get account
+    refute_match(/deposit, 50|As agreed/, text)
+  end
+
+  def test_the_clocks_stand_beside_what_was_planned_and_can_be_charged
+    pair = chapel.treatments.first
+    workroom.bench.say(pair.id, "mark_lines", "left", "corrected", value: "12")
+    get account
+    assert_match(/Draw the lines 28 min 12 min/, text)
+    pay("school" => "by_clock")
+    get account
+    assert_match(/Altering Vestry pair: 2 h 47 min 99\.94/, text)
+    assert_match(/an hour, by the clock/, text)
+  end
+
   def test_both_schools_are_shown_and_one_is_taken
     get account
-    assert_match(/by the hour 191\.\d\d € [\d.]+ € chosen/, words)
+    assert_match(/by the hour, as planned 191\.\d\d € [\d.]+ € chosen/, words)
     send_form(account, **seeing(account, "school" => "by_width", "fitted" => "0", "travel" => "12,50"))
     get account
     assert_match(/by the width and drop band 172\.00 € [\d.]+ € chosen/, words)
@@ -143,6 +170,8 @@ class AccountStationTest < WebTest
   def account = "/jobs/#{chapel.id}/account"
 
   def words = text
+
+  def pay(fields) = send_form(account, **seeing(account, **fields))
 
   def write(kind, more = {}) =
     send_form("/jobs/#{chapel.id}/papers", "kind" => kind, "customer" => "The vestry", **more)

@@ -25,7 +25,8 @@ module EarnestFold
           "lines" => statement.lines.map { |line| told(line, account.sheet.unit) },
           "net" => statement.net.to_s,
           "tax" => statement.tax.to_s,
-          "gross" => statement.gross.to_s
+          "gross" => statement.gross.to_s,
+          **paid(statement)
         }
       end
 
@@ -40,6 +41,10 @@ module EarnestFold
             amount: Reckoning::Money.read(line["amount"])
           )
         end
+
+      # @api private
+      def paid(statement) =
+        statement.paid.zero? ? {} : {"paid" => statement.paid.to_s, "open" => statement.open.to_s}
 
       # @api private
       def told(line, unit) =

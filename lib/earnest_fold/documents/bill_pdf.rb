@@ -22,7 +22,7 @@ module EarnestFold
         paper.table(
           @content["title"],
           [Words.say("papers.line"), @content["currency"]],
-          @content["lines"].map { |line| [line["words"], line["amount"]] } + sums,
+          @content["lines"].map { |line| [line["words"], line["amount"]] } + sums + paid,
           right: [1],
           widths: {1 => 90}
         )
@@ -31,6 +31,10 @@ module EarnestFold
       end
 
       private
+
+      # What was paid before it was written, and what is open.
+      def paid =
+        %w[paid open].filter_map { |name| @content[name] && [Words.say("papers.#{name}"), @content[name]] }
 
       # Tax on top of the lines, or in them.
       def sums

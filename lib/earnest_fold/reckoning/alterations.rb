@@ -289,6 +289,10 @@ module EarnestFold
         height: nil
       )
 
+      # What a heading is asked that is made, and not one that came.
+      OF_MAKING = %i[fullness top_turn turn_under stiffening stiffening_layers] +
+        [Taped, Frilled, HookRows].flat_map { |part| part::FIELDS.names }
+
       # How one is made of what was said.
       module Build
         def build(values, problems)

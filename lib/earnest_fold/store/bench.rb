@@ -39,6 +39,21 @@ module EarnestFold
       end
 
       # @param job_id [Integer]
+      # @return [Hash{Integer => Array<Entry>}] what was said of the time of each treatment's steps, in its order
+      def clocks(job_id)
+        Store.guard do
+          rows = @workroom.rows(:bench_entries)
+            .where(kind: %w[started stopped done undone corrected])
+            .where(treatment_id: of_job(job_id))
+            .exclude(step: HUNG)
+            .order(:id)
+            .limit(MOST_ENTRIES * 10)
+          rows.all.group_by { |row| row[:treatment_id] }
+            .transform_values { |own| own.map { |row| Entry.new(**row.slice(*Entry.members)) } }
+        end
+      end
+
+      # @param job_id [Integer]
       # @return [Progress]
       def progress(job_id)
         Store.guard do
@@ -111,6 +126,11 @@ module EarnestFold
       end
 
       private
+
+      def of_job(job_id) =
+        @workroom.rows(:treatments)
+          .where(window_id: @workroom.rows(:windows).where(job_id: job_id).select(:id))
+          .select(:id)
 
       # The last that was said of each step, of some kinds.
       def last(kinds)

@@ -18,6 +18,9 @@ module EarnestFold
       # @return [String] "3 Mar 2026"
       def day(at) = local(at).strftime("%-d %b %Y")
 
+      # @return [String] "2026-03-03", to be kept
+      def date(at) = local(at).strftime("%Y-%m-%d")
+
       # @return [String] "3 March 2026", as it stands on paper
       def long_day(at) = local(at).strftime("%-d %B %Y")
 

@@ -8,13 +8,16 @@ module EarnestFold
 
       A = Reckoning::Account
       # What a job's account is kept as where nothing is said.
-      NOTHING = {"school" => nil, "fitted" => nil, "travel" => nil, "extras" => []}.freeze
+      NOTHING = {
+        "school" => nil, "fitted" => nil, "travel" => nil, "extras" => [], "agreed" => nil, "payments" => []
+      }.freeze
 
       attr_reader :sheet
 
       # @param sheet [Job]
-      def initialize(sheet)
-        @sheet = sheet
+      # @param said [Hash{Integer => Array<Store::Bench::Entry>}] at the bench, by work
+      def initialize(sheet, said = {})
+        @sheet, @said = sheet, said
       end
 
       # @return [Reckoning::Account::Rules]
@@ -28,10 +31,14 @@ module EarnestFold
 
       # @return [Reckoning::Account::Statement]
       def statement =
-        @statement ||= once(:statement) { A::Statement.new(works.map(&:billed), bought, asked, rules) }
+        @statement ||= once(:statement) { A::Statement.new(billed, bought, asked, rules) }
 
       # @return [Array] all that it was given
-      def made_of = [sheet.state]
+      def made_of = [sheet.state, @said]
+
+      # @return [Hash{String => Rational}] minutes by the clock, by the code of the step
+      def clocked_by_step =
+        works.reduce({}) { |sums, work| sums.merge(clocks(work)) { |_, sum, more| sum + more } }
 
       # @return [Reckoning::Account::Asked]
       def asked
@@ -43,11 +50,32 @@ module EarnestFold
           school: kept["school"],
           fitted: kept["fitted"] || fitted,
           travel: Reckoning::Money.of(Reckoning::Exact.read(kept["travel"] || rules.travel)),
-          extras: extras
+          extras: extras,
+          agreed: kept["agreed"] && Reckoning::Money.read(kept["agreed"]),
+          payments: payments
         )
       end
 
       private
+
+      def payments =
+        kept["payments"].map do |paid|
+          A::Payment.new(on: paid["on"], name: paid["name"], amount: Reckoning::Money.read(paid["amount"]))
+        end
+
+      # A step of which no clock ran counts as it was planned.
+      def billed =
+        works.map do |work|
+          clocked = clocks(work)
+          next work.billed if clocked.empty?
+
+          work.billed.with(clocked: work.minutes_by_step.merge(clocked).values.sum(0r))
+        end
+
+      def clocks(work)
+        log = BenchLog.new(@said.fetch(work.id, []))
+        work.steps.select { |step| log.timed?(step) }.to_h { |step| [step.code, log.spent(step).minutes] }
+      end
 
       # As many windows as there are, where it isn't all somebody's own curtains.
       def fitted = sheet.entries.select(&:reckoning).map { |entry| entry.window.id }.uniq.size

@@ -30,6 +30,41 @@ class StatementTest < EarnestFoldTest
     assert_nil statement([]).per_hour
   end
 
+  # An hour as planned that took forty minutes: either is charged, and each gives something else an hour.
+  def test_by_the_clock
+    took = work(minutes: 60r, curtains: 0).with(clocked: 40r)
+    planned = statement([took, work(minutes: 30r, curtains: 0)])
+    assert_equal %w[54.00 42.00], [planned.labour("by_time"), planned.labour("by_clock")].map(&:to_s)
+    assert_equal [70r, true], [planned.clocked, planned.clocked?]
+    assert_equal "46.29", planned.per_hour("by_time", planned.clocked).to_s
+    by_clock = statement([took], [], NOTHING.with(school: "by_clock"))
+    assert_equal [["24.00", 40]], by_clock.lines.map { |line| [line.amount.to_s, line.data[:minutes]] }
+    refute statement([work(minutes: 30r)]).clocked?
+  end
+
+  def test_sums_are_rounded_down_too
+    made = statement([work(minutes: 50r, curtains: 0)], [], NOTHING, "round_to" => "8", "rounding" => "down")
+    assert_equal "24.00", made.sum.to_s
+    assert_equal %w[-20.00 -10.00], [-15, -5].map { |sum| R::Money.of(sum).in_steps(R::Money.of(10), "down").to_s }
+  end
+
+  # One line brings the sum to what was agreed on; nothing is rounded after it.
+  def test_an_agreed_sum_is_a_line_of_its_own
+    made = statement([work(minutes: 50r, curtains: 0)], [], NOTHING.with(agreed: R::Money.of(25)), "round_to" => "7")
+    assert_equal [[:making, "30.00"], [:agreed, "-5.00"]], made.lines.map { |line| [line.sort, line.amount.to_s] }
+    assert_equal %w[25.00 30.00], [made.sum, made.per_hour].map(&:to_s)
+    assert_equal [:making],
+      statement([work(minutes: 50r, curtains: 0)], [], NOTHING.with(agreed: R::Money.of(30))).lines.map(&:sort)
+  end
+
+  def test_what_was_paid_leaves_the_rest_open
+    paid = [["deposit", 20], ["cash", 30]].map do |name, sum|
+      A::Payment.new(on: "2026-03-03", name: name, amount: R::Money.of(sum))
+    end
+    made = statement([work(minutes: 100r, curtains: 0)], [], NOTHING.with(payments: paid))
+    assert_equal [made.gross - R::Money.of(50), R::Money.of(50)], [made.open, made.paid]
+  end
+
   def test_drops_fall_into_bands
     rules = A::USUAL
     assert_equal [34, 34, 46, 62, 62], [100, 1500, 1501, 3500, 9000].map { |mm| rules.for_a_width(R::Length.mm(mm)) }

@@ -6,9 +6,9 @@ module EarnestFold
       # A price for one width of cloth made up, for drops up to a length.
       Band = Value.define(:drop_to, :price)
 
-      # What the house asks for its work: by the hour, or by the width and drop band; what it adds to cloth, for
-      # sundries, fitting and the way; tax, and how sums are rounded. Prices are without tax ("net") or hold it
-      # already ("gross").
+      # What the house asks for its work: by the hour as planned or by the clock, or by the width and drop band; what it
+      # adds to cloth, for sundries, fitting and the way; tax, and how sums are rounded. Prices are without tax ("net")
+      # or hold it already ("gross").
       class Rules < Value.define(
         :school,
         :currency,
@@ -23,9 +23,9 @@ module EarnestFold
         :round_to,
         :rounding
       )
-        SCHOOLS = %w[by_time by_width].freeze
+        SCHOOLS = %w[by_time by_clock by_width].freeze
         PRICES = %w[net gross].freeze
-        ROUNDINGS = %w[nearest up].freeze
+        ROUNDINGS = %w[nearest up down].freeze
         BAND = Fields.new(
           drop_to: Declare.length(least: :over_zero),
           price: [FieldKinds::PriceKind.new, Fields::REQUIRED]

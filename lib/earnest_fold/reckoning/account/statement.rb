@@ -16,7 +16,7 @@ module EarnestFold
           @works, @bought, @asked, @rules = works, bought, asked, rules
           @priced = works.map { |work| Account.priced(work, rules) }
           exact = work_lines + cloth_lines + other_lines
-          @lines = (exact + rounding(exact)).freeze
+          @lines = (exact + settled(exact)).freeze
           freeze
         end
 
@@ -46,14 +46,30 @@ module EarnestFold
         # @return [Money] what is to be paid
         def gross = gross? ? sum : sum + tax
 
-        # @return [Money, nil] what an hour of work comes to by what is asked, the rounding with it; nil where nothing
-        #   is made
-        def per_hour(by = school)
-          return if minutes.zero?
+        # @return [Money] what was paid so far
+        def paid = Money.sum(@asked.payments.map(&:amount))
 
-          left = labour(by) + Money.sum(lines.select { |line| line.sort == :rounding }.map(&:amount))
-          Money.of(left.to_r * 60 / minutes)
+        # @return [Money] what is still open; below zero where too much was paid
+        def open = gross - paid
+
+        # @return [Rational] minutes by the clock, as planned where none ran
+        def clocked = @works.sum(0r, &:took)
+
+        # @return [Boolean] whether any clock ran
+        def clocked? = @works.any?(&:clocked)
+
+        # @param took [Rational] minutes
+        # @return [Money, nil] what an hour of work comes to by what is asked, the rounding or what was agreed on with
+        #   it; nil where nothing is made
+        def per_hour(by = school, took = minutes)
+          return if took.zero?
+
+          left = labour(by) + Money.sum(lines.select { |line| SETTLED.include?(line.sort) }.map(&:amount))
+          Money.of(left.to_r * 60 / took)
         end
+
+        # Lines that bring the sum to what is asked.
+        SETTLED = %i[rounding agreed].freeze
 
         private
 
@@ -64,7 +80,12 @@ module EarnestFold
             Charge.new(
               sort: work.altered ? :altering : :making,
               name: work.title,
-              data: {minutes: work.minutes.round, widths: work.widths, curtains: work.curtains, by: school.to_sym},
+              data: {
+                minutes: ((school == "by_clock") ? work.took : work.minutes).round,
+                widths: work.widths,
+                curtains: work.curtains,
+                by: school.to_sym
+              },
               amount: one.public_send(school)
             )
           end
@@ -92,11 +113,15 @@ module EarnestFold
             @asked.extras.map { |extra| Charge.new(sort: :extra, name: extra.name, data: {}, amount: extra.amount) }
         end
 
-        def rounding(exact)
+        # What is agreed on needs no rounding: one line brings the sum to it.
+        def settled(exact)
           whole = Money.sum(exact.map(&:amount))
-          apart = whole.in_steps(Money.of([@rules.round_to, 1/100r].max), @rules.rounding) - whole
-          apart.zero? ? [] : [Charge.new(sort: :rounding, name: "", data: {}, amount: apart)]
+          sort = @asked.agreed ? :agreed : :rounding
+          apart = (@asked.agreed || rounded(whole)) - whole
+          apart.zero? ? [] : [Charge.new(sort: sort, name: "", data: {}, amount: apart)]
         end
+
+        def rounded(whole) = whole.in_steps(Money.of([@rules.round_to, 1/100r].max), @rules.rounding)
       end
     end
   end

@@ -46,10 +46,6 @@ module EarnestFold
         "heading" => {"kind" => "pencil_pleat", "fullness" => "2"}
       }.freeze
 
-      # What a heading is asked that is made, and not one that came.
-      OF_MAKING = %i[fullness top_turn turn_under stiffening stiffening_layers] +
-        [Taped, Frilled, HookRows].flat_map { |part| part::FIELDS.names }
-
       # @return [HangOnly, nil] nil where nothing would hang, or the heading wants more than a curtain can say
       def self.build(values, problems)
         values[:heading].refuse(NothingCut::SUPPORT, problems.within(:heading))

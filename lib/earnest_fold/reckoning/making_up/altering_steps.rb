@@ -307,7 +307,10 @@ module EarnestFold
         each_curtain(
           "check_length",
           ->(_) { [op(:lay, :face), op(:measure, :face)] },
-          needs: %w[hooks_in_as_it_is sew_new_hem cut_strip into_channel press_seam_down put_on_new_heading make_new_top add_to_foot]
+          needs: %w[
+            hooks_in_as_it_is sew_new_hem cut_strip into_channel press_seam_down put_on_new_heading make_new_top
+            add_to_foot
+          ]
         ) do |work, _|
           next if work.alteration.cuts_nothing?
 

@@ -51,11 +51,12 @@ module EarnestFold
       def to_r = Rational(hundredths, 100)
 
       # @param step [Money] over zero
-      # @param way [String] "nearest" (a half goes up) or "up"
+      # @param way [String] "nearest" (a half goes up), "up" or "down"
       # @return [Money] whole steps
       def in_steps(step, way)
         steps = Rational(hundredths, step.hundredths)
-        Money.new(((way == "up") ? steps.ceil : steps.round(half: :up)) * step.hundredths)
+        whole = {"up" => steps.ceil, "down" => steps.floor}.fetch(way) { steps.round(half: :up) }
+        Money.new(whole * step.hundredths)
       end
 
       # @param weights [Array<Rational, Integer>] none under zero, not all zero

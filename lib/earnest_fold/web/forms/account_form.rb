@@ -7,10 +7,14 @@ module EarnestFold
       class AccountForm < FieldForm
         FIELDS = R::Fields.new(
           fitted: R::Declare.count(nil, least: 0, most: 999),
-          travel: [R::FieldKinds::MoneyKind.new, nil]
+          travel: [R::FieldKinds::MoneyKind.new, nil],
+          agreed: [R::FieldKinds::MoneyKind.new, nil]
         )
         NEW = %w[extra_name extra_amount].freeze
+        PAID = %w[payment_name payment_amount].freeze
         NAMES = (FIELDS.names.map(&:to_s) + NEW).freeze
+        # What is typed anew each time: nothing of it stands there.
+        TYPED = (NEW + PAID).freeze
         AMOUNT = /\A-?\d{1,9}([.,]\d{1,2})?\z/
         LONGEST = 80
         # @return [Hash] as it is to be kept
@@ -19,41 +23,52 @@ module EarnestFold
         # @param kept [Hash] as it is kept now
         # @param asked [Reckoning::Account::Asked] what that comes to
         # @param params [Hash, nil] nil before anything was typed
-        def initialize(kept, asked, params)
+        # @param today [String, nil] the day on which what is paid now was paid
+        def initialize(kept, asked, params, today: nil)
           super(params, R::Units::CM)
-          @asked = asked
+          @asked, @today = asked, today
           made = FIELDS.names.map(&:to_s).reduce(kept) { |account, name| taken(account, name) }
-          made = made.merge("extras" => extras(kept["extras"], @params["away"]))
+          made = made.merge(
+            "extras" => listed(kept["extras"], @params["away"], NEW) { |name, sum| {"name" => name, "amount" => sum} },
+            "payments" => listed(kept["payments"], @params["unpaid"], PAID) { |name, sum|
+              {"on" => @today, "name" => name, "amount" => sum}
+            }
+          )
           school = @params["school"]
           @account = R::Account::Rules::SCHOOLS.include?(school) ? made.merge("school" => school) : made
         end
 
         # @return [String] by which an extra is named where it is taken away: its own words and sum, wherever it stands
-        def self.named(extra) = extra.values_at("name", "amount").join(" ~ ")
+        def self.named(extra) = extra.values_at("on", "name", "amount").compact.join(" ~ ")
 
-        def shown(name) = NEW.include?(name) ? "" : super
+        def shown(name) = TYPED.include?(name) ? "" : super
 
         def field(name) = FIELDS.fetch(name.to_sym)
 
         private
 
         # What the house asks where nothing is said of this job.
-        def kept(name) = kind(name).kept_of(@asked.public_send(name))
+        def kept(name) = (value = @asked.public_send(name)).nil? ? nil : kind(name).kept_of(value)
 
         def called(name) = Words.say("account.fields.#{name}")
 
         def emptied(account, _name, key) = account.merge(key => nil)
 
         # What there is, without one that is taken away, with one that is new.
-        def extras(there, away)
-          gone = there.find { |extra| AccountForm.named(extra) == away }
-          left = there.reject { |extra| extra.equal?(gone) }
-          name, sum = NEW.map { |typed| said(typed).to_s }
+        # @param there [Array<Hash>]
+        # @param away [String, nil] which is taken away
+        # @param fields [Array(String, String)] where the words and the sum of a new one are typed
+        # @yieldparam name [String]
+        # @yieldparam sum [String] as it is kept
+        def listed(there, away, fields)
+          gone = there.find { |one| AccountForm.named(one) == away }
+          left = there.reject { |one| one.equal?(gone) }
+          name, sum = fields.map { |typed| said(typed).to_s }
           return left if name.empty? && sum.empty?
-          return refuse("extra_name", :missing) || left if name.empty? || name.size > LONGEST
-          return refuse("extra_amount", :not_money) || left unless sum.match?(AMOUNT)
+          return refuse(fields.first, :missing) || left if name.empty? || name.size > LONGEST
+          return refuse(fields.last, :not_money) || left unless sum.match?(AMOUNT)
 
-          left + [{"name" => name, "amount" => R::Money.read(sum.tr(",", ".")).to_s}]
+          left + [yield(name, R::Money.read(sum.tr(",", ".")).to_s)]
         end
       end
     end

@@ -11,7 +11,7 @@ module EarnestFold
         get Paths.paper(":id", ":paper"), :paper
 
         def show(id, status: 200, **more)
-          made = Work::Account.new(sheet(id))
+          made = account_of(id)
           page(
             :account,
             Screens::Account.new(
@@ -26,8 +26,8 @@ module EarnestFold
 
         def settle(id)
           merged do
-            made = Work::Account.new(sheet(id))
-            form = Forms::AccountForm.new(made.kept, made.asked, params)
+            made = account_of(id)
+            form = Forms::AccountForm.new(made.kept, made.asked, params, today: clock.date(Time.now))
             next show(id, status: status_of(form), form: form) unless form.valid?
 
             workroom.jobs.set_account(number(id), form.account, version: made.sheet.job.version)
@@ -39,7 +39,7 @@ module EarnestFold
           form = Forms::PaperForm.new(params)
           return show(id, status: 422, problem: form.problem) unless form.valid?
 
-          content = Documents::BillContent.of(Work::Account.new(sheet(id)), form.customer)
+          content = Documents::BillContent.of(account_of(id), form.customer)
           workroom.bills.write(number(id), form.kind, content, number: form.number)
           go(Paths.account(number(id)))
         rescue Store::Taken
@@ -54,6 +54,11 @@ module EarnestFold
           sent_as("application/pdf", "#{kind}-#{written.number}.pdf")
           Documents::BillPdf.new(written.kind, written.number, clock.long_day(written.at), written.content).render
         end
+
+        private
+
+        # @return [Work::Account]
+        def account_of(id) = Work::Account.new(sheet(id), workroom.bench.clocks(number(id)))
       end
     end
   end

@@ -8,11 +8,11 @@ module EarnestFold
         A = Reckoning::Account
         # A school beside the other: what the work comes to by it, what that gives an hour, and whether it is the one
         # that counts.
-        School = Reckoning::Value.define(:name, :labour, :per_hour, :chosen)
+        School = Reckoning::Value.define(:name, :labour, :per_hour, :per_clocked, :chosen)
         # What is said of each finished curtain, once.
         TAG = "tag_it"
-        # A step's share of the time.
-        StepShare = Reckoning::Value.define(:title, :minutes)
+        # A step's share of the time, and what the clocks said of it, nil where none ran.
+        StepShare = Reckoning::Value.define(:title, :minutes, :clocked)
 
         attr_reader :sheet, :papers, :form
 
@@ -46,16 +46,20 @@ module EarnestFold
 
         def lines = statement.lines.map { |line| [Words.account_line(line, unit), line] }
 
-        # @return [Array<School>]
+        # @return [Array<School>] by the clock only where one ran
         def schools =
-          A::Rules::SCHOOLS.map do |name|
+          offered.map do |name|
             School.new(
               name: name,
               labour: statement.labour(name),
               per_hour: statement.per_hour(name),
+              per_clocked: statement.clocked? ? statement.per_hour(name, statement.clocked) : nil,
               chosen: statement.school == name
             )
           end
+
+        def offered =
+          A::Rules::SCHOOLS.select { |name| name != "by_clock" || statement.clocked? || statement.school == name }
 
         # @return [Array<StepShare>] the minutes of each kind of step in the whole job, the longest first
         def times
@@ -67,8 +71,17 @@ module EarnestFold
               .transform_values { |pairs| pairs.sum(&:last) }
           sums
             .sort_by { |code, minutes| [-minutes, code] }
-            .map { |code, minutes| StepShare.new(title: Words.say("work_steps.#{code}.title"), minutes: minutes) }
+            .map do |code, minutes|
+              StepShare.new(title: Words.say("work_steps.#{code}.title"), minutes: minutes, clocked: clocked[code])
+            end
         end
+
+        # @return [Array<Field>] where something that was paid is typed
+        def payment_fields = Forms::AccountForm::PAID.map { |name| field(name) }
+
+        # @param paid [Hash] as it is kept
+        # @return [String] on which day, in which words
+        def paid_words(paid) = "#{Date.iso8601(paid["on"]).strftime("%-d %b %Y")}, #{paid["name"]}"
 
         # @return [Array<Work::Job::Entry>] what is not in it yet
         def missing = sheet.works.reject(&:reckoning)
@@ -115,6 +128,8 @@ module EarnestFold
             remark.code == TAG
           end
         end
+
+        def clocked = @clocked ||= @account.clocked_by_step
 
         def kept = @account.kept
 

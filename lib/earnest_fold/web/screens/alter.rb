@@ -157,7 +157,7 @@ module EarnestFold
         def heading_asked
           paths = Work::SpecFields.heading_paths(spec)
           came = R::Alterations.fetch(entry.altered_as).include?(R::NothingCut)
-          paths -= R::HangOnly::OF_MAKING.map { |name| "heading.#{name}" } if came
+          paths -= R::NothingCut::OF_MAKING.map { |name| "heading.#{name}" } if came
           paths.unshift("heading.kind")
         end
 

@@ -111,6 +111,7 @@ require_relative "reckoning/making_up/sections"
 require_relative "reckoning/making_up/making_case"
 require_relative "reckoning/making_up/learning"
 require_relative "reckoning/making_up/altering_case"
+require_relative "reckoning/making_up/panel_case"
 require_relative "reckoning/making_up/altering_order"
 require_relative "reckoning/making_up/step_theme"
 Dir[File.join(__dir__, "reckoning/making_up/steps/*.rb")].sort.each { |theme| require theme }

@@ -255,6 +255,64 @@ class AlteringTest < EarnestFoldTest
     assert_equal ["too_narrow_to_hang"], narrow.stops.map(&:code)
   end
 
+  # A made panel is given its heading as a curtain that is made would be, once the old one is off.
+  def test_a_heading_is_put_on_by_its_own_steps
+    raw = R::NewHeading::EXAMPLE.merge("id" => "a", "old_heading" => true)
+    R::Headings.each do |kind|
+      made = altered(raw.merge("heading" => {"kind" => kind.kind}.merge(kind.example)))
+      codes = W::Order.new(made, R::HouseRules::USUAL).steps.map(&:code)
+      own = made.alteration.heading.made_by.values_at(:top, :heading).flatten
+      assert_equal own & codes, codes & own, kind.kind
+      assert_operator (own & codes).size, :>, 0, kind.kind
+      assert_operator codes.index("take_off_old_heading"), :<, codes.index("mark_lines")
+      refute_includes codes, "make_new_top"
+      assert_whole(made)
+    end
+    plain = altered(R::NewHeading::EXAMPLE.merge("id" => "a"))
+    refute_includes W::Order.new(plain, R::HouseRules::USUAL).steps.map(&:code), "take_off_old_heading"
+  end
+
+  def test_each_piece_of_a_split_panel_is_told_what_it_gets
+    made = altered(R::SplitPanel::EXAMPLE.merge("id" => "a", "existing_length" => "400 cm"))
+    steps = W::Order.new(made, R::HouseRules::USUAL).steps.to_h { |step| [step.code, step] }
+    assert_equal [[1, 2], [2, 3]],
+      [steps["press_new_hem"].figures[:pieces_hemmed], steps["make_new_top"].figures[:pieces_topped]]
+    assert_includes steps.keys, "compare_edges"
+    assert_match(/pieces from the top: 1, 2/, EarnestFold::Words.step_done(steps["sew_new_hem"], R::Units::CM))
+    down = altered(R::SplitPanel::EXAMPLE.merge("id" => "a", "existing_length" => "400 cm", "let_down" => true))
+    assert_equal [1, 2, 3], down.alteration.pieces_hemmed
+  end
+
+  # 84 and a casing of 4 1/2, in inches: fold at 84, cut at 88 1/2, its own hem kept; no width is asked.
+  def test_a_flat_cloth_is_taken_as_it_is
+    made = altered(
+      "id" => "a", "kind" => "from_flat_cloth", "cloth_width" => "60 in", "cloth_length" => "108 in",
+      "wanted_length" => "84 in", "top_allowance" => "4 1/2 in", "edge_finish" => "zigzag"
+    )
+    assert_equal %w[84 88.5].map { |inches| R::LengthReader.read("#{inches} in", R::Units::IN) }, made.lines.map(&:at)
+    assert_equal [[1, nil]], made.alteration.figures[:ways].map { |way| [way.cloths, way.fullness] }.uniq
+    steps = W::Order.new(made, R::HouseRules::USUAL).steps
+    assert_match(/Zigzag the cut edge/, steps.map { |step| EarnestFold::Words.step_done(step, R::Units::IN) }.join(" "))
+    two = made.alteration.with(cloths: 2, finished_width: R::LengthReader.read("80 in", R::Units::IN))
+    assert_equal [2, 3/2r], two.figures[:ways].first.then { |way| [way.cloths, way.fullness] }
+  end
+
+  def test_what_is_longer_than_the_table_is_marked_in_sections
+    long = altered(R::ShortenAtHem::EXAMPLE.merge("id" => "a", "existing_length" => "340 cm"))
+    step = W::Order.new(long, R::HouseRules::USUAL).steps.find { |one| one.code == "mark_lines" }
+    assert_match(/clamp the made edge/, EarnestFold::Words.step_done(step, R::Units::CM))
+    short = altered(R::ShortenAtHem::EXAMPLE.merge("id" => "a"))
+    step = W::Order.new(short, R::HouseRules::USUAL).steps.find { |one| one.code == "mark_lines" }
+    refute_match(/clamp/, EarnestFold::Words.step_done(step, R::Units::CM))
+  end
+
+  def test_a_rubber_backing_is_sewn_as_a_coating_is_and_what_creeps_is_told
+    assert_includes said_at(R::ShortenKeepHem::EXAMPLE.merge("id" => "a", "rubber_backed" => true), "sew_tuck"),
+      "slow_needle"
+    assert_includes said_at(R::ShortenKeepHem::EXAMPLE.merge("id" => "a", "creeps" => true), "sew_tuck"), "creeps"
+    refute_includes said_at(R::ShortenKeepHem::EXAMPLE.merge("id" => "a"), "sew_tuck"), "creeps"
+  end
+
   # What raises each line of the judgement, and what doesn't.
   JUDGED = {
     "which_length" => [R::ShortenAtHem::EXAMPLE, R::ShortenAtHem::EXAMPLE.merge(PAIR)],
@@ -330,7 +388,7 @@ class AlteringTest < EarnestFoldTest
     steps = W::Order.new(made, R::HouseRules::USUAL).steps
     codes = steps.map(&:code)
     steps.each do |step|
-      kind = W::AlteringSteps::Kinds.fetch(step.code)
+      kind = kind_of_step(step.code)
       (kind.needs & codes).each do |need|
         assert_operator codes.rindex(need), :<, codes.index(step.code), "#{step.code} before #{need}"
       end
@@ -343,4 +401,7 @@ class AlteringTest < EarnestFoldTest
     end
     assert_equal %w[note_condition press_and_hand_back], [codes.first, codes.last]
   end
+
+  # A heading that is put on has its own steps.
+  def kind_of_step(code) = W::AlteringSteps::Kinds[code] || W::Steps::Kinds.fetch(code)
 end

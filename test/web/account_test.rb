@@ -40,7 +40,7 @@ class AccountStationTest < WebTest
 
   def test_both_schools_are_shown_and_one_is_taken
     get account
-    assert_match(/by the hour, as planned 191\.\d\d € [\d.]+ € chosen/, words)
+    assert_match(/by the hour, as planned 194\.\d\d € [\d.]+ € chosen/, words)
     send_form(account, **seeing(account, "school" => "by_width", "fitted" => "0", "travel" => "12,50"))
     get account
     assert_match(/by the width and drop band 172\.00 € [\d.]+ € chosen/, words)
@@ -70,7 +70,7 @@ class AccountStationTest < WebTest
       workroom.bills.of(chapel.id).map { |paper| [paper.kind, paper.number] }
     get "/jobs/#{chapel.id}/papers/#{workroom.bills.of(chapel.id).first.id}.pdf"
     assert_match(/attachment; filename="invoice-1.pdf"/, last_response.headers["Content-Disposition"])
-    assert_match(/Invoice ?1.*The ?vestry.*Altering ?Vestry ?pair.*101\.14.*To ?pay\s+250\.80/m, pdf)
+    assert_match(/Invoice ?1.*The ?vestry.*Altering ?Vestry ?pair.*101\.14.*To ?pay\s+254\.40/m, pdf)
     get station(chapel, "making")
     assert_match(/Account \(done\)/, words)
   end

@@ -104,7 +104,18 @@ module EarnestFold
         if hem.positive? && hem < at_last
           @svg.rect(left, TOP + tall - @scale[hem], @scale[wide], @scale[hem], fill: "url(#alter-hem)")
         end
+        added(left, tall)
         @svg.rect(left, TOP, @scale[wide], tall, class: "outline")
+      end
+
+      # What is laid on at the foot: a band below its seam, or a facing behind.
+      def added(left, tall)
+        seam = @alteration.added_to_foot&.fetch(:band_seam, nil) or return
+        return unless @alteration.edges[:hem] == :banded && seam < at_last
+
+        @svg.rect(left, y(seam), @scale[wide], TOP + tall - y(seam), fill: "url(#alter-head)", class: "laid-on")
+        @svg.line(left, y(seam), left + @scale[wide], y(seam), class: "stitch")
+        @svg.text(left + 6, y(seam) + 14, Words.say("alter.edges.banded"), class: "edge")
       end
 
       def motif(left, place)

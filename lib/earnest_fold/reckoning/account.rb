@@ -2,9 +2,9 @@
 
 module EarnestFold
   module Reckoning
-    # What a job comes to: its work by the hour as planned or by the clock, or by the width and drop band, cloth with its
-    # margin, sundries, fitting, the way, and what else is asked; rounded once or brought to what was agreed on, taxed
-    # once. Every amount is {Money}, so lines always add up to their sum.
+    # What a job comes to: its work by the hour, as planned or by the clock, or by the width and drop band, cloth with
+    # its margin, sundries, fitting, the way, and what else is asked; rounded once or brought to what was agreed on,
+    # taxed once. Every amount is {Money}, so lines always add up to their sum.
     module Account
       # A piece of work: `widths` of cloth it is made of, its finished `drop`, how many `curtains`, the `minutes` of its
       # steps as planned, and those that the bench's clocks said, nil where none ran.

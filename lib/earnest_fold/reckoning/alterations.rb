@@ -135,6 +135,18 @@ module EarnestFold
       # @return [Integer] how many it makes of one
       def pieces_made = 1
 
+      # @return [Array<Integer>, nil] which of several pieces get a new hem; nil where there is but one
+      def pieces_hemmed = nil
+
+      # @return [Array<Integer>, nil] which of several pieces get a new top; nil where there is but one
+      def pieces_topped = nil
+
+      # @return [Boolean] whether a heading that came is taken off first
+      def old_heading_off? = false
+
+      # @return [String, nil] how a cut edge is finished, where that was said
+      def cut_edge = nil
+
       # @return [Array<FromFlatCloth::Way>, nil] the directions of the cloth that can be chosen from
       def ways = nil
 

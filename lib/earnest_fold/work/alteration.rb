@@ -15,8 +15,9 @@ module EarnestFold
       # @return [Boolean] whether layers hang behind and before it
       def layers? = false
 
-      # @return [Enumerable] the steps that there can be
-      def order_kinds = Reckoning::MakingUp::AlteringSteps::Kinds
+      # @return [#[]] the steps that there can be, by their codes: those of a heading too
+      def order_kinds =
+        ->(code) { Reckoning::MakingUp::AlteringSteps::Kinds[code] || Reckoning::MakingUp::Steps::Kinds[code] }
 
       # @return [Array<String>] which curtains there are
       def hands = reckoning ? reckoning.curtain.hands : []

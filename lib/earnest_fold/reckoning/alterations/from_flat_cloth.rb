@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     # A curtain from a ready flat cloth (a throw, a canvas sheet) whose edges are hemmed already: its own hem becomes
-    # the hem. Both directions are compared.
+    # the hem. Both directions are compared. Where nobody says how wide it is to be, so many cloths are taken as they
+    # are, and no fullness is asked.
     class FromFlatCloth < Value.define(
       :cloth_width,
       :cloth_length,
@@ -11,7 +12,9 @@ module EarnestFold
       :fullness,
       :wanted_length,
       :stand_up,
-      :top_allowance
+      :top_allowance,
+      :cloths,
+      :edge_finish
     )
       include Alteration
 
@@ -19,16 +22,24 @@ module EarnestFold
       Way = Value.define(:cloths, :cut_line, :remnant, :fullness, :fits)
 
       KIND = "from_flat_cloth"
+      # How its cut edge is kept from fraying.
+      FINISHES = %w[pinked overcast zigzag].freeze
       MEASURED = Declare.at(
         "measure",
         cloth_length: Declare.length(least: :over_zero, sane: AskedOfCurtain::SANE),
         cloth_width: Declare.length(least: :over_zero),
-        finished_width: Declare.length(least: :over_zero),
+        finished_width: Declare.length(nil, least: :over_zero),
+        cloths: Declare.count(nil, least: 1, most: 40),
         **AskedOfCurtain::WANTED
       )
       FIELDS = Fields.new(
         **MEASURED,
-        **Declare.at("alter", top_allowance: AskedOfCurtain::TOP, fullness: Declare.starting("2", Declare.fullness))
+        **Declare.at(
+          "alter",
+          top_allowance: AskedOfCurtain::TOP,
+          fullness: Declare.starting("2", [FieldKinds::FullnessKind.new, nil]),
+          edge_finish: Declare.choice(FINISHES, nil, said: "edge_finishes")
+        )
       )
       private_constant :MEASURED
       EXAMPLE = {
@@ -56,7 +67,7 @@ module EarnestFold
       def working
         [
           *from_the_top_line,
-          Line.of(:flat_needed, needed, [finished_width, "×", fullness.ratio]),
+          *([Line.of(:flat_needed, needed, [finished_width, "×", fullness.ratio])] if needed),
           Line.of(:cut_from_hem, cut_line, [from_the_top, "+", top_allowance])
         ]
       end
@@ -66,7 +77,7 @@ module EarnestFold
       # @return [Way, nil]
       def chosen(curtain)
         asked = curtain.way && figures[:ways][OwnCurtain::WAYS.index(curtain.way)]
-        asked || figures[:ways].select(&:fits).min_by { |way| [way.cloths, -way.fullness] }
+        asked || figures[:ways].select(&:fits).min_by { |way| [way.cloths, -(way.fullness || 0)] }
       end
 
       # Its own hem stays the hem, so everything runs from there.
@@ -89,24 +100,26 @@ module EarnestFold
 
       def new_top = top_allowance
 
+      def cut_edge = edge_finish
+
       def ways = figures[:ways]
 
       def as_it_came(curtain) = extent(curtain)
 
       private
 
-      def needed = finished_width * fullness.ratio
+      def needed = finished_width && fullness && finished_width * fullness.ratio
 
       def cut_line = from_the_top + top_allowance
 
       def way(across, along)
-        cloths = (needed / across).ceil
+        count = cloths || (needed ? (needed / across).ceil : 1)
         remnant = along - cut_line
         Way.new(
-          cloths: cloths,
+          cloths: count,
           cut_line: cut_line,
           remnant: remnant,
-          fullness: across * cloths / finished_width,
+          fullness: finished_width && across * count / finished_width,
           fits: !remnant.negative?
         )
       end

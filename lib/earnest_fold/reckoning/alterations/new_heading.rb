@@ -11,6 +11,7 @@ module EarnestFold
       :stand_up,
       :panel_width,
       :finished_width,
+      :old_heading,
       :heading
     )
       include Alteration
@@ -25,6 +26,7 @@ module EarnestFold
           panel_width: Declare.length(least: :over_zero),
           finished_width: Declare.length(least: :over_zero)
         ),
+        **Declare.at("measure", old_heading: Declare.flag(false)),
         **Declare.at("alter", heading: Declare.starting(STARTS_WITH, [HeadingField.new, Fields::REQUIRED]))
       )
       EXAMPLE = {
@@ -97,6 +99,8 @@ module EarnestFold
       def task = HeadingTask.standing(finished_width, panel_width)
 
       def new_top = top
+
+      def old_heading_off? = old_heading
 
       def heading_put_on =
         {

@@ -76,6 +76,14 @@ module EarnestFold
 
       def pieces_made = [pieces, 1].max
 
+      # The last keeps the hem that came, where it was not let down.
+      def pieces_hemmed = if pieces > 1
+                            (1..(let_down ? pieces : pieces - 1)).to_a
+                          end
+
+      # The first keeps the heading.
+      def pieces_topped = (pieces > 1) ? (2..pieces).to_a : nil
+
       private
 
       def first = from_the_top + hem.taken

@@ -29,6 +29,9 @@ module EarnestFold
 
         def let_down? = alteration.respond_to?(:let_down) && alteration.let_down
 
+        # @return [Boolean] whether it can't lie on the table whole
+        def longer_than_the_table? = alteration.extent(curtain) > house.table_length
+
         # @return [AlterLine, nil] the one that decides: where it is cut, else where it is sewn
         def main_line =
           lines.find { |line| line.name == :cut_line } || lines.find { |line| %i[cut sew].include?(line.deed) } ||

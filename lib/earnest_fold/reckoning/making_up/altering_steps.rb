@@ -33,6 +33,16 @@ module EarnestFold
           )
         end
 
+        # A heading that came is taken off before the new one is measured.
+        each_curtain(
+          "take_off_old_heading",
+          ->(_) { [op(:unpick, :face, at: :heading), op(:press, :face, at: :top)] }
+        ) do |work, _|
+          next unless work.alteration.old_heading_off?
+
+          done({band: work.curtain.band}, times: {unpick: work.across, press: work.across})
+        end
+
         # Several cloths joined side by side, their made edges where they show.
         each_curtain(
           "join_cloths",
@@ -53,13 +63,14 @@ module EarnestFold
         each_curtain(
           "mark_lines",
           ->(_) { [op(:lay, :face), op(:measure, :face), op(:mark, :face)] },
-          needs: %w[measure_again unpick_hem join_cloths]
+          needs: %w[measure_again unpick_hem take_off_old_heading join_cloths]
         ) do |work, _|
           next if work.lines.empty?
 
           main = work.main_line
           done(
-            work.lines_by_name,
+            {**work.lines_by_name, table_length: work.longer_than_the_table? ? work.house.table_length : nil},
+            said: [:do, work.longer_than_the_table? && :in_sections],
             check: main && at_both_edges(main.name, main.at, work.house.pair_tolerance),
             times: {mark: 1}
           )
@@ -199,17 +210,19 @@ module EarnestFold
           hem = work.alteration.new_hem or next
           next if hem.taken.zero?
 
+          pieces = work.alteration.pieces_hemmed
           done(
-            {**folded(hem), hem_depth: hem.depth},
-            said: [fold_words(hem)],
+            {**folded(hem), hem_depth: hem.depth, pieces_hemmed: pieces},
+            said: [fold_words(hem), pieces && :pieces],
             check: check(:hem_depth, hem.depth, Length.mm(2)),
-            times: {set_up: 1, press: work.across}
+            times: {set_up: 1, press: work.across * (pieces&.size || 1)}
           )
         end
 
         # A pair compared at both edges before either hem is sewn.
         once("compare_edges", ->(_) { [op(:compare, :face, at: :hem)] }, needs: %w[press_new_hem]) do |work|
-          next unless work.pair? && work.alteration.new_hem
+          several = work.pair? || work.alteration.pieces_made > 1
+          next unless several && work.alteration.new_hem
 
           done(
             {tolerance: work.house.pair_tolerance, length_at_last: work.alteration.length_at_last},
@@ -228,9 +241,9 @@ module EarnestFold
           next if hem.taken.zero?
 
           done(
-            {hem_depth: hem.depth, flat_width: work.curtain.flat_width},
-            said: [work.sewn],
-            times: {set_up: 1, "hem_by_#{work.sewn}": work.across}
+            {hem_depth: hem.depth, flat_width: work.curtain.flat_width, pieces_hemmed: work.alteration.pieces_hemmed},
+            said: [work.sewn, work.alteration.pieces_hemmed && :pieces],
+            times: {set_up: 1, "hem_by_#{work.sewn}": work.across * (work.alteration.pieces_hemmed&.size || 1)}
           )
         end
 
@@ -241,23 +254,13 @@ module EarnestFold
           needs: %w[cut_off]
         ) do |work, _|
           top = work.alteration.new_top or next
-          done({top: top}, times: {set_up: 1, press: work.across})
-        end
+          next if work.alteration.heading_put_on
 
-        # The heading put on the plain panel: tape, hooks, pleats at their places.
-        each_curtain(
-          "put_on_new_heading",
-          ->(_) {
-            [op(:pin, :face, at: :heading), op(:sew, :face, at: :heading, by: :machine),
-              op(:measure, :face, at: :heading)]
-          },
-          needs: %w[make_new_top]
-        ) do |work, _|
-          figures = work.alteration.heading_put_on or next
+          pieces, finish = work.alteration.pieces_topped, work.alteration.cut_edge
           done(
-            figures,
-            check: check(:finished_width, work.alteration.finished_width, Length.mm(10)),
-            times: {set_up: 1, tape: work.across, pleat: [work.alteration.marks.size, 1].max}
+            {top: top, pieces_topped: pieces},
+            said: [finish&.to_sym, :do, pieces && :pieces],
+            times: {set_up: 1, press: work.across * (pieces&.size || 1)}
           )
         end
 
@@ -308,8 +311,7 @@ module EarnestFold
           "check_length",
           ->(_) { [op(:lay, :face), op(:measure, :face)] },
           needs: %w[
-            hooks_in_as_it_is sew_new_hem cut_strip into_channel press_seam_down put_on_new_heading make_new_top
-            add_to_foot
+            hooks_in_as_it_is sew_new_hem cut_strip into_channel press_seam_down make_new_top add_to_foot
           ]
         ) do |work, _|
           next if work.alteration.cuts_nothing?

@@ -12,13 +12,13 @@ module EarnestFold
         # @param house [HouseRules]
         def initialize(made, house)
           @house = house
-          kinds, work = made.is_a?(AlterationOfJob) ? altered(made) : as_made(made)
+          kinds = made.is_a?(AlterationOfJob) ? altered(made) : as_made(made)
           @steps =
             kinds
-              .map { |kind| [kind, kind.drafts(work)] }
-              .reject { |_, drafts| drafts.empty? }
+              .map { |kind, work| [kind, work, kind.drafts(work)] }
+              .reject { |_, _, drafts| drafts.empty? }
               .each_with_index
-              .map { |(kind, drafts), index| step(kind, kind.does.call(work), drafts, index + 1) }
+              .map { |(kind, work, drafts), index| step(kind, kind.does.call(work), drafts, index + 1) }
               .freeze
           freeze
         end
@@ -30,13 +30,27 @@ module EarnestFold
 
         private
 
+        # @return [Array<Array(StepKind, MakingCase)>]
         def as_made(made)
           work = MakingCase.new(reckoning: made, house: @house)
-          [work.order_of_work.codes(work.heading).map { |code| Steps::Kinds.fetch(code) }, work]
+          work.order_of_work.codes(work.heading).map { |code| [Steps::Kinds.fetch(code), work] }
         end
 
-        def altered(made) = [ALTERING_ORDER.map { |code| AlteringSteps::Kinds.fetch(code) },
-          AlteringCase.new(made: made, house: @house)]
+        # A heading that is put on has its own steps, as on a curtain that is made.
+        # @return [Array<Array(StepKind, AlteringCase)>]
+        def altered(made)
+          work = AlteringCase.new(made: made, house: @house)
+          ALTERING_ORDER.flat_map do |code|
+            code.is_a?(Symbol) ? of_heading(made) : [[AlteringSteps::Kinds.fetch(code), work]]
+          end
+        end
+
+        def of_heading(made)
+          return [] unless made.alteration.heading_put_on
+
+          work = PanelCase.new(made: made, house: @house)
+          work.heading.made_by.values_at(:top, :heading).flatten.map { |code| [Steps::Kinds.fetch(code), work] }
+        end
 
         def step(kind, operations, drafts, number)
           times = drafts.map(&:times).reduce { |sums, one| sums.merge(one) { |_, sum, more| sum + more } }

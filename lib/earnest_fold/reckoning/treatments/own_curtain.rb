@@ -15,7 +15,9 @@ module EarnestFold
       :motif,
       :printed,
       :coated,
+      :rubber_backed,
       :frays,
+      :creeps,
       :light,
       :lined,
       :way,
@@ -34,7 +36,9 @@ module EarnestFold
         motif: Declare.length(nil),
         printed: Declare.flag(false),
         coated: Declare.flag(false),
+        rubber_backed: Declare.flag(false),
         frays: Declare.flag(false),
+        creeps: Declare.flag(false),
         light: Declare.flag(false),
         lined: Declare.flag(false),
         length_from: Declare.text,
@@ -62,6 +66,9 @@ module EarnestFold
 
       # @return [Array<String>] which curtain each is
       def hands = OwnCurtain.hands(curtains)
+
+      # @return [Boolean] whether a machine's needle marks it, whatever it is coated with
+      def coating? = coated || rubber_backed
 
       # @return [Length] how wide it lies flat; a width of cloth each where nobody has measured it
       def flat_width = width || Length.mm(1300) * widths

@@ -22,16 +22,23 @@ module EarnestFold
         def sections = nil
 
         # @return [Array<String>] SVG: what is folded, in section
-        def at_work = Drawings::FoldSection.draws?(step) ? [fold_section] : []
+        def at_work
+          @at_work ||= [
+            (fold_section if Drawings::FoldSection.draws?(step)),
+            (Drawings::InPockets.new(step).to_s if Drawings::InPockets.draws?(step))
+          ].compact
+        end
 
         # @return [String, nil] SVG
         def drawing
-          return headed if step.code == "put_on_new_heading" && made.alteration.marks.any?
+          return headed if made.alteration.headed && at_heading? && made.alteration.marks.any?
 
           altered
         end
 
         private
+
+        def at_heading? = step.operations.any? { |one| one.edge == :heading }
 
         def headed =
           once(:headed) do

@@ -8,7 +8,8 @@ module EarnestFold
         include Altering
 
         STATION = "measure"
-        CURTAIN = %w[curtains widths width band motif printed coated frays light lined].freeze
+        CURTAIN = %w[curtains widths width band motif printed coated rubber_backed frays creeps light
+          lined].freeze
         WORDS = %w[length_from length_to].freeze
         WANTED = "wanted_length"
         # What stands after the lengths that are measured.

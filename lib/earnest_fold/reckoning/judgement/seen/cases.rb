@@ -82,9 +82,9 @@ module EarnestFold
 
         Material.new(
           name: "",
-          coated: curtain.coated,
+          coated: curtain.coating?,
           frays: curtain.frays,
-          creeps: false,
+          creeps: curtain.creeps,
           curls: false,
           loose: false,
           printed: curtain.printed,
@@ -92,8 +92,8 @@ module EarnestFold
         )
       end
 
-      # @return [Array] none: they came made
-      def curtains = []
+      # @return [Array<Curtain>] none where they hang as they did: they came made
+      def curtains = Array.new(alteration.headed ? curtain.curtains : 0) { alteration.headed }
 
       # @return [Boolean] whether there is more than one to be alike
       def pair? = made.pair?

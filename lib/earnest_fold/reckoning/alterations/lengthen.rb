@@ -11,7 +11,7 @@ module EarnestFold
         **AskedOfCurtain::LENGTHS,
         **Declare.at(
           "alter",
-          existing_hem: AskedOfCurtain::CAME,
+          existing_hem: Declare.allowance,
           let_down: AskedOfCurtain::LET_DOWN,
           seam: AskedOfCurtain::SEAM
         )
@@ -24,6 +24,15 @@ module EarnestFold
         "let_down" => true,
         "seam" => "1.5 cm"
       }.freeze
+
+      # @return [Lengthen, nil] nil where a hem is let down of which nobody has said how deep it is
+      def self.build(values, problems)
+        if values[:let_down] && values[:existing_hem].taken.zero?
+          return problems.within(:existing_hem).add(:missing)
+        end
+
+        super
+      end
 
       def figures = {longest_faced: longest_faced, band: band}
 

@@ -51,7 +51,7 @@ module EarnestFold
         super unless problems.any?
       end
 
-      def figures = pronged? ? {**placing, **all(hooks)} : all(plain)
+      def figures = pronged? ? {**all(hooks), **placing} : all(plain)
 
       def checks
         return [] if !pronged? || fits?

@@ -103,10 +103,10 @@ class AlteringInTheBrowserTest < SystemTest
 
   def alter
     click_link "Back to Measure"
-    find(".tape a", text: "Alter").click
     select "single", from: "Hem as it is"
     assert_field "its turn-under"
     type "its depth", "3"
+    find(".tape a", text: "Alter").click
     type "Seam", "1.5"
     assert_selector ".alter-figures", text: "187.0"
     assert_selector ".drawing.altered", text: "187.0"
@@ -119,7 +119,7 @@ class AlteringInTheBrowserTest < SystemTest
   def make
     click_link "On to Making"
     click_link "To the bench"
-    assert_selector ".table-head", text: "step 1 of 8"
+    assert_selector ".table-head", text: "step 1 of 9"
     {
       "Draw the lines" => 2,
       "Compare the pair's lines" => 1,
@@ -131,7 +131,7 @@ class AlteringInTheBrowserTest < SystemTest
     visit "/jobs/#{office.id}/treatments/#{altered.id}/making"
     steps_left.each { |step| done(step) }
     visit current_path
-    assert_selector ".results", text: "8 of 8"
+    assert_selector ".results", text: "9 of 9"
   end
 
   def step_by_step(title, count)

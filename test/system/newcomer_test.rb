@@ -60,6 +60,8 @@ class NewcomerTest < SystemTest
     click_on "Take it in"
     type "As it is, top to hem", "200"
     type "Wanted", "180"
+    select "double", from: "Hem as it is"
+    type "its depth", "6"
     find(".tape a", text: "Alter").click
     assert_selector ".drawing.altered"
     %w[Making Hanging Account].each do |station|

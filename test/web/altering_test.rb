@@ -46,9 +46,10 @@ class AlteringStationsTest < WebTest
   def test_what_comes_out_gives_the_length_and_the_length_what_comes_out
     take_in("shorten_at_hem")
     save_altered("measure", "existing_length" => "110", "take_out_foot" => "23")
-    get altered_at("alter")
-    assert_match(/existing hem.*not said|Hem as it is/i, text)
-    save_altered("alter", "existing_hem.kind" => "single", "existing_hem.depth" => "5")
+    get altered_at("measure")
+    assert_match(/Hem as it is not said yet/i, text)
+    refute_match(/#<Object/, CGI.unescapeHTML(last_response.body))
+    save_altered("measure", "existing_hem.kind" => "single", "existing_hem.depth" => "5")
     get altered_at("measure")
     assert_match(/87\.0 cm.*23\.0 cm comes out at the foot, which is 9 1\/16 in/, text)
     save_altered("measure", "wanted_length" => "80")

@@ -20,7 +20,7 @@ module EarnestFold
         ->(code) { Reckoning::MakingUp::AlteringSteps::Kinds[code] || Reckoning::MakingUp::Steps::Kinds[code] }
 
       # @return [Array<String>] which curtains there are
-      def hands = reckoning ? reckoning.curtain.hands : []
+      def hands = Reckoning::OwnCurtain.hands(curtains_said)
 
       # @return [Array<Reckoning::Check>]
       def checks = reckoning ? reckoning.stops : []
@@ -70,6 +70,15 @@ module EarnestFold
 
       # @return [String] what a document called it, or will
       def document_id = record.spec.fetch("id") { record.id.to_s }
+
+      private
+
+      # Known before anything is measured.
+      def curtains_said
+        field = Reckoning::OwnCurtain::FIELDS.fetch(:curtains)
+        said = record.spec.fetch("curtains", field.default)
+        field.kind.read(said, Reckoning::Units::MM, Reckoning::Problems.new) || field.default
+      end
     end
   end
 end

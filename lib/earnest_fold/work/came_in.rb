@@ -26,7 +26,7 @@ module EarnestFold
       end
 
       # @return [Array<String>] the curtains there are; one, before anything is said of them
-      def hands = work.reckoning ? work.hands : %w[single]
+      def hands = work.hands
 
       # @return [Array<Array(Integer, Store::CameIn::Note)>] with their numbers on the drawing, those struck too
       def numbered = notes.each_with_index.map { |note, index| [index + 1, note] }

@@ -76,7 +76,7 @@ module EarnestFold
       def shown(path, spec, unit)
         field = field(path, spec)
         value = stored(path, spec)
-        value = field.default if value.nil? && field.kind.words
+        value = field.default if value.nil? && field.kind.words && !field.required?
         field.kind.show(value, unit)
       end
 

@@ -9,9 +9,9 @@ module EarnestFold
       KIND = "lengthen"
       FIELDS = Fields.new(
         **AskedOfCurtain::LENGTHS,
+        **Declare.at("measure", existing_hem: Declare.allowance),
         **Declare.at(
           "alter",
-          existing_hem: Declare.allowance,
           let_down: AskedOfCurtain::LET_DOWN,
           seam: AskedOfCurtain::SEAM
         )

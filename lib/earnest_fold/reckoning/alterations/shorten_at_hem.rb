@@ -12,9 +12,9 @@ module EarnestFold
       FIELDS = Fields.new(
         **ByPins::LENGTHS,
         **ByPins::FOOT,
+        **Declare.at("measure", existing_hem: Declare.allowance),
         **Declare.at(
           "alter",
-          existing_hem: Declare.allowance,
           let_down: AskedOfCurtain::LET_DOWN,
           hem: AskedOfCurtain::ANEW
         )

@@ -11,7 +11,8 @@ module EarnestFold
       FIELDS = Fields.new(
         **ByPins::LENGTHS,
         **ByPins::FOOT,
-        **Declare.at("alter", existing_hem: AskedOfCurtain::CAME, seam: AskedOfCurtain::SEAM)
+        **Declare.at("measure", existing_hem: AskedOfCurtain::CAME),
+        **Declare.at("alter", seam: AskedOfCurtain::SEAM)
       )
       EXAMPLE = {
         "kind" => KIND,

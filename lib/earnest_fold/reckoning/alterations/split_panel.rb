@@ -19,9 +19,9 @@ module EarnestFold
       KIND = "split_panel"
       FIELDS = Fields.new(
         **AskedOfCurtain::LENGTHS,
+        **Declare.at("measure", existing_hem: Declare.allowance),
         **Declare.at(
           "alter",
-          existing_hem: Declare.allowance,
           let_down: AskedOfCurtain::LET_DOWN,
           hem: AskedOfCurtain::ANEW,
           top_allowance: AskedOfCurtain::TOP

@@ -22,9 +22,9 @@ module EarnestFold
         **ByPins::LENGTHS,
         **Declare.at("measure", take_out_top: Declare.length(least: :over_zero, sane: AskedOfCurtain::SANE)),
         **ByPins::FOOT,
+        **Declare.at("measure", existing_hem: AskedOfCurtain::CAME),
         **Declare.at(
           "alter",
-          existing_hem: AskedOfCurtain::CAME,
           seam: AskedOfCurtain::SEAM,
           foot_seam: Declare.length(nil)
         )

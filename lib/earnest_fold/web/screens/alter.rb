@@ -9,8 +9,6 @@ module EarnestFold
         include Altering
 
         STATION = "alter"
-        # Kinds of hem that nobody has said yet, and what that means.
-        OPEN = {"hem.kind" => "hem_as_it_came", "existing_hem.kind" => "hem_not_said"}.freeze
         # Another way to the same length, what it gives, and what stands against it.
         Other = R::Value.define(:kind, :chosen, :main, :at, :left_over, :stops)
 
@@ -25,7 +23,7 @@ module EarnestFold
         def view = :_alter
 
         # @return [Array<Field>]
-        def asked = asked_paths.map { |path| OPEN.key?(path) ? open_field(path) : field(path) }
+        def asked = asked_of(entry.fields.of_station(STATION))
 
         # @return [String, nil] the depth of the hem made double, where it is single and there is cloth for it
         def doubled
@@ -144,33 +142,6 @@ module EarnestFold
             left_over: read.left_over,
             stops: read.stops
           )
-        end
-
-        # As far as they say anything: only a single turning has something turned under, and no turning a depth.
-        def asked_paths =
-          entry.fields.of_station(STATION).flat_map do |field|
-            inner = field.kind.inner(spec[field.key])
-            inner ? inner.paths(spec[field.key]).map { |path| "#{field.key}.#{path}" } & said_of(field) : [field.key]
-          end
-
-        # Of a heading that came nothing is asked of how it was made.
-        def heading_asked
-          paths = Work::SpecFields.heading_paths(spec)
-          came = R::Alterations.fetch(entry.altered_as).include?(R::NothingCut)
-          paths -= R::NothingCut::OF_MAKING.map { |name| "heading.#{name}" } if came
-          paths.unshift("heading.kind")
-        end
-
-        # What may be left open, though the record that it stands in may not.
-        def open_field(path)
-          words = R::Allowance::KINDS.to_h { |word| [word, Words.say("turnings.#{word}")] }
-          field(path, options: {"" => Words.say("alter.#{OPEN.fetch(path)}")}.merge(words))
-        end
-
-        def said_of(field)
-          return heading_asked if field.key == "heading"
-
-          R::Allowance.asks(spec.dig(field.key, "kind")).map { |name| "#{field.key}.#{name}" }
         end
       end
     end

@@ -12,6 +12,8 @@ module EarnestFold
           lined].freeze
         WORDS = %w[length_from length_to].freeze
         WANTED = "wanted_length"
+        # What is asked of in several figures.
+        RECORDS = %w[existing_hem].freeze
         # What stands after the lengths that are measured.
         AFTER = [WANTED, "stand_up"].freeze
 
@@ -27,8 +29,11 @@ module EarnestFold
 
         # @return [Array<Field>] the lengths that this alteration starts from, the wanted one last
         def lengths
-          (own_paths - AFTER + (own_paths & [WANTED])).map { |path| field(path) }
+          (own_paths - RECORDS - AFTER + (own_paths & [WANTED])).map { |path| field(path) }
         end
+
+        # @return [Array<Field>] the hem that came, where something hangs on it
+        def hem_fields = asked_of(own.select { |one| RECORDS.include?(one.key) })
 
         def curtain_fields = (CURTAIN - own_paths).map { |path| field(path) }
 
@@ -61,7 +66,9 @@ module EarnestFold
 
         private
 
-        def own_paths = R::Alterations.fetch(entry.altered_as).fields.of_station(STATION).map(&:key)
+        def own = R::Alterations.fetch(entry.altered_as).fields.of_station(STATION)
+
+        def own_paths = own.map(&:key)
 
         # As it was typed, while something else is still wanting.
         def wanted_so_far = spec[WANTED] && R::LengthReader.read(spec[WANTED], unit)

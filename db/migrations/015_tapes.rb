@@ -28,6 +28,9 @@ Sequel.migration do
       primary_key [:workroom_id, :id]
     end
 
+    # What was let through under these names named nothing that there was.
+    run "UPDATE treatments SET spec = spec - 'tape' - 'trimming' WHERE jsonb_exists_any(spec, ARRAY['tape', 'trimming'])"
+
     # What frill and tiebacks are cut from is named as the other cloths are.
     {tape: :tapes, trimming: :cloths}.each do |name, table|
       column = "#{name}_id"

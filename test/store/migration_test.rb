@@ -88,6 +88,31 @@ class MigrationTest < EarnestFoldTest
   end
 
   # A window kept at any version there was is reckoned and changed today, and none is lost on the way.
+  # A tuck under a band has steps of its own, and so has a heading that is put on: what was ticked of them stays.
+  def test_what_was_ticked_of_an_alteration_stands_at_the_steps_that_it_became
+    Sequel::Migrator.run(@db, S::MIGRATIONS, target: 14)
+    room = @db[:workrooms].insert(name: "Before")
+    job = id_of(:jobs, workroom_id: room, title: "Chapel", unit: "cm")
+    window = id_of(:windows, workroom_id: room, job_id: job, position: 1)
+    works = %w[shorten_at_top shorten_keep_hem new_heading].to_h do |kind|
+      spec = Sequel.pg_jsonb({"kind" => kind, "tape" => "12"})
+      [kind, id_of(:treatments, workroom_id: room, window_id: window, position: 1, spec: spec)]
+    end
+    said = {workroom_id: room, curtain: "left", kind: "done", by: "Ida Marram"}
+    works.each_value do |work|
+      %w[sew_tuck put_on_new_heading].each { |step| @db[:bench_entries].insert(treatment_id: work, step: step, **said) }
+    end
+    @db[:bench_entries].insert(treatment_id: works["shorten_at_top"], step: "cut_strip", **said)
+    @db[:bench_entries].insert(treatment_id: works["shorten_at_top"], step: "cut_strip", **said, kind: "undone")
+    Sequel::Migrator.run(@db, S::MIGRATIONS)
+    ticked = works.transform_values { |work| @db[:bench_entries].where(treatment_id: work).select_map(:step).uniq }
+    assert_includes ticked["shorten_at_top"], "sew_top_tuck"
+    refute_includes ticked["shorten_at_top"], "cut_top_strip"
+    refute_includes ticked["shorten_keep_hem"], "sew_top_tuck"
+    assert_empty %w[lay_tape sew_tape draw_up put_in_hooks] - ticked["new_heading"]
+    assert_equal [nil], @db[:treatments].select_map(:tape_id).uniq
+  end
+
   def test_a_window_from_every_version_is_reckoned_and_changed
     room = job = nil
     versions.each do |version|
@@ -132,6 +157,9 @@ class MigrationTest < EarnestFoldTest
   end
 
   private
+
+  # Keys begin with the workroom, so that the id isn't what an insert gives back.
+  def id_of(table, **values) = @db[table].returning(:id).insert(values).first[:id]
 
   def versions = Dir[File.join(S::MIGRATIONS, "*.rb")].map { |file| Integer(File.basename(file)[/\d+/], 10) }.sort
 

@@ -74,8 +74,14 @@ class DeclaredDocuments
 
   UNITS = %w[cm in].freeze
 
-  # A point that the length was measured from may not suit the heading.
-  REFUSALS = {/measured_from/ => /doesn.t suit this heading/}.freeze
+  # A point that the length was measured from may not suit the heading; nobody knows how many hooks with prongs are
+  # wanted unless it is said.
+  REFUSALS = {
+    /measured_from/ => /doesn.t suit this heading/,
+    /ready_hooks (nothing but skips|all but hooks)/ => /must be given/
+  }.freeze
+  # None of them has to be given where another is.
+  ONE_OF = %w[wanted_length existing_hem hem].freeze
 
   def made(name, **parts) = Made.new(name, document(**parts), REFUSALS.find { |about, _| about.match?(name) }&.last)
 
@@ -243,7 +249,8 @@ class DeclaredDocuments
 
   def alterations
     R::Alterations.flat_map do |kind|
-      base = {"id" => "a", "kind" => kind.kind}.merge(required(kind.fields, kind.example))
+      either = in_format(kind.example.slice(*ONE_OF))
+      base = {"id" => "a", "kind" => kind.kind}.merge(required(kind.fields, kind.example), either)
       whole = base.merge(
         most_of(kind.all_fields, "alteration"),
         in_format(kind.example),

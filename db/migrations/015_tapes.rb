@@ -29,7 +29,8 @@ Sequel.migration do
     end
 
     # What was let through under these names named nothing that there was.
-    run "UPDATE treatments SET spec = spec - 'tape' - 'trimming' WHERE jsonb_exists_any(spec, ARRAY['tape', 'trimming'])"
+    run "UPDATE treatments SET spec = spec - 'tape' - 'trimming' " \
+          "WHERE jsonb_exists_any(spec, ARRAY['tape', 'trimming'])"
 
     # What frill and tiebacks are cut from is named as the other cloths are.
     {tape: :tapes, trimming: :cloths}.each do |name, table|

@@ -297,6 +297,57 @@ class AlteringTest < EarnestFoldTest
     assert_equal [2, 3/2r], two.figures[:ways].first.then { |way| [way.cloths, way.fullness] }
   end
 
+  def test_a_new_top_is_what_was_said
+    raw = R::FromFlatCloth::EXAMPLE.merge("id" => "a", "way" => "across_length", "top_stiffening" => "4 cm")
+    {"casing" => %w[stiffen_new_top make_new_top sew_casing], "turned" => %w[stiffen_new_top make_new_top],
+     "clips" => %w[stiffen_new_top make_new_top put_on_clips]}.each do |made, wanted|
+      order = W::Order.new(altered(raw.merge("top_made" => made, "clips" => 12)), R::HouseRules::USUAL)
+      codes = order.steps.map(&:code)
+      assert_equal wanted, codes & %w[stiffen_new_top make_new_top sew_casing put_on_clips], made
+    end
+    split = R::SplitPanel::EXAMPLE.merge("id" => "a", "top_made" => "clips", "clips" => 9)
+    assert_equal({rings: 9}, altered(split).sundries)
+    assert_equal %i[first_kept last_kept], altered(split).alteration.edges.values_at(:top, :hem)
+  end
+
+  def test_small_parts_of_alterations_are_counted
+    assert_equal({hooks: 14, end_hooks: 4, rings: 18},
+      altered(R::ReadyHooks::EXAMPLE.merge("id" => "a", "curtains" => 2)).sundries)
+    assert_equal({hooks: 26}, altered(R::HangOnly::EXAMPLE.merge("id" => "a")).sundries)
+    put_on = altered(R::NewHeading::EXAMPLE.merge("id" => "a", "curtains" => 2)).sundries
+    assert_includes put_on.keys, :tape_length
+    assert_empty altered(R::ShortenAtHem::EXAMPLE.merge("id" => "a")).sundries
+  end
+
+  def test_a_motif_in_the_heading_is_measured_again
+    codes = ->(motif) { altered(R::ShortenAtTop::EXAMPLE.merge("id" => "a", "motif" => motif)).stops.map(&:code) }
+    assert_includes codes.call("5 cm"), "motif_above_band"
+    refute_includes codes.call("50 cm"), "motif_above_band"
+  end
+
+  # Top and foot together take out what the two take out alone, and by pins as by lengths.
+  def test_top_and_foot_together_equal_the_two_alone
+    PropCheck.forall(
+      G.choose(1200..4000),
+      G.choose(60..600),
+      G.choose(60..600),
+      G.choose(0..20)
+    ) do |existing, top, foot, seam|
+      next if existing - top - foot < 300
+
+      hem = {"existing_hem" => {"kind" => "single", "depth" => 30}, "seam" => seam}
+      wanted = existing - top - foot
+      both = alter("top_and_foot", existing, wanted, "take_out_top" => top, **hem)
+      at_top = alter("shorten_at_top", existing, existing - top, "remove" => top, "seam" => seam)
+      at_foot = alter("shorten_keep_hem", existing - top, wanted, hem)
+      assert_equal both.left_over, at_top.left_over + at_foot.left_over
+      assert_equal at_foot.alteration.length_at_last, both.alteration.length_at_last
+      pinned = in_mm("existing_length" => existing, "take_out_top" => top, "take_out_foot" => foot, **hem)
+      by_pins = altered({"id" => "a", "kind" => "top_and_foot"}.merge(pinned))
+      assert_equal both.alteration, by_pins.alteration
+    end
+  end
+
   def test_what_is_longer_than_the_table_is_marked_in_sections
     long = altered(R::ShortenAtHem::EXAMPLE.merge("id" => "a", "existing_length" => "340 cm"))
     step = W::Order.new(long, R::HouseRules::USUAL).steps.find { |one| one.code == "mark_lines" }

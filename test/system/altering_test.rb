@@ -18,6 +18,42 @@ class AlteringInTheBrowserTest < SystemTest
     hand_over
   end
 
+  # A printed pair pinned at the window: what comes out at top and foot, its making by the bench's clock, its price by
+  # that, and hung.
+  def test_a_printed_pair_is_pinned_altered_at_top_and_foot_and_priced_by_its_clock
+    visit "/jobs"
+    click_link "Ticket office"
+    within("section", text: "Somebody's own curtain") do
+      fill_in "Which curtains, or where they hang", with: "Printed pair"
+      select "Shortened at top and foot", from: "What is to be done"
+      click_button "Take it in"
+    end
+    {"As it is, top to hem" => "210", "Comes out at the top" => "24", "Comes out at the foot" => "36",
+     "Curtains alike" => "2", "Motif, below the top" => "60"}.each { |label, figure| type label, figure }
+    select "yes", from: "Printed or bordered"
+    select "single", from: "Hem as it is"
+    type "its depth", "3"
+    assert_selector ".read-back", text: "150.0 cm"
+    assert_selector ".read-back", text: "36.0 cm comes out at the foot"
+    find(".tape a", text: "Alter").click
+    assert_selector ".drawing.altered", text: "10.0 top: seam line"
+    assert_selector ".alter-figures", text: "36.0"
+    assert_accessible
+    work = "/jobs/#{office.id}/treatments/#{altered.id}"
+    visit "#{work}/bench?step=sew_top_tuck&curtain=left"
+    click_button "Start the clock"
+    assert_button "Stop the clock"
+    workroom.bench.say(altered.id, "sew_top_tuck", "", "corrected", value: "95")
+    steps_left.each { |step| done(step) }
+    visit "/jobs/#{office.id}/account"
+    find("button[name=school][value=by_clock]").click
+    assert_selector "tr.chosen", text: "by the clock"
+    assert_selector "table", text: "1 h 35 min"
+    visit "#{work}/hanging"
+    click_button "It hangs"
+    assert_text "It hangs."
+  end
+
   def test_a_week_is_rearranged_by_hand
     visit "/diary"
     assert_accessible

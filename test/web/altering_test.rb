@@ -119,6 +119,17 @@ class AlteringStationsTest < WebTest
     assert_match(/7 Hooks 2 Plain hooks for the ends 9 Rings/i, text)
   end
 
+  def test_small_parts_of_alterations_stand_in_needs
+    take_in("ready_hooks")
+    save_altered("measure", "existing_length" => "214", "pockets" => "104")
+    save_altered("alter", "skips" => "3, 3, 3", "hooks" => "7", "rings" => "yes")
+    get "/jobs/#{@taken_in}/needs.csv"
+    assert_match(/^Rings,"",7/, last_response.body)
+    assert_match(/^Hooks,"",35/, last_response.body)
+    get "/jobs/#{@taken_in}"
+    assert_match(/needs/i, text)
+  end
+
   def test_without_a_name_nothing_is_taken_in
     before = office.treatments.size
     send_form("/jobs/#{office.id}/alterations", "name" => " ", "kind" => "shorten_at_hem")

@@ -8,14 +8,14 @@ module EarnestFold
     class NeedsCsv
       R = Reckoning
 
-      # @param treatments [Array<Reckoning::TreatmentReckoning>]
+      # @param works [Array<Reckoning::TreatmentReckoning, Reckoning::AlterationOfJob>]
       # @param cloths [Array<Reckoning::ClothReckoning>]
       # @param unit [Reckoning::Unit]
       # @param tapes [Hash{String => Reckoning::Tape}] those that they take, by id
       # @param parts [Hash{String => Reckoning::Length}] what is cut beside the curtains, by the cloth's id
-      def initialize(treatments, cloths, unit, tapes: {}, parts: {})
+      def initialize(works, cloths, unit, tapes: {}, parts: {})
         @cloths, @unit, @parts = cloths, unit, parts
-        @sundries = SundryRows.new(treatments, tapes)
+        @sundries = SundryRows.new(works, tapes)
       end
 
       # @return [String]

@@ -8,15 +8,15 @@ module EarnestFold
       R = Reckoning
 
       # @param title [String] the job's
-      # @param treatments [Array<Reckoning::TreatmentReckoning>]
+      # @param works [Array<Reckoning::TreatmentReckoning, Reckoning::AlterationOfJob>]
       # @param cloths [Array<Reckoning::ClothReckoning>]
       # @param unit [Reckoning::Unit]
       # @param on_hand [Hash{Symbol => Integer, Reckoning::Length}]
       # @param tapes [Hash{String => Reckoning::Tape}] those that they take, by id
       # @param parts [Hash{String => Reckoning::Length}] what is cut beside the curtains, by the cloth's id
-      def initialize(title, treatments, cloths, unit, on_hand: {}, tapes: {}, parts: {})
+      def initialize(title, works, cloths, unit, on_hand: {}, tapes: {}, parts: {})
         @title, @cloths, @unit, @on_hand, @parts = title, cloths, unit, on_hand, parts
-        @sundries = SundryRows.new(treatments, tapes)
+        @sundries = SundryRows.new(works, tapes)
       end
 
       # @return [String] the file

@@ -8,15 +8,15 @@ module EarnestFold
       # `name` is the sort's, `says` what it is called, `cost` nil where no price is known.
       Row = R::Value.define(:name, :says, :amount, :cost)
 
-      # @param treatments [Array<Reckoning::TreatmentReckoning>]
+      # @param works [Array<Reckoning::TreatmentReckoning, Reckoning::AlterationOfJob>]
       # @param tapes [Hash{String => Reckoning::Tape}] those that they take, by id
-      def initialize(treatments, tapes)
-        @treatments, @tapes = treatments, tapes
+      def initialize(works, tapes)
+        @works, @tapes = works, tapes
       end
 
       # @return [Array<Row>]
       def to_a =
-        R::HardwareCount.total(@treatments).flat_map do |name, amount|
+        R::HardwareCount.total(@works).flat_map do |name, amount|
           (name == :tape_length) ? of_tapes : [Row.new(name: name, says: told(name), amount: amount, cost: nil)]
         end
 
@@ -25,7 +25,7 @@ module EarnestFold
       def told(name) = Words.say("sundries.#{name}")
 
       def of_tapes
-        taken = @treatments.select { |made| lengths(made) }.group_by { |made| @tapes[made.treatment.tape] }
+        taken = @works.select { |made| lengths(made) }.group_by { |made| @tapes[made.tape] }
         taken.map do |tape, made|
           amount = made.map { |one| lengths(one) }.reduce(:+)
           says = tape ? "#{told(:tape_length)}: #{tape.name}" : told(:tape_length)
@@ -33,7 +33,7 @@ module EarnestFold
         end
       end
 
-      def lengths(made) = R::Sundries.of(made)[:tape_length]
+      def lengths(made) = made.sundries[:tape_length]
     end
   end
 end

@@ -141,6 +141,15 @@ module EarnestFold
       # @return [Array<Integer>, nil] which of several pieces get a new top; nil where there is but one
       def pieces_topped = nil
 
+      # @return [Boolean] whether a top that is turned anew is a casing for a rod
+      def casing? = false
+
+      # @return [Integer, nil] clips along a top that is turned anew
+      def clipped = nil
+
+      # @return [Length, nil] how deep the stiffening of a top that is turned anew is
+      def top_stiffened = nil
+
       # @return [Boolean] whether a heading that came is taken off first
       def old_heading_off? = false
 
@@ -198,12 +207,35 @@ module EarnestFold
 
       # @return [Array<Check>] what stops it, what can't be meant first; where that is so, its other stops say nothing
       #   new
-      def stops = alteration.contradictions.then { |found| found.empty? ? alteration.checks : found }
+      def stops = (found = contradictions).empty? ? alteration.checks : found
 
       def pair? = curtain.curtains > 1
 
       # @return [Length]
       def left_over = alteration.left_over(curtain)
+
+      # @return [nil] none of the house's tapes is named
+      def tape = nil
+
+      # @return [Hash{Symbol => Integer, Length}] what all its curtains need: of a heading that is put on, and of what
+      #   holds one that came; nothing where it hangs as it did
+      def sundries
+        each = alteration.hooked_by&.fetch(:figures)&.except(:tape_length, :buckram_length) || put_on
+        Sundries::BY_NAME.keys.filter_map { |name| each[name] && [name, each[name] * curtain.curtains] }.to_h
+      end
+
+      private
+
+      def put_on
+        clips = alteration.clipped ? {rings: alteration.clipped * (alteration.pieces_topped&.size || 1)} : {}
+        (alteration.headed ? alteration.headed.heading : {}).merge(clips)
+      end
+
+      def contradictions
+        high = curtain.motif && curtain.motif < curtain.band
+        found = alteration.contradictions
+        high ? [alteration.stop("motif_above_band", motif: curtain.motif, band: curtain.band), *found] : found
+      end
     end
 
     # What several alterations ask.
@@ -281,6 +313,29 @@ module EarnestFold
         double = Allowance.new(kind: "double", depth: hem.depth, turn_under: Length::ZERO)
         double if hem.kind == "single" && from_the_top + double.taken <= available
       end
+    end
+
+    # A top that is turned anew: turned alone, sewn as a casing for a rod, or hung from clips; stiffened where it was
+    # said.
+    module TopAnew
+      MADE = %w[turned casing clips].freeze
+      FIELDS = Declare.at(
+        "alter",
+        top_made: Declare.choice(MADE, "turned", said: "tops_made"),
+        clips: Declare.count(nil, least: 2, most: 1000),
+        top_stiffening: Declare.length(nil, least: :over_zero)
+      ).freeze
+
+      def new_top = top_allowance
+
+      # @return [Boolean] whether a rod goes through it
+      def casing? = top_made == "casing"
+
+      # @return [Integer, nil] clips along one top; nil where it hangs from something else, or nobody said how many
+      def clipped = (top_made == "clips") ? clips : nil
+
+      # @return [Length, nil] how deep its stiffening is
+      def top_stiffened = top_stiffening
     end
 
     # What is only hung or given hooks: its edges, its hem and its length stay as they came.

@@ -17,11 +17,8 @@ module EarnestFold
       # @return [Array<Told>] as it hung before, where nobody measured what it hangs from
       def order = spans.empty? ? [] : [first_check, *hung, *dressing, Told.of("hanging.last")]
 
-      # @return [Hash{Symbol => Integer}] nothing where it has its own; else the hooks and rings of all of them
-      def carried
-        counted = alteration.hooked_by&.fetch(:figures) or return {}
-        CARRIED.filter_map { |name| counted[name] && [name, counted[name] * hands.size] }.to_h
-      end
+      # @return [Hash{Symbol => Integer}] nothing where it has its own; else what isn't made into the curtains
+      def carried = @work.reckoning.sundries.reject { |name, _| R::Sundries::BY_NAME.fetch(name).sewn_in }
 
       # @return [Array<Array(String, Told)>] each curtain with the edge that leads, or as it came
       def edges
@@ -52,10 +49,6 @@ module EarnestFold
         )
 
       private
-
-      # What is carried along of a heading's figures.
-      CARRIED = %i[hooks end_hooks gliders rings].freeze
-      private_constant :CARRIED
 
       def alteration = @work.reckoning.alteration
 

@@ -159,12 +159,15 @@ module EarnestFold
           end
         end
 
+      # @return [Array<Reckoning::TreatmentReckoning, Reckoning::AlterationOfJob>] all work that needs small parts
+      def work_reckoned = figures.reckonings + alterations.filter_map(&:reckoning)
+
       # @return [Array<Reckoning::Hardware>] what a treatment takes, held against what is on hand
       def hardware(entry) =
-        entry.reckoning ? Reckoning::HardwareCount.of(entry.reckoning, figures.reckonings, on_hand) : []
+        entry.reckoning ? Reckoning::HardwareCount.of(entry.reckoning, work_reckoned, on_hand) : []
 
       # @return [Array<Reckoning::Hardware>] what the whole job is short of
-      def hardware_short = Reckoning::HardwareCount.of_job(figures.reckonings, on_hand).select(&:short)
+      def hardware_short = Reckoning::HardwareCount.of_job(work_reckoned, on_hand).select(&:short)
 
       # @param cloth [Reckoning::Cloth, nil]
       # @return [String] its own colour

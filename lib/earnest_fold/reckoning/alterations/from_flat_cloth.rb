@@ -14,9 +14,13 @@ module EarnestFold
       :stand_up,
       :top_allowance,
       :cloths,
-      :edge_finish
+      :edge_finish,
+      :top_made,
+      :clips,
+      :top_stiffening
     )
       include Alteration
+      include TopAnew
 
       # One direction: across the cloth's width, or across its length.
       Way = Value.define(:cloths, :cut_line, :remnant, :fullness, :fits)
@@ -39,7 +43,8 @@ module EarnestFold
           top_allowance: AskedOfCurtain::TOP,
           fullness: Declare.starting("2", [FieldKinds::FullnessKind.new, nil]),
           edge_finish: Declare.choice(FINISHES, nil, said: "edge_finishes")
-        )
+        ),
+        **TopAnew::FIELDS
       )
       private_constant :MEASURED
       EXAMPLE = {
@@ -97,8 +102,6 @@ module EarnestFold
         (place - left_over(curtain) - top_allowance).then { |after| after.negative? ? nil : after }
 
       def cloths_joined(curtain) = chosen(curtain)&.cloths || 1
-
-      def new_top = top_allowance
 
       def cut_edge = edge_finish
 

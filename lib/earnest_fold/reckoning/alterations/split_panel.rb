@@ -11,10 +11,14 @@ module EarnestFold
       :existing_hem,
       :let_down,
       :hem,
-      :top_allowance
+      :top_allowance,
+      :top_made,
+      :clips,
+      :top_stiffening
     )
       include Alteration
       include HemAnew
+      include TopAnew
 
       KIND = "split_panel"
       FIELDS = Fields.new(
@@ -25,7 +29,8 @@ module EarnestFold
           let_down: AskedOfCurtain::LET_DOWN,
           hem: AskedOfCurtain::ANEW,
           top_allowance: AskedOfCurtain::TOP
-        )
+        ),
+        **TopAnew::FIELDS
       )
       EXAMPLE = {
         "kind" => KIND,
@@ -66,13 +71,16 @@ module EarnestFold
 
       def extent(_curtain) = available
 
-      def edges = {top: :kept, sides: :kept, hem: let_down ? :new : :kept}
+      # The first keeps its top, the last the hem that came; where two meet they are made anew.
+      def edges
+        return {top: :kept, sides: :kept, hem: let_down ? :new : :kept} if pieces < 2
+
+        {top: :first_kept, sides: :kept, hem: let_down ? :new : :last_kept}
+      end
 
       def left_over(_curtain) = figures[:left_over]
 
       def new_hem = hem
-
-      def new_top = top_allowance
 
       def pieces_made = [pieces, 1].max
 

@@ -247,11 +247,26 @@ module EarnestFold
           )
         end
 
+        # Stiffening laid along the new top before it is turned.
+        each_curtain(
+          "stiffen_new_top",
+          ->(_) { [op(:cut, :buckram), op(:lay, :face, :buckram, at: :top), op(:pin, :face, :buckram, at: :top)] },
+          needs: %w[cut_off]
+        ) do |work, _|
+          depth = work.alteration.top_stiffened or next
+          pieces = work.alteration.pieces_topped
+          done(
+            {stiffening: depth, stiffening_length: work.alteration.across(work.curtain), pieces_topped: pieces},
+            said: [:do, pieces && :pieces],
+            times: {set_up: 1, tape: work.across * (pieces&.size || 1)}
+          )
+        end
+
         # The new top turned.
         each_curtain(
           "make_new_top",
           ->(_) { [op(:fold, :face, at: :top), op(:press, :face, at: :top)] },
-          needs: %w[cut_off]
+          needs: %w[cut_off stiffen_new_top]
         ) do |work, _|
           top = work.alteration.new_top or next
           next if work.alteration.heading_put_on
@@ -261,6 +276,36 @@ module EarnestFold
             {top: top, pieces_topped: pieces},
             said: [finish&.to_sym, :do, pieces && :pieces],
             times: {set_up: 1, press: work.across * (pieces&.size || 1)}
+          )
+        end
+
+        # A casing sewn along its lower fold, its ends left open for the rod.
+        each_curtain(
+          "sew_casing",
+          ->(_) { [op(:pin, :face, at: :top), op(:sew, :face, at: :top, by: :machine)] },
+          needs: %w[make_new_top]
+        ) do |work, _|
+          next unless work.alteration.casing? && work.alteration.new_top.positive?
+
+          pieces = work.alteration.pieces_topped
+          done(
+            {sewn_at: work.alteration.new_top, pieces_topped: pieces},
+            said: [:do, pieces && :pieces],
+            times: {set_up: 1, tape: work.across * (pieces&.size || 1)}
+          )
+        end
+
+        # Clips put on, one at each edge and evenly between.
+        each_curtain(
+          "put_on_clips",
+          ->(_) { [op(:measure, :face, at: :heading), op(:set, :face, at: :heading)] },
+          with: %i[count],
+          needs: %w[make_new_top]
+        ) do |work, _|
+          clips = work.alteration.clipped or next
+          done(
+            {clips: clips, clip_gap: work.alteration.across(work.curtain) / (clips - 1)},
+            times: {hook: clips}
           )
         end
 
@@ -311,7 +356,8 @@ module EarnestFold
           "check_length",
           ->(_) { [op(:lay, :face), op(:measure, :face)] },
           needs: %w[
-            hooks_in_as_it_is sew_new_hem cut_strip into_channel press_seam_down make_new_top add_to_foot
+            hooks_in_as_it_is sew_casing put_on_clips sew_new_hem cut_strip into_channel press_seam_down make_new_top
+            add_to_foot
           ]
         ) do |work, _|
           next if work.alteration.cuts_nothing?

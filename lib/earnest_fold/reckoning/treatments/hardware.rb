@@ -16,17 +16,17 @@ module EarnestFold
     module HardwareCount
       module_function
 
-      # @param reckoning [TreatmentReckoning]
-      # @param job [Array<TreatmentReckoning>] every treatment of the job, this one among them
+      # @param reckoning [TreatmentReckoning, AlterationOfJob]
+      # @param job [Array<TreatmentReckoning, AlterationOfJob>] all work of the job, this one among it
       # @param on_hand [Hash{Symbol => Integer, Length}]
       # @return [Array<Hardware>] of the parts that this treatment takes
       #
       #   HardwareCount.of(reckoning, [reckoning], {hooks: 20}).first.short # => 8
       def of(reckoning, job, on_hand)
-        counted(Sundries.of(reckoning), total(job), on_hand)
+        counted(reckoning.sundries, total(job), on_hand)
       end
 
-      # @param job [Array<TreatmentReckoning>] every treatment of the job
+      # @param job [Array<TreatmentReckoning, AlterationOfJob>] all work of the job
       # @param on_hand [Hash{Symbol => Integer, Length}]
       # @return [Array<Hardware>] of the parts that the job takes
       def of_job(job, on_hand) = total(job).then { |whole| counted(whole, whole, on_hand) }
@@ -37,10 +37,10 @@ module EarnestFold
           .map(&:name)
           .map { |name| Hardware.new(name: name, here: here[name], whole: whole[name], on_hand: on_hand[name]) }
 
-      # @param job [Array<TreatmentReckoning>]
+      # @param job [Array<TreatmentReckoning, AlterationOfJob>]
       # @return [Hash{Symbol => Integer, Length}] the sundries of all
       def total(job) =
-        job.map { |made| Sundries.of(made) }.reduce({}) { |sums, one| sums.merge(one) { |_, sum, more| sum + more } }
+        job.map { |made| made.sundries }.reduce({}) { |sums, one| sums.merge(one) { |_, sum, more| sum + more } }
     end
   end
 end

@@ -68,6 +68,12 @@ module EarnestFold
         ).wrap
       end
 
+      # @return [String, nil] the id of the tape that its heading takes
+      def tape = treatment.tape
+
+      # @return [Hash{Symbol => Integer, Length}] what it needs beside cloth ({Sundries})
+      def sundries = Sundries.of(self)
+
       # @return [Tieback, nil] all that tie back its curtains
       def tieback = @tieback ||= treatment.tieback&.for(treatment)
 

@@ -49,7 +49,7 @@ module EarnestFold
           job = sheet(id)
           filed(CSV, job, "-needs.csv")
           Documents::NeedsCsv
-            .new(job.figures.reckonings, job.cloths_needed, job.unit, tapes: job.tapes, parts: job.parts_needed)
+            .new(job.work_reckoned, job.cloths_needed, job.unit, tapes: job.tapes, parts: job.parts_needed)
             .text
         end
 
@@ -59,7 +59,7 @@ module EarnestFold
           Documents::NeedsPdf
             .new(
               job.job.title,
-              job.figures.reckonings,
+              job.work_reckoned,
               job.cloths_needed,
               job.unit,
               on_hand: job.on_hand,

@@ -41,6 +41,9 @@ module EarnestFold
 
         def cloths = @cloths ||= sheet.cloths_needed
 
+        # @return [Boolean] whether anything is needed, cloth or small parts
+        def needs? = cloths.any? || sheet.work_reckoned.any? { |made| made.sundries.any? }
+
         # @return [Reckoning::Length, nil] what is cut of a cloth beside the curtains
         def beside(cloth) = (@beside ||= sheet.parts_needed)[cloth.id]
 

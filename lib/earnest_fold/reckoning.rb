@@ -103,6 +103,9 @@ require_relative "reckoning/treatments/stack_back"
 require_relative "reckoning/treatments/own_curtain"
 
 require_relative "reckoning/alterations"
+%w[asked_of_curtain by_pins hem_anew top_anew nothing_cut].each do |part|
+  require_relative "reckoning/alterations/asked/#{part}"
+end
 EarnestFold::Reckoning::Alterations.load(File.join(__dir__, "reckoning/alterations"))
 
 require_relative "reckoning/making_up/standard_times"
@@ -115,7 +118,7 @@ require_relative "reckoning/making_up/panel_case"
 require_relative "reckoning/making_up/altering_order"
 require_relative "reckoning/making_up/step_theme"
 Dir[File.join(__dir__, "reckoning/making_up/steps/*.rb")].sort.each { |theme| require theme }
-require_relative "reckoning/making_up/altering_steps"
+Dir[File.join(__dir__, "reckoning/making_up/altering_steps/*.rb")].sort.each { |theme| require theme }
 require_relative "reckoning/making_up/order"
 
 require_relative "reckoning/account/rules"

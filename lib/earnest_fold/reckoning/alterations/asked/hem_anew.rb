@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # A hem that is sewn anew: the one that came, of its kind and depth, where no other was asked for.
+    module HemAnew
+      # How one is made of what was said.
+      module Hemming
+        def build(values, problems)
+          hem = values[:hem] || values[:existing_hem]
+          return problems.within(:existing_hem).add(:missing) if values[:hem].nil? && hem.taken.zero?
+
+          super(values.merge(hem: hem), problems)
+        end
+      end
+
+      def self.included(kind) = kind.extend(Hemming)
+
+      # @return [Allowance, nil] the same hem made double, where it is single and there is cloth for it
+      def doubled
+        double = Allowance.new(kind: "double", depth: hem.depth, turn_under: Length::ZERO)
+        double if hem.kind == "single" && from_the_top + double.taken <= available
+      end
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # A top that is turned anew: turned alone, sewn as a casing for a rod, or hung from clips; stiffened where it was
+    # said.
+    module TopAnew
+      MADE = %w[turned casing clips].freeze
+      FIELDS = Declare.at(
+        "alter",
+        top_made: Declare.choice(MADE, "turned", said: "tops_made"),
+        clips: Declare.count(nil, least: 2, most: 1000),
+        top_stiffening: Declare.length(nil, least: :over_zero)
+      ).freeze
+
+      def new_top = top_allowance
+
+      # @return [Boolean] whether a rod goes through it
+      def casing? = top_made == "casing"
+
+      # @return [Integer, nil] clips along one top; nil where it hangs from something else, or nobody said how many
+      def clipped = (top_made == "clips") ? clips : nil
+
+      # @return [Length, nil] how deep its stiffening is
+      def top_stiffened = top_stiffening
+    end
+  end
+end

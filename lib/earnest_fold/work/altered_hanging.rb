@@ -58,7 +58,7 @@ module EarnestFold
         spans.empty? ? [] : [[Told.of("hanging.support"), alteration.support_length]]
 
       def first_check =
-        Told.of("hanging.first", support: alteration.hung_from, length: alteration.support_length)
+        Told.of("hanging.first.#{alteration.hung_from}", length: alteration.support_length)
 
       def hung = spans.map { |span| Told.of("hanging.hang", title: @work.title, hand: span.hand) }
 

@@ -70,9 +70,10 @@ module EarnestFold
       end
 
       def first_check
-        length = treatment.supports.first
-        key = several_supports? ? "hanging.first_of_two" : "hanging.first#{"_unmeasured" unless length}"
-        Told.of(key, support: treatment.support.kind, length: length)
+        length, kind = treatment.supports.first, treatment.support.kind
+        return Told.of("hanging.first_of_two", support: kind, length: length) if several_supports?
+
+        Told.of("hanging.first.#{kind}#{"_unmeasured" unless length}", length: length)
       end
 
       def hung =

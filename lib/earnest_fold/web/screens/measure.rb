@@ -195,7 +195,7 @@ module EarnestFold
         end
 
         # How far apart a dress pair's outer ends are follows from what it covers, where nobody has said.
-        def whole_length = length("support.length") || ((treatment && dress?) ? treatment.support.length : nil)
+        def whole_length = length("support.length") || treatment&.support&.length
 
         def reading_lengths =
           @reading_lengths ||=

@@ -26,6 +26,9 @@ module EarnestFold
 
         def example = self::EXAMPLE
 
+        # @return [Integer] its place where one is chosen: what is asked for most comes first
+        def place = 50
+
         # @return [Boolean] whether it makes something shorter, and stands beside the other ways to do so
         def shortens? = false
 

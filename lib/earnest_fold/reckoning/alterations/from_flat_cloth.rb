@@ -57,6 +57,8 @@ module EarnestFold
         "top_allowance" => "9 cm"
       }.freeze
 
+      def self.place = 100
+
       # @return [Fields] with the direction of the cloth, which is its to choose
       def self.all_fields =
         @all_fields ||= Fields.new(**Declare.at("alter", way: OwnCurtain::FIELDS.declared.fetch(:way))) + super

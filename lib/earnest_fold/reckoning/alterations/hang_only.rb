@@ -46,6 +46,8 @@ module EarnestFold
         "heading" => {"kind" => "pencil_pleat", "fullness" => "2"}
       }.freeze
 
+      def self.place = 60
+
       # @return [HangOnly, nil] nil where nothing would hang, or the heading wants more than a curtain can say
       def self.build(values, problems)
         values[:heading].refuse(NothingCut::SUPPORT, problems.within(:heading))

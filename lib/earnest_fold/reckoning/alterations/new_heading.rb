@@ -44,6 +44,9 @@ module EarnestFold
           "top_turn" => "2 cm"
         }
       }.freeze
+
+      def self.place = 80
+
       # @return [NewHeading, nil] nil where nothing would be left to hang, or the heading wants more than a panel can
       #   say
       def self.build(values, problems)

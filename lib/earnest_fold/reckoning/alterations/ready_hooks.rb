@@ -42,6 +42,8 @@ module EarnestFold
         "end_hooks" => true,
         "rings" => true
       }.freeze
+
+      def self.place = 70
       # Usually every fourth pocket takes a plain hook.
       USUAL_POCKETS = 4
 

@@ -26,6 +26,8 @@ module EarnestFold
         "hem" => {"kind" => "double", "depth" => "8 cm"}
       }.freeze
 
+      def self.place = 10
+
       def self.shortens? = true
 
       def figures = {cut_line: cut_line, remnant: available - cut_line}

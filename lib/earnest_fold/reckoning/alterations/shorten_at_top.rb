@@ -19,6 +19,8 @@ module EarnestFold
         "seam" => "2 cm"
       }.freeze
 
+      def self.place = 30
+
       def self.shortens? = true
 
       def figures = {tuck_fold: remove / 2, pattern_rises: remove, strip: strip, left_at_hem: left_at_hem}

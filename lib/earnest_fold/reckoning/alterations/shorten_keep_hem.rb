@@ -22,6 +22,8 @@ module EarnestFold
         "seam" => "1.5 cm"
       }.freeze
 
+      def self.place = 20
+
       def self.shortens? = true
 
       def figures = {remove: remove, seam_line: from_the_top - existing_hem.depth, tuck_fold: remove / 2, strip: strip}

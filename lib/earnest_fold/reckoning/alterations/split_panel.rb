@@ -40,6 +40,8 @@ module EarnestFold
         "top_allowance" => "14 cm"
       }.freeze
 
+      def self.place = 90
+
       def figures = {pieces: pieces, left_over: available - taken(pieces)}
 
       def checks = (pieces < 2) ? [stop("one_piece_only", needed: taken(2), available: available)] : []

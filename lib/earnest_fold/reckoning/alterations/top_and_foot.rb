@@ -38,6 +38,8 @@ module EarnestFold
         "seam" => "1.5 cm"
       }.freeze
 
+      def self.place = 40
+
       def self.shortens? = true
 
       def figures =

@@ -18,7 +18,7 @@ module EarnestFold
         def job = sheet.job
 
         # @return [Array<String>] what can be done to somebody's own curtains
-        def alterations = Reckoning::Alterations.names
+        def alterations = Reckoning::Alterations.sort_by(&:place).map(&:kind)
 
         # @return [Array<Field>] what is promised and what is awaited
         def dates

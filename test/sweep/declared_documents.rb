@@ -78,7 +78,9 @@ class DeclaredDocuments
   # wanted unless it is said.
   REFUSALS = {
     /measured_from/ => /doesn.t suit this heading/,
-    /ready_hooks (nothing but skips|all but hooks)/ => /must be given/
+    /ready_hooks (nothing but skips|all but hooks)/ => /must be given/,
+    # Where the hem that came is none, there is none to be like.
+    /(split_panel|shorten_at_hem) all but hem|lengthen all but existing_hem/ => /must be given/
   }.freeze
   # None of them has to be given where another is.
   ONE_OF = %w[wanted_length existing_hem hem].freeze

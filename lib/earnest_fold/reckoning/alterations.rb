@@ -21,8 +21,11 @@ module EarnestFold
 
         def fields = self::FIELDS
 
-        # @return [Fields] with its name, and those of the curtain itself
-        def all_fields = @all_fields ||= OwnCurtain::FIELDS + fields + ALTERATION_NAME
+        # @return [Fields] with its name, and those of the curtain itself; what both ask is asked as the kind asks it
+        def all_fields
+          @all_fields ||=
+            Fields.new(**fields.declared, **OwnCurtain::FIELDS.declared.except(*fields.names)) + ALTERATION_NAME
+        end
 
         def example = self::EXAMPLE
 

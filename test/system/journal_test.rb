@@ -232,7 +232,7 @@ class JournalTest < SystemTest
   # A choice that brings other fields with it shows them, and a field that the answer left out and the page hasn't is
   # asked for.
   def test_fields_that_come_with_a_choice_are_there
-    go "Ferry chapel", "Alter"
+    go "Ferry chapel", "Measure"
     select "single", from: "Hem as it is", match: :first
     assert_field "its turn-under", match: :first
     page.execute_script("document.getElementById('field-existing_hem-depth').remove()")

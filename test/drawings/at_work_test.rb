@@ -40,6 +40,7 @@ class AtWorkDrawingsTest < EarnestFoldTest
     assert_includes told["sew_tape"], "sewn-now"
     refute D::TapeEnds.draws?(made["sew_hem"], heading)
     refute_includes told["sew_tape"], "knot"
+    assert_includes told["lay_tape"], "tape-pocket"
   end
 
   def test_the_top_row_is_sewn_alone_and_cords_are_knotted_at_the_leading_edge

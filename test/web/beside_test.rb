@@ -25,6 +25,10 @@ class BesideTest < WebTest
     assert_match(/^Rings on tiebacks,"",4/, last_response.body)
     get "/jobs/#{office.id}/order.csv"
     assert_includes last_response.body, stripe.spec["name"]
+    assert_match(/^Rings on tiebacks,"",4,4,4/, last_response.body)
+    refute_match(/^(Hooks|Tiebacks),/, last_response.body)
+    get "/jobs/#{office.id}/order.pdf"
+    assert_equal 200, last_response.status
     get station(office, "making")
     assert_match(/Make the frill.*Set the frill.*Make the tiebacks/, text)
     get station(office, "hanging")

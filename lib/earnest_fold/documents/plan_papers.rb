@@ -39,7 +39,8 @@ module EarnestFold
         OrderList.new(
           sheet.sheet.job.title,
           sheet.cloths.filter_map { |cutting| new(cutting).order_line },
-          sheet.sheet.unit
+          sheet.sheet.unit,
+          parts: SundryRows.new(sheet.sheet.work_reckoned, sheet.sheet.tapes).to_get(sheet.sheet.on_hand)
         )
 
       # @return [Documents::OrderList::ToBuy, nil] nil where the shelf has enough

@@ -20,7 +20,24 @@ module EarnestFold
           (name == :tape_length) ? of_tapes : [Row.new(name: name, says: told(name), amount: amount, cost: nil)]
         end
 
+      # What is to be got beyond what is on hand; all of it where nobody has counted.
+      ToGet = R::Value.define(:says, :needed, :to_get, :cost)
+
+      # @param on_hand [Hash{Symbol => Integer, Reckoning::Length}]
+      # @return [Array<ToGet>] without what is made here, and without what there is enough of
+      def to_get(on_hand)
+        rows = to_a.select { |row| R::Sundries::BY_NAME.fetch(row.name).kept }
+        rows.filter_map do |row|
+          # What is on hand is counted by the sort: where several are of one sort, nobody knows whose it is.
+          there = (rows.one? { |other| other.name == row.name }) ? on_hand[row.name] : nil
+          short = there ? row.amount - there : row.amount
+          ToGet.new(says: row.says, needed: row.amount, to_get: short, cost: row.cost) if more?(short)
+        end
+      end
+
       private
+
+      def more?(amount) = amount.is_a?(R::Length) ? amount.positive? : amount > 0
 
       def told(name) = Words.say("sundries.#{name}")
 

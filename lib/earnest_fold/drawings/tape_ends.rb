@@ -70,7 +70,18 @@ module EarnestFold
         @svg.rect(from, upper, wide, tall, class: "tape-laid")
         fold = at + outward * @scale[turned_in]
         @svg.line(fold, upper, fold, upper + tall, class: "fold-under") if turned_in.positive?
+        pockets(from)
         rows.each { |y, css| @svg.line(from, y, from + wide, y, class: css) }
+      end
+
+      # Outward, at their pitch where that is known.
+      def pockets(from)
+        step = @scale[asked(:pocket_pitch)]
+        return unless step >= 4
+
+        y, open, deep = upper + tall * 0.42, step - 3, tall * 0.16
+        starts = Array.new((wide / step).floor) { |index| from + step * index + 1.5 }
+        @svg.path(starts.flat_map { |x| ["M", x, y, "h", open, "v", deep, "h", -open, "Z"] }, class: "tape-pocket")
       end
 
       # Where this step pins or sews: a foot's width inside the edges.

@@ -319,6 +319,22 @@ class AlteringTest < EarnestFoldTest
     assert_empty altered(R::ShortenAtHem::EXAMPLE.merge("id" => "a")).sundries
   end
 
+  # Six minutes of machine hemming aren't charged as an hour by hand, whatever the house does.
+  def test_a_hem_is_sewn_as_it_was_said_of_this_curtain
+    by = %w[hand machine].to_h do |way|
+      made = altered(R::ShortenAtHem::EXAMPLE.merge("id" => "a", "width" => "200 cm", "sewn_by" => way))
+      [way, W::Order.new(made, R::HouseRules::USUAL).steps.find { |step| step.code == "sew_new_hem" }]
+    end
+    assert_operator by["hand"].minutes, :>, by["machine"].minutes * 2
+    assert_equal [%i[needle], %i[machine]], by.values.map { |step| step.tools & %i[needle machine] }
+  end
+
+  def test_a_wave_that_only_hangs_needs_its_cord_and_end_stops
+    wave = {"kind" => "wave", "glider_spacing" => "8 cm", "hook_pitch" => "17.6 cm"}
+    made = altered(R::HangOnly::EXAMPLE.merge("id" => "a", "heading" => wave))
+    assert_equal [R::Length.cm(180), 2], made.sundries.values_at(:cord, :end_stops)
+  end
+
   def test_a_motif_in_the_heading_is_measured_again
     codes = ->(motif) { altered(R::ShortenAtTop::EXAMPLE.merge("id" => "a", "motif" => motif)).stops.map(&:code) }
     assert_includes codes.call("5 cm"), "motif_above_band"

@@ -134,6 +134,9 @@ module EarnestFold
       # @return [Array<Span>] where each hangs, where what it hangs from was measured
       def spans = []
 
+      # @return [Hash{Symbol => Integer, Length}] what its support takes, where that was measured
+      def of_support = {}
+
       # What holds it where nothing is sewn: the hooks and what they go into; nil where it hangs as it did.
       # @return [Hash{Symbol => Object}, nil] the hooks' `figures`; `heading` and `drawn_up` where a tape draws it up
       def hooked_by = nil
@@ -227,7 +230,8 @@ module EarnestFold
       #   holds one that came; nothing where it hangs as it did
       def sundries
         each = alteration.hooked_by&.fetch(:figures)&.except(:tape_length, :buckram_length) || put_on
-        Sundries::BY_NAME.keys.filter_map { |name| each[name] && [name, each[name] * curtain.curtains] }.to_h
+        counted = Sundries::BY_NAME.keys.filter_map { |name| each[name] && [name, each[name] * curtain.curtains] }.to_h
+        {**alteration.of_support, **counted}
       end
 
       private

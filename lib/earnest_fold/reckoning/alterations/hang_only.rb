@@ -86,6 +86,12 @@ module EarnestFold
         {heading: heading, figures: {**told, **pockets}, drawn_up: drawn_up}
       end
 
+      # @return [Hash{Symbol => Integer, Length}] end stops and the gliders' cord, where its heading asks for them
+      def of_support
+        stops = heading.ends_on_stops? ? {end_stops: 2} : {}
+        heading.hangs_on_cord? ? {**stops, cord: support_length} : stops
+      end
+
       private
 
       # Two leading edges cross where it opens in the middle.

@@ -3,7 +3,15 @@
 module EarnestFold
   module Reckoning
     # Shortened at the foot, with a new hem.
-    class ShortenAtHem < Value.define(:existing_length, :wanted_length, :stand_up, :existing_hem, :let_down, :hem)
+    class ShortenAtHem < Value.define(
+      :existing_length,
+      :wanted_length,
+      :stand_up,
+      :existing_hem,
+      :let_down,
+      :hem,
+      :sewn_by
+    )
       include Alteration
       include ByPins
       include HemAnew
@@ -17,7 +25,8 @@ module EarnestFold
           "alter",
           let_down: AskedOfCurtain::LET_DOWN,
           hem: AskedOfCurtain::ANEW
-        )
+        ),
+        **HemAnew::FIELDS
       )
       EXAMPLE = {
         "kind" => KIND,

@@ -11,6 +11,7 @@ module EarnestFold
       :existing_hem,
       :let_down,
       :hem,
+      :sewn_by,
       :top_allowance,
       :top_made,
       :clips,
@@ -30,6 +31,7 @@ module EarnestFold
           hem: AskedOfCurtain::ANEW,
           top_allowance: AskedOfCurtain::TOP
         ),
+        **HemAnew::FIELDS,
         **TopAnew::FIELDS
       )
       EXAMPLE = {

@@ -18,8 +18,11 @@ module EarnestFold
         # @return [Array<Array(String, OwnCurtain)>] each with its name: they are alike
         def each_curtain = hands.map { |hand| [hand, curtain] }
 
-        # @return [Symbol] :hand or :machine
-        def sewn = house.stitching.to_sym
+        # @return [Symbol] :hand or :machine: as it was said of this curtain, else as the house does
+        def sewn
+          said = alteration.sewn_by if alteration.respond_to?(:sewn_by)
+          (said || house.stitching).to_sym
+        end
 
         # @return [Rational] metres across one curtain, with every cloth that it is made of
         def across = alteration.across(curtain).mm / 1000 * alteration.cloths_joined(curtain)

@@ -4,6 +4,10 @@ module EarnestFold
   module Reckoning
     # A hem that is sewn anew: the one that came, of its kind and depth, where no other was asked for.
     module HemAnew
+      # By what it is sewn; as the house does where nobody says otherwise.
+      SEWN_BY = %w[hand machine].freeze
+      FIELDS = Declare.at("alter", sewn_by: Declare.choice(SEWN_BY, nil, said: "alter.sewn_by")).freeze
+
       # How one is made of what was said.
       module Hemming
         def build(values, problems)

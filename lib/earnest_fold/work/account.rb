@@ -34,7 +34,8 @@ module EarnestFold
         @statement ||= once(:statement) { A::Statement.new(billed, bought, asked, rules) }
 
       # @return [Array] all that it was given
-      def made_of = [sheet.state, @said]
+      # What is said at the bench is only added to: how much there is, and the last of it, stand for all.
+      def made_of = [sheet.state, @said.transform_values { |said| [said.size, said.last.id] }]
 
       # @return [Hash{String => Rational}] minutes by the clock, by the code of the step
       def clocked_by_step =
@@ -73,7 +74,8 @@ module EarnestFold
         end
 
       def clocks(work)
-        log = BenchLog.new(@said.fetch(work.id, []))
+        said = @said.fetch(work.id) { return {} }
+        log = BenchLog.new(said)
         work.steps.select { |step| log.timed?(step) }.to_h { |step| [step.code, log.spent(step).minutes] }
       end
 

@@ -107,6 +107,35 @@ class AlteringStationsTest < WebTest
     assert_match(/Panel 1 leads at its right edge.*Panel 4 leads at its left edge/i, text)
   end
 
+  # What two figures make together stands at the one to change, wherever that is asked, and goes when it is changed.
+  def test_a_stop_stands_at_its_field
+    take_in("shorten_keep_hem")
+    save_altered("measure", "existing_length" => "110", "wanted_length" => "108", "existing_hem.kind" => "single")
+    save_altered("measure", "existing_hem.depth" => "3")
+    save_altered("alter", "seam" => "1.5")
+    get altered_at("alter")
+    assert_match(/<p class="stopped" id="seam-stop"><b>Stop\.<\/b>[^<]*3\.0/, last_response.body)
+    assert_match(/<input id="seam"[^>]*aria-describedby="[^"]*seam-stop/, last_response.body)
+    get altered_at("measure")
+    assert_equal ["wanted_length-stop"], last_response.body.scan(/class="stopped" id="([^"]*)"/).flatten
+    save_altered("measure", "wanted_length" => "100")
+    get altered_at("alter")
+    refute_match(/class="stopped"/, last_response.body)
+  end
+
+  # A casing is slid onto its rod, which comes off its brackets; nothing is hooked in from an edge.
+  def test_a_casing_that_only_hangs_is_slid_on
+    take_in("hang_only")
+    save_altered("measure", "existing_length" => "214", "support_length" => "90", "hung_from" => "rod")
+    save_altered("measure", "width" => "120")
+    save_altered("alter", "heading.kind" => "rod_pocket")
+    save_altered("alter", "heading.rod_diameter" => "2", "heading.pocket" => "4")
+    every_page_of_it
+    get altered_at("hanging")
+    assert_match(/Take the rod off.*slide it on.*Put the rod up/m, text)
+    refute_match(/hang it from its return edge/, text)
+  end
+
   def test_a_ready_panel_is_given_hooks
     take_in("ready_hooks")
     save_altered("measure", "existing_length" => "214", "pockets" => "104")

@@ -179,7 +179,10 @@ module EarnestFold
       # @return [Array<Check>]
       def contradictions = []
 
-      def stop(code, **data) = Check.new(code: code, level: :stop, data: data)
+      # @param code [String]
+      # @param at [Array<String>] the fields that it concerns, the one to change first
+      # @return [Check]
+      def stop(code, *at, **data) = Check.new(code: code, level: :stop, data: data, at: at)
 
       # How the length from the top edge came about.
       def from_the_top_line
@@ -191,14 +194,16 @@ module EarnestFold
       # A curtain that is to be shortened and is shorter already.
       def longer_than_it_is =
         if from_the_top > existing_length
-          [stop("longer_than_curtain", wanted: from_the_top, existing: existing_length)]
+          at = %w[wanted_length existing_length]
+          [stop("longer_than_curtain", *at, wanted: from_the_top, existing: existing_length)]
         else
           []
         end
 
       # A hem that would turn up beyond the top edge.
-      def hem_too_deep(hem) =
-        (hem.depth >= from_the_top) ? [stop("hem_deeper_than_cloth", depth: hem.depth, length: from_the_top)] : []
+      # @param at [String] the field that says how deep it is
+      def hem_too_deep(hem, at) =
+        (hem.depth >= from_the_top) ? [stop("hem_deeper_than_cloth", at, depth: hem.depth, length: from_the_top)] : []
 
       def line(name, deed, at, from = :top) = AlterLine.new(name: name, deed: deed, at: at, from: from)
     end
@@ -241,10 +246,11 @@ module EarnestFold
         (alteration.headed ? alteration.headed.heading : {}).merge(clips)
       end
 
-      def contradictions
-        high = curtain.motif && curtain.motif < curtain.band
-        found = alteration.contradictions
-        high ? [alteration.stop("motif_above_band", motif: curtain.motif, band: curtain.band), *found] : found
+      def contradictions = [*motif_above_band, *alteration.contradictions]
+
+      def motif_above_band
+        motif, band = curtain.motif, curtain.band
+        [alteration.stop("motif_above_band", "motif", "band", motif: motif, band: band)] if motif && motif < band
       end
     end
   end

@@ -2,15 +2,20 @@
 
 module EarnestFold
   module Reckoning
-    # What a check says of one treatment: a code, how serious (:stop, :warn or :note), and the facts for its words.
-    Check = Value.define(:code, :level, :data) do
+    # What a check says of one treatment: a code, how serious (:stop, :warn or :note), the facts for its words, and the
+    # fields that it concerns (`at`, as paths), the one to change first.
+    class Check < Value.define(:code, :level, :data, :at)
+      def initialize(code:, level:, data:, at: [])
+        super
+      end
+
       # @return [Boolean] whether nothing can be made before it is mended
       def stop? = level == :stop
     end
 
     # The checks: "Checks" in the rules. A check is one file in checks/: a module with `CODE`, `LEVEL`, the
-    # `STATION` at which it speaks (the cloth's where it names none) and `call(reckoning)`, which gives the facts (a
-    # Hash) where it is raised and nil where it stays silent.
+    # `STATION` at which it speaks (the cloth's where it names none), the fields that it stands `AT` and
+    # `call(reckoning)`, which gives the facts (a Hash) where it is raised and nil where it stays silent.
     module Checks
       USUAL_STATION = "cloth"
       LEVELS = %i[stop warn note].freeze
@@ -25,7 +30,7 @@ module EarnestFold
       def of(reckoning)
         raised = Kinds.filter_map do |kind|
           data = kind.call(reckoning)
-          data && Check.new(code: kind::CODE, level: kind::LEVEL, data: data)
+          data && Check.new(code: kind::CODE, level: kind::LEVEL, data: data, at: kind::AT)
         end
         raised.sort_by.with_index { |check, index| [LEVELS.index(check.level), index] }
       end

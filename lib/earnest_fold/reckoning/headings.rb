@@ -272,6 +272,9 @@ module EarnestFold
       # @return [Symbol] :hook where it hangs from hooks or rings, :pole where it goes round the pole itself
       def bears_on = :hook
 
+      # @return [Boolean] whether it is slid onto its pole or rod, which comes off its brackets for it
+      def threaded? = bears_on == :pole
+
       # @param points [PointRules]
       # @param support [Support]
       # @return [Length, nil] how far the top edge stands above the hook's bearing point, or above the pole's upper

@@ -60,7 +60,15 @@ module EarnestFold
       def first_check =
         Told.of("hanging.first.#{alteration.hung_from}", length: alteration.support_length)
 
-      def hung = spans.map { |span| Told.of("hanging.hang", title: @work.title, hand: span.hand) }
+      def hung
+        one = alteration.headed
+        PuttingUp.new(
+          title: @work.title,
+          heading: alteration.heading,
+          support: alteration.hung_from,
+          curtains: spans.map { |span| one.with(span: span) }
+        ).order
+      end
 
       def dressing =
         alteration.heading.dressed? ? [Told.of("hanging.dress", days: @work.house.diary.setting_days)] : []

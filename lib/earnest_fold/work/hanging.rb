@@ -80,13 +80,15 @@ module EarnestFold
         @job
           .layers(@work)
           .select(&:reckoning)
-          .flat_map { |layer| layer.reckoning.curtains.map { |curtain| hang(layer, curtain) } }
+          .flat_map { |layer| put_up(layer.title, layer.reckoning) }
 
-      def hang(layer, curtain)
-        carriers = layer.reckoning.treatment.heading.carriers(curtain.heading)
-        key = carriers ? "hanging.hang_on" : "hanging.hang"
-        Told.of(key, title: layer.title, hand: curtain.hand, count: carriers)
-      end
+      def put_up(title, made) =
+        PuttingUp.new(
+          title: title,
+          heading: made.treatment.heading,
+          support: made.treatment.support.kind,
+          curtains: made.curtains
+        ).order
 
       def tied_back = (one = reckoning.tieback) ? [Told.of("hanging.tie_back", count: one.count)] : []
 

@@ -36,6 +36,14 @@ module EarnestFold
           (field(path, spec).kind.decides? || !declared(spec).fetch(path[/\A\w+/].to_sym).station.nil?)
       end
 
+      # @param paths [Array<String>]
+      # @param spec [Hash]
+      # @return [Array<String>] the first of them at each station, of those that there are
+      #
+      #   Work::SpecFields.one_a_station(%w[run face support.rating], {}) # => ["run", "support.rating"]
+      def one_a_station(paths, spec) =
+        paths.select { |path| asked?(path, spec) }.uniq { |path| declared(spec).fetch(path[/\A\w+/].to_sym).station }
+
       # @return [Reckoning::Fields] what a treatment declares, or somebody's own curtain by what is done with it
       def declared(spec) = spec["kind"] ? R::Alterations.fetch(spec["kind"]).all_fields : R::Treatment::FIELDS
 

@@ -68,7 +68,8 @@ module EarnestFold
       def checks
         return [] if figures[:ways].any?(&:fits)
 
-        [stop("cloth_too_short", missing: figures[:ways].map { |way| -way.remnant }.min)]
+        missing = figures[:ways].map { |way| -way.remnant }.min
+        [stop("cloth_too_short", "wanted_length", "top_allowance", missing: missing)]
       end
 
       def working

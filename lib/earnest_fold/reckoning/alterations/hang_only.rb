@@ -57,7 +57,12 @@ module EarnestFold
       def figures =
         {drawn_up: drawn_up, fullness: heading.made_fullness(task), heading: heading.figures(task, NothingCut::SUPPORT)}
 
-      def checks = (width < drawn_up) ? [stop("too_narrow_to_hang", width: width, drawn_up: drawn_up)] : []
+      def checks =
+        if width < drawn_up
+          [stop("too_narrow_to_hang", "width", "support_length", width: width, drawn_up: drawn_up)]
+        else
+          []
+        end
 
       def working =
         [

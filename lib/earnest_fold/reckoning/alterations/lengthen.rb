@@ -44,7 +44,8 @@ module EarnestFold
 
       def contradictions =
         if from_the_top <= existing_length
-          [stop("shorter_than_curtain", wanted: from_the_top, existing: existing_length)]
+          at = %w[wanted_length existing_length]
+          [stop("shorter_than_curtain", *at, wanted: from_the_top, existing: existing_length)]
         else
           []
         end

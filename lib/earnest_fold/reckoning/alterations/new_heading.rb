@@ -65,8 +65,8 @@ module EarnestFold
 
       def checks
         [
-          (stop("cloth_too_short", missing: cut_line - existing_length) if cut_line > existing_length),
-          (stop("no_pleats") if heading.pleated? && panel_width <= finished_width),
+          (cloth_too_short if cut_line > existing_length),
+          (stop("no_pleats", "panel_width", "finished_width") if heading.pleated? && panel_width <= finished_width),
           *misses_width
         ].compact
       end
@@ -113,6 +113,9 @@ module EarnestFold
 
       private
 
+      def cloth_too_short =
+        stop("cloth_too_short", "wanted_length", "existing_length", missing: cut_line - existing_length)
+
       # Hooks in pockets draw it up to what the pockets give.
       def misses_width
         made = figures[:heading][:heading_width] or return []
@@ -122,7 +125,8 @@ module EarnestFold
           Check.new(
             code: Checks::HeadingMissesWidth::CODE,
             level: Checks::HeadingMissesWidth::LEVEL,
-            data: {made: made, wanted: finished_width}
+            data: {made: made, wanted: finished_width},
+            at: %w[heading.skips finished_width]
           )
         ]
       end

@@ -58,7 +58,7 @@ module EarnestFold
       def checks
         return [] if !pronged? || fits?
 
-        [stop("pockets_short", pockets: pockets, needed: hooks * taken + hooks - 1 + 2 * edge)]
+        [stop("pockets_short", "hooks", "pockets", pockets: pockets, needed: hooks * taken + hooks - 1 + 2 * edge)]
       end
 
       def working

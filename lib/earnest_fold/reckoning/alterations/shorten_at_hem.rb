@@ -44,7 +44,15 @@ module EarnestFold
       def checks
         return [] unless (available - cut_line).negative?
 
-        [stop("hem_short", missing: cut_line - available, deepest: [(available - from_the_top) / 2, Length::ZERO].max)]
+        [
+          stop(
+            "hem_short",
+            "hem.depth",
+            "wanted_length",
+            missing: cut_line - available,
+            deepest: [(available - from_the_top) / 2, Length::ZERO].max
+          )
+        ]
       end
 
       def working
@@ -55,7 +63,7 @@ module EarnestFold
         ]
       end
 
-      def contradictions = longer_than_it_is + hem_too_deep(hem)
+      def contradictions = longer_than_it_is + hem_too_deep(hem, "hem.depth")
 
       # @param curtain [OwnCurtain]
       def lines(_curtain)

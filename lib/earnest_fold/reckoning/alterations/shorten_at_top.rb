@@ -27,10 +27,14 @@ module EarnestFold
 
       def checks
         [
-          (stop("tuck_too_small", strip: strip, least: seam * 2) if strip.negative?),
-          (stop("too_much_removed", short: -left_at_hem, most: existing_length - from_the_top) if left_at_hem.negative?)
+          (stop("tuck_too_small", "seam", "remove", strip: strip, least: seam * 2) if strip.negative?),
+          (too_much_removed if left_at_hem.negative?)
         ].compact
       end
+
+      def too_much_removed =
+        stop("too_much_removed", "remove", short: -left_at_hem, most: existing_length - from_the_top)
+      private :too_much_removed
 
       def working
         [

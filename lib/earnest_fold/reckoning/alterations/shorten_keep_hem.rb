@@ -28,7 +28,8 @@ module EarnestFold
 
       def figures = {remove: remove, seam_line: from_the_top - existing_hem.depth, tuck_fold: remove / 2, strip: strip}
 
-      def checks = strip.negative? ? [stop("tuck_too_small", strip: strip, least: seam * 2)] : []
+      def checks =
+        strip.negative? ? [stop("tuck_too_small", "seam", "wanted_length", strip: strip, least: seam * 2)] : []
 
       def working
         [
@@ -40,7 +41,7 @@ module EarnestFold
         ]
       end
 
-      def contradictions = longer_than_it_is + hem_too_deep(existing_hem)
+      def contradictions = longer_than_it_is + hem_too_deep(existing_hem, "existing_hem.depth")
 
       # The tuck lies above the made hem: its two seam lines come to lie on each other.
       # @param curtain [OwnCurtain]

@@ -46,7 +46,11 @@ module EarnestFold
 
       def figures = {pieces: pieces, left_over: available - taken(pieces)}
 
-      def checks = (pieces < 2) ? [stop("one_piece_only", needed: taken(2), available: available)] : []
+      def checks
+        return [] unless pieces < 2
+
+        [stop("one_piece_only", "wanted_length", "hem.depth", needed: taken(2), available: available)]
+      end
 
       def working
         [
@@ -57,7 +61,7 @@ module EarnestFold
         ]
       end
 
-      def contradictions = hem_too_deep(hem)
+      def contradictions = hem_too_deep(hem, "hem.depth")
 
       # The first piece from the top edge, those between below it, the last from the foot; what is over lies above the
       # last.

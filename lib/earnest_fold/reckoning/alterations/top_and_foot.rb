@@ -53,14 +53,21 @@ module EarnestFold
         }
 
       def checks
-        strips = [[top_strip, seam], *([[foot_strip, at_foot]] if foot_out.positive?)]
+        strips = [
+          [top_strip, seam, "seam", "take_out_top"],
+          *([[foot_strip, at_foot, "foot_seam", "take_out_foot"]] if foot_out.positive?)
+        ]
         [
-          *strips.select { |strip, _| strip.negative? }
-            .map { |strip, allowance| stop("tuck_too_small", strip: strip, least: allowance * 2) }
+          *strips.select { |strip, *| strip.negative? }
+            .map { |strip, allowance, *at| stop("tuck_too_small", *at, strip: strip, least: allowance * 2) }
             .first(1),
-          (stop("too_much_removed", short: -foot_out, most: existing_length - from_the_top) if foot_out.negative?)
+          (too_much_removed if foot_out.negative?)
         ].compact
       end
+
+      def too_much_removed =
+        stop("too_much_removed", "take_out_top", short: -foot_out, most: existing_length - from_the_top)
+      private :too_much_removed
 
       def working
         [
@@ -73,7 +80,7 @@ module EarnestFold
         ]
       end
 
-      def contradictions = longer_than_it_is + hem_too_deep(existing_hem)
+      def contradictions = longer_than_it_is + hem_too_deep(existing_hem, "existing_hem.depth")
 
       # On the curtain as it came, the top's tuck first.
       # @param curtain [OwnCurtain]

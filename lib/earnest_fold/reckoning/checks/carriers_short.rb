@@ -8,6 +8,7 @@ module EarnestFold
         CODE = "carriers_short"
         LEVEL = :stop
         STATION = "heading"
+        AT = %w[support.carriers].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

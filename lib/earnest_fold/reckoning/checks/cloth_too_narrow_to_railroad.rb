@@ -7,6 +7,7 @@ module EarnestFold
       module ClothTooNarrowToRailroad
         CODE = "cloth_too_narrow_to_railroad"
         LEVEL = :stop
+        AT = %w[run face].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -7,6 +7,7 @@ module EarnestFold
       module EyeletTooTight
         CODE = "eyelet_too_tight"
         LEVEL = :stop
+        AT = %w[heading.eyelet_diameter support.diameter].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -7,6 +7,7 @@ module EarnestFold
       module FullnessThin
         CODE = "fullness_thin"
         LEVEL = :warn
+        AT = %w[making.widths heading.fullness].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

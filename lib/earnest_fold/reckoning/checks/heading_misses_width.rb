@@ -7,6 +7,7 @@ module EarnestFold
       module HeadingMissesWidth
         CODE = "heading_misses_width"
         LEVEL = :warn
+        AT = %w[heading.skips heading.fullness].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -7,6 +7,7 @@ module EarnestFold
       module NoPleats
         CODE = "no_pleats"
         LEVEL = :stop
+        AT = %w[heading.fullness making.widths].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -8,6 +8,7 @@ module EarnestFold
         CODE = "ordered_cut"
         LEVEL = :warn
         STATION = "cloth"
+        AT = %w[ordered.cut_length].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

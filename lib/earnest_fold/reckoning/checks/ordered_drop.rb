@@ -8,6 +8,7 @@ module EarnestFold
         CODE = "ordered_drop"
         LEVEL = :warn
         STATION = "measure"
+        AT = %w[ordered.finished_drop].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

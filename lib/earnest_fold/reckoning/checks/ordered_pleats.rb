@@ -8,6 +8,7 @@ module EarnestFold
         CODE = "ordered_pleats"
         LEVEL = :warn
         STATION = "heading"
+        AT = %w[ordered.pleats].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

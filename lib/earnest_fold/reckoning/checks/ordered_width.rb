@@ -8,6 +8,7 @@ module EarnestFold
         CODE = "ordered_width"
         LEVEL = :warn
         STATION = "measure"
+        AT = %w[ordered.finished_width].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -8,6 +8,7 @@ module EarnestFold
         CODE = "ordered_widths"
         LEVEL = :warn
         STATION = "cloth"
+        AT = %w[ordered.widths].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

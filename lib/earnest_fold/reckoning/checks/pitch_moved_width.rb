@@ -7,6 +7,7 @@ module EarnestFold
       module PitchMovedWidth
         CODE = "pitch_moved_width"
         LEVEL = :note
+        AT = %w[heading.fullness].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -7,6 +7,7 @@ module EarnestFold
       module PleatsOutOfRange
         CODE = "pleats_out_of_range"
         LEVEL = :warn
+        AT = %w[heading.pleats].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

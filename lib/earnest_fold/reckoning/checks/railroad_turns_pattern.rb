@@ -7,6 +7,7 @@ module EarnestFold
       module RailroadTurnsPattern
         CODE = "railroad_turns_pattern"
         LEVEL = :warn
+        AT = %w[run].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -8,6 +8,7 @@ module EarnestFold
         CODE = "readings_spread"
         LEVEL = :warn
         STATION = "measure"
+        AT = %w[drop.readings.left].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -7,6 +7,7 @@ module EarnestFold
       module RepeatWiderThanCloth
         CODE = "repeat_wider_than_cloth"
         LEVEL = :warn
+        AT = %w[face].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -7,6 +7,7 @@ module EarnestFold
       module SeamInSpace
         CODE = "seam_in_space"
         LEVEL = :note
+        AT = %w[heading.pleats].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -7,6 +7,7 @@ module EarnestFold
       module SupportNearRating
         CODE = "support_near_rating"
         LEVEL = :warn
+        AT = %w[support.rating].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -7,6 +7,7 @@ module EarnestFold
       module SupportOverloaded
         CODE = "support_overloaded"
         LEVEL = :stop
+        AT = %w[support.rating].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

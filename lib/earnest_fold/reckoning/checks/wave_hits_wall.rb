@@ -7,6 +7,7 @@ module EarnestFold
       module WaveHitsWall
         CODE = "wave_hits_wall"
         LEVEL = :warn
+        AT = %w[support.projection].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

@@ -7,6 +7,7 @@ module EarnestFold
       module WidthsShort
         CODE = "widths_short"
         LEVEL = :stop
+        AT = %w[making.widths].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

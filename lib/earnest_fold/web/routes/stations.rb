@@ -47,7 +47,7 @@ module EarnestFold
             )
             job = kept(job, entry, form) if form.changed?
             screen = Screens::StationScreens.near(station, entry)
-            again(screen, job, entry.id, form, touched: seen_whole?(entry) ? form.touched : nil)
+            again(screen, job, entry.id, form, touched: seen_whole?(entry) ? touched(form, entry) : nil)
           end
         end
 
@@ -88,6 +88,9 @@ module EarnestFold
 
         # @return [Boolean] whether a page's journal asks, and its page shows everything as it was just before
         def seen_whole?(entry) = !journal.nil? && seen?(entry.record.version)
+
+        # Where something stopped the work may look otherwise too.
+        def touched(form, entry) = form.touched&.union(entry.checks.flat_map(&:at))
 
         # @return [Hash, nil] the spec that the page showed, by its version; nil where nobody has kept it
         def spec_shown(entry)

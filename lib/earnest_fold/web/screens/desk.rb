@@ -115,7 +115,7 @@ module EarnestFold
         # @param options [Hash{String => String}, nil] what there is to choose from, where the field doesn't say it
         # @return [Field]
         def field(path, options: nil)
-          return Field.same(path) if @touched && !@touched.include?(path)
+          return Field.same(path) if @touched && !@touched.include?(path) && !stops.key?(path)
 
           declared = Work::SpecFields.field(path, spec)
           problem, now = form&.problems&.[](path), Work::SpecFields.shown(path, spec, unit)
@@ -128,9 +128,20 @@ module EarnestFold
             text: form&.typed&.fetch(path, nil) || now,
             now: now,
             problem: problem && Words.field_problem(problem, unit),
-            offer: problem&.data&.[](:offer)&.then { |meant| declared.kind.show(meant, unit) }
+            offer: problem&.data&.[](:offer)&.then { |meant| declared.kind.show(meant, unit) },
+            stop: stops[path]&.then { |check| Words.check(check, unit) }
           )
         end
+
+        # @return [Hash{String => Reckoning::Check}] what stops the work, by the field to change first at each station
+        def stops =
+          @stops ||=
+            entry
+              .checks
+              .select(&:stop?)
+              .flat_map { |check| Work::SpecFields.one_a_station(check.at, spec).map { |path| [path, check] } }
+              .reverse
+              .to_h
 
         # @return [Boolean] whether it has notes, or a name of its own
         def noted? = spec.values_at("notes", "name").any? { |words| !words.to_s.empty? }

@@ -4,10 +4,12 @@ module EarnestFold
   module Web
     module Screens
       # One field as a view shows it: what stands in it, what it is called, and what is wrong with it.
-      Field = Reckoning::Value.define(:path, :label, :text, :problem, :hint, :options, :rule, :now, :offer) do
+      Field = Reckoning::Value.define(:path, :label, :text, :problem, :hint, :options, :rule, :now, :offer, :stop) do
         # `now` is what stands in the store, where that may be something else than what is shown; `offer` what was
-        # perhaps meant.
-        def self.of(path:, label:, text:, problem: nil, hint: nil, options: nil, rule: nil, now: text, offer: nil)
+        # perhaps meant; `stop` what can't be made for as long as it says what it says.
+        def self.of(
+          path:, label:, text:, problem: nil, hint: nil, options: nil, rule: nil, now: text, offer: nil, stop: nil
+        )
           new(
             path: path,
             label: label,
@@ -17,7 +19,8 @@ module EarnestFold
             options: options,
             rule: rule,
             now: now,
-            offer: offer
+            offer: offer,
+            stop: stop
           )
         end
 
@@ -50,7 +53,7 @@ module EarnestFold
         # One that stands on the page already just as it is.
         # @return [Field]
         def self.same(path) =
-          new(path: path, label: nil, text: nil, problem: nil, hint: nil, options: nil, rule: nil, now: nil, offer: nil)
+          new(**members.to_h { |name| [name, nil] }, path: path)
 
         def same? = text.nil?
 
@@ -60,6 +63,8 @@ module EarnestFold
         def id = path.tr(".", "-")
 
         def problem_id = "#{id}-problem"
+
+        def stop_id = "#{id}-stop"
       end
     end
   end

@@ -8,6 +8,7 @@ module EarnestFold
         CODE = "very_wide"
         LEVEL = :note
         STATION = "blessing"
+        AT = %w[support.length].freeze
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]

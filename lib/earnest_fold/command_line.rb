@@ -11,6 +11,7 @@ module EarnestFold
     HELP = <<~TEXT
       earnest-fold reckon FILE …    reckons job documents (*.fold.json; - is standard input)
       earnest-fold choices FILE …   the near alternatives of each treatment, side by side
+      earnest-fold near FILE …      how near each of its figures is to another answer
       earnest-fold plan FILE …      the whole cutting plan of each
       earnest-fold schema           prints the JSON Schema of the job document
 
@@ -20,6 +21,7 @@ module EarnestFold
     OUTPUTS = {
       "reckon" => ->(job) { Documents::ReckoningFormat.new(Reckoning::JobReckoning.new(job)).to_h },
       "choices" => ->(job) { Documents::ChoicesFormat.new(Reckoning::JobReckoning.new(job)).to_h },
+      "near" => ->(job) { Documents::NearFormat.new(Reckoning::JobReckoning.new(job)).to_h },
       "plan" => ->(job) { Documents::PlanFormat.new(Reckoning::JobReckoning.new(job)).to_h }
     }.freeze
 

@@ -157,6 +157,11 @@ require_relative "reckoning/jobs/shelf_piece"
 require_relative "reckoning/jobs/choices"
 require_relative "reckoning/jobs/job"
 
+require_relative "reckoning/nearness/figure"
+require_relative "reckoning/nearness/outcome"
+require_relative "reckoning/nearness/search"
+require_relative "reckoning/nearness"
+
 require_relative "reckoning/judgement/seen/material"
 require_relative "reckoning/judgement/seen/cases"
 require_relative "reckoning/judgement/seen/rule"

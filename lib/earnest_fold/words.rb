@@ -179,8 +179,15 @@ module EarnestFold
       data = data.merge(part: say("sundries.#{data[:part]}").downcase) if data[:part]
       data = data.merge(feature: say("wall.#{data[:feature]}").downcase) if data[:feature]
       data = data.merge(cloth: say("judgement.the_cloth")) if data[:cloth] == ""
+      data = data.merge(figure: told_figure(data[:figure], data[:at], unit)) if data[:figure]
+      data = data.merge(money: money(data[:money]), length: metres(data[:length])) if data[:money]
+      data = data.merge(parts: data[:parts].map { |part| say("sundries.#{part}").downcase }) if data[:parts]
       say(key, unit: unit, **data).then { |said| said[0].upcase + said[1..] }
     end
+
+    # @api private
+    # A figure by its field's name, and as it stands.
+    def told_figure(path, at, unit) = say("near.figure", name: field_label(path), at: with_unit(at, unit))
 
     # @param problem [Reckoning::Problem]
     # @return [String]

@@ -53,6 +53,21 @@ class CommandLineTest < EarnestFoldTest
     assert_equal "", JSON.parse(errors)["errors"][0]["at"]
   end
 
+  # A document with the figure at the last value that is told reckons as before; with the next one it doesn't.
+  def test_what_is_near_is_so_when_it_is_reckoned
+    [JOBS[0], JOBS[1], JOBS[3]].each do |file|
+      document = alone(JSON.parse(File.read(file)))
+      told = JSON.parse(run_with("near", "-", stdin: JSON.generate(document)).first)["treatments"].values.first
+      edges = told["figures"].flat_map { |figure| figure.slice("below", "above").values.map { |edge| [figure, edge] } }
+      edges.each do |figure, edge|
+        last, beyond = edge.values_at("last", "beyond").map { |to| answer(moved(document, figure, to)) }
+        assert_equal answer(document), last, figure["figure"]
+        refute_equal answer(document), beyond, figure["figure"]
+      end
+      assert_operator edges.size, :>, 6
+    end
+  end
+
   def test_the_plan_names_every_cut
     output, = run_with("plan", JOBS[9])
     reed = JSON.parse(output)["cloths"]["reed"]
@@ -100,6 +115,52 @@ class CommandLineTest < EarnestFoldTest
   end
 
   private
+
+  # Its first treatment, with its cloths.
+  def alone(document)
+    document["windows"] = document["windows"].first(1)
+    document["windows"][0]["treatments"] = document["windows"][0]["treatments"].first(1)
+    document
+  end
+
+  def moved(document, figure, to)
+    made = JSON.parse(JSON.generate(document))
+    treatment = made["windows"][0]["treatments"][0]
+    return ratio(treatment, to) && made if figure["figure"] == "heading.fullness"
+    return readings(treatment, to - figure["at"], size(made)) && made if figure["figure"] == "drop.readings"
+
+    *within, last = figure["figure"].split(".")
+    cloth = made["cloths"].find { |one| one["id"] == treatment["face"] }
+    place = (within == ["face"]) ? cloth : within.reduce(treatment) { |inside, step| inside[step] ||= {} }
+    place[last] = "#{to} mm"
+    made
+  end
+
+  def ratio(treatment, to) = treatment["heading"]["fullness"] = to
+
+  def readings(treatment, by, size) =
+    treatment["drop"]["readings"] = treatment["drop"]["readings"].map { |reading| "#{reading * size + by} mm" }
+
+  # @return [Integer] millimetres
+  def size(document) = {"cm" => 10, "mm" => 1}.fetch(document["unit"])
+
+  # What a maker would call another answer, from the reckoning as it is printed.
+  def answer(document)
+    job = EarnestFold::Documents::JobFormat.read(JSON.generate(document))
+    told = EarnestFold::Documents::ReckoningFormat.new(EarnestFold::Reckoning::JobReckoning.new(job)).to_h
+    made = told["treatments"].values.first
+    [
+      made["curtains"].map { |one| [one["widths"], one["heading"].slice("pleats", "gliders")] },
+      made.values_at("lining", "interlining").compact.map { |one| one["widths"] },
+      repeats(made, document),
+      told["cloths"].transform_values { |cloth| cloth["length_to_order"] }
+    ]
+  end
+
+  def repeats(made, document)
+    repeat = document["cloths"][0]["vertical_repeat"]
+    repeat && made["cut_length"] / (repeat * size(document))
+  end
 
   def run_with(*arguments, stdin: "") = Open3.capture3(root("bin/earnest-fold"), *arguments, stdin_data: stdin)
 end

@@ -42,6 +42,8 @@ class JudgementTest < EarnestFoldTest
     "spare_or_exact" => [[{"making" => {"squaring" => 3}}], [{}]],
     "lining_schools" => [[LINED], [{}]],
     "join_place" => [[{"making" => {"widths" => 1.5}}], [{}]],
+    "near_edge" => [[{"support" => {"length" => 242.9}}], [{"support" => {"length" => 242}}]],
+    "pays_to_give" => [[{"support" => {"length" => 250}}], [{}]],
     "level_pattern" => [
       [{}, {"vertical_repeat" => 30}],
       [{"pattern" => {"place" => "hem"}}, {"vertical_repeat" => 30}]
@@ -68,6 +70,7 @@ class JudgementTest < EarnestFoldTest
     "wrap_measured" => [[BAGGED], [LINED]],
     "own_line_true" => [[TABLED], [LINED]],
     "creeps" => [[{}, {"creeps" => true}], [{}]],
+    "pieces_counted" => [[{"heading" => PRONGED.merge("end_hooks" => true)}], [{}]],
     "curls" => [[{}, {"curls" => true}], [{}]],
     "no_sticky_tape" => [[{}, {"mass" => 120}], [{}, {"mass" => 200}]],
     "same_direction" => [[BAGGED], [LINED]],
@@ -301,6 +304,24 @@ class JudgementTest < EarnestFoldTest
       "cords_in_reach"
   end
 
+  # What the readings leave open counts as far as they lie apart, and whoever ordered a width has decided.
+  def test_what_is_near_an_edge_is_measured_again
+    near = ->(**changes) { said(**changes).find { |remark| remark.code == "near_edge" }&.data }
+    repeats = {"vertical_repeat" => 60}
+    drop = {"drop" => {"readings" => [215.5, 216.1], "offset" => 0}}
+    assert_equal :repeats, near.call(treatment: drop, cloth: repeats.merge("vertical_repeat" => 59))&.fetch(:form)
+    assert_nil near.call(treatment: {"ordered" => {"finished_width" => 131.4}})
+    wave = {"heading" => D::WAVE, "support" => {"length" => 139.9}, "return_left" => 0, "return_right" => 0}
+    assert_equal [:counts, 2r], near.call(treatment: wave.merge("overlap" => 20)).values_at(:form, :more)
+  end
+
+  def test_what_giving_saves_is_told_with_its_price
+    told = said(treatment: {"support" => {"length" => 250}}, cloth: {"price" => "20.00"})
+    words = EarnestFold::Words.remark(told.find { |remark| remark.code == "pays_to_give" }, R::Units::CM)
+    assert_match(/Made 1\.94 times full instead of 2, it takes 2 widths less: 4\.[67] m of the face/, words)
+    assert_match(/saved, 9\d\.00/, words)
+  end
+
   # Everything an experienced maker would say, by its code: each is a rule, or a check that speaks with the same
   # condition.
   PAGE = %w[which_length support_fitted readings_spread stack_side layer_behind ends_covered moves_in_wind above_worktop
@@ -315,7 +336,8 @@ class JudgementTest < EarnestFoldTest
     price_by_time tag_it far_end_first flat_to_draw knot_past_hook pocket_not_cord first_and_last_pocket
     two_rows_of_pins both_rows_one_way mitred_corner press_from_behind prints_transfer tack_bumps overcast_edge
     one_thread curved_needle stop_below_top pins_aslant yardstick lining_long middle_too wavy_selvedge tab_outside
-    snap_and_twist pockets_together needle_down honest_pleat chain_clear rehang_way].freeze
+    snap_and_twist pockets_together needle_down honest_pleat chain_clear rehang_way near_edge pays_to_give
+    pieces_counted].freeze
 
   def test_nothing_that_is_to_be_said_is_missing
     assert_empty PAGE - R::Judgement::Rules.names - R::Checks::Kinds.names
@@ -382,6 +404,8 @@ class JudgementTest < EarnestFoldTest
       cutting: usual.with(**cut)
     )
   end
+
+  def said(**changes) = all_said(treatment(**changes), R::HouseRules::USUAL)
 
   def codes(document)
     all_said(reckoned(document).treatments.first, R::HouseRules::USUAL).map(&:code)

@@ -122,6 +122,16 @@ module EarnestFold
       def made_expression(task) = [task.flat, "÷", task.span.finished_width]
 
       # @param figures [Hash] as {#figures} gave them
+      # @return [Hash{Symbol => Integer}] the counts that its tape or its pleats dictate: another count is another
+      #   heading to make
+      def dictated(_figures) = {}
+
+      # @param from [HeadingTask] and `to`, of which all else runs one way between the two
+      # @param figures [Hash] whose counts are the same for both
+      # @return [Boolean] whether they are the same for everything between; false also where that isn't sure
+      def dictates_alike?(_from, _to, _figures) = true
+
+      # @param figures [Hash] as {#figures} gave them
       # @return [Integer, nil] how many carriers of the support the curtain takes; nil where none are counted
       def carriers(_figures) = nil
 

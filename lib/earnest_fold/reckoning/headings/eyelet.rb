@@ -75,6 +75,8 @@ module EarnestFold
         {eyelets: eyelets, pitch: task.flat / eyelets, first: task.flat / eyelets / 2, **tape(task)}
       end
 
+      def dictated(figures) = figures.slice(:eyelets)
+
       def marks(_task, figures)
         Array.new(figures[:eyelets]) do |index|
           Mark.new(kind: :eyelet, along: :flat, at: figures[:first] + figures[:pitch] * index, to: nil)

@@ -49,6 +49,8 @@ module EarnestFold
         {hooks: count + 1, carriers: count - 1, pitch: pitch, tape_length: tape_length(task)}
       end
 
+      def dictated(figures) = figures.slice(:hooks)
+
       def carriers(figures) = figures[:carriers]
 
       def marks(_task, figures)

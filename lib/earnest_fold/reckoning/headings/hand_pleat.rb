@@ -75,6 +75,13 @@ module EarnestFold
         }
       end
 
+      def dictated(figures) = figures.slice(:pleats)
+
+      # A count that was given stays, and so does one for each width.
+      def dictates_alike?(from, to, figures) =
+        !pleats.nil? || !in_widths(from).nil? || figures[:pleats].zero? ||
+          best(from).holds_up_to?(best(to), figures[:pleats])
+
       def carriers(figures) = figures[:hooks]
 
       # The parts of the flat heading, from the leading edge; they add up to the flat width.

@@ -62,6 +62,11 @@ module EarnestFold
         }
       end
 
+      def dictated(figures) = figures.slice(:hooks)
+
+      # In as many pockets, hooks go one way with the width.
+      def dictates_alike?(from, to, _figures) = (from.flat / pocket_pitch).floor == (to.flat / pocket_pitch).floor
+
       def carriers(figures) = figures[:hooks]
 
       def folds_dictated? = true

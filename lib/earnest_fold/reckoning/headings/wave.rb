@@ -71,6 +71,8 @@ module EarnestFold
         }
       end
 
+      def dictated(figures) = figures.slice(:gliders)
+
       def carriers(figures) = figures[:gliders]
 
       # A hook for each glider, and the end hooks at both very edges, half a pitch from the next.

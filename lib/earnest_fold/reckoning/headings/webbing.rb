@@ -36,6 +36,8 @@ module EarnestFold
         {eyelets: eyelets, **((fastening == "none") ? {} : {fastening.to_sym => eyelets})}
       end
 
+      def dictated(figures) = figures.slice(:eyelets)
+
       def marks(task, figures)
         Counting
           .evenly(figures[:eyelets], task.span.finished_width)

@@ -35,13 +35,52 @@ module EarnestFold
         [space.penalty(gap) + take_up.penalty(fold), (gap - space.target.mm).abs, -pleats]
       end
 
+      # Whether one count is the best all the way from here to there, as between and extra each run one way: its penalty
+      # is greatest at an end, as it is convex, and every other count is held against that. Where that proves nothing it
+      # may still be so.
+      # @param other [BestPleats] with the same ranges
+      # @param pleats [Integer] the best count here and there
+      # @return [Boolean]
+      def holds_up_to?(other, pleats)
+        worst = [self, other].map { |one| one.rank(pleats).first }.max
+        rivals(other).all? { |rival| rival == pleats || beaten?(other, pleats, worst, rival) }
+      end
+
+      # @return [Boolean] whether the space of one count is nearer its target than another's, or as near, with more
+      #   pleats
+      def nearer?(pleats, rival) = (rank(pleats).drop(1) <=> rank(rival).drop(1)).negative?
+
+      # @return [Array<Rational>] where the least penalty can lie, as counts
+      def places =
+        space.turns.map { |length| between / length + 1 } + take_up.turns.map { |length| extra / length } + [valley]
+
       private
+
+      def rivals(other)
+        places
+          .zip(other.places)
+          .flat_map { |ends| ((ends.min.floor - 1)..(ends.max.floor + 2)).to_a }
+          .push(LEAST)
+          .select { |count| count >= LEAST }
+          .uniq
+      end
+
+      def beaten?(other, pleats, worst, rival)
+        least = least_penalty(space, between.mm / (rival - 1), other.between.mm / (rival - 1)) +
+          least_penalty(take_up, extra.mm / rival, other.extra.mm / rival)
+        worst < least || (worst.zero? && [self, other].all? { |one| one.nearer?(pleats, rival) })
+      end
+
+      def least_penalty(range, from, to)
+        low, high = [from, to].minmax
+        return 0r if low <= range.max.mm && high >= range.min.mm
+
+        [range.penalty(low), range.penalty(high)].min
+      end
 
       # Only where the penalty's course turns can its least lie, so only the counts round those places are tried; a test
       # holds this against trying all.
       def candidates
-        places =
-          space.turns.map { |length| between / length + 1 } + take_up.turns.map { |length| extra / length } + [valley]
         places
           .flat_map { |place| ((place.floor - 1)..(place.floor + 2)).to_a }
           .push(LEAST)

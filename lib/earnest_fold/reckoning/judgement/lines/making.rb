@@ -131,6 +131,12 @@ module EarnestFold
 
       # A corner that is mitred keeps its weight.
       say_at_work("mitred_corner", on: on(:fold, at: :corner)) { |_, touch| {} if touch.step.deed?(:press) }
+
+      # Several small things hold one curtain: each is counted.
+      say("pieces_counted", "making") do |seen|
+        parts = seen.hardware.select { |part| Sundries::BY_NAME.fetch(part.name).hangs }.map(&:name)
+        {parts: parts} if seen.reckoning && parts.size > 1
+      end
     end
   end
 end

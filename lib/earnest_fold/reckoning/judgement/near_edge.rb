@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Judgement
+      # A measured figure that lies within what a tape can be misread by of one that takes more cloth, or another count
+      # that the heading dictates: it is measured again before anything is ordered. More of what is measured never takes
+      # less, so only more is looked at; another order step alone is no matter.
+      module NearEdge
+        CODE = "near_edge"
+        STATION = %w[measure cloth].freeze
+        MANNER = :ask
+        MISREAD = Length.mm(3)
+        FIGURES = %w[support.length opening.cover return_left return_right drop.readings].freeze
+        # What is told first, where several change.
+        TOLD = %i[widths inner_widths repeats counts].freeze
+
+        module_function
+
+        # @param seen [JudgementCase]
+        # @return [Hash, nil]
+        def call(seen)
+          return unless seen.reckoning
+
+          now = Nearness::Outcome.new(seen.reckoning)
+          found = FIGURES.filter_map { |path| near(now, path) }
+          found.min_by { |told| [TOLD.index(told[:form]), told[:apart]] }
+        end
+
+        def near(now, path)
+          treatment = now.treatment
+          return unless measured?(treatment, path)
+
+          figure = Nearness.figure(path, :measured, Units::MM)
+          edge = Nearness.above(now, figure, reach: misread(treatment, path))
+          form = edge&.outcome && told(treatment).find { |part| edge.outcome.more?(now, part) } or return
+          at = Length.mm(figure.at(treatment))
+          {form: form, figure: path, at: at, apart: Length.mm(edge.apart), more: edge.outcome.more(now, form)}
+        end
+
+        # A pleat more takes no cloth: only what hangs on the support's hardware is told.
+        def told(treatment) = treatment.heading.dictates? ? TOLD : TOLD - %i[counts]
+
+        # Whoever ordered width or drop has decided what was measured.
+        def measured?(treatment, path)
+          decided = (path == "drop.readings") ? treatment.ordered.finished_drop : treatment.ordered.finished_width
+          decided.nil? && Nearness.there?(treatment, path)
+        end
+
+        # @return [Integer] millimetres
+        def misread(treatment, path)
+          (path == "drop.readings") ? [MISREAD, treatment.drop.spread].max.mm.ceil : MISREAD.mm.to_i
+        end
+      end
+
+      register(NearEdge)
+    end
+  end
+end

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    # How near a treatment is to another answer: for each figure that was measured or chosen, how far it can move down
+    # and up before widths, repeats, a count that a tape or pleats dictate, or the length to order change, and what that
+    # costs or saves. Found by the rules themselves, in steps of the job's tape: the last step at which all is as it is,
+    # and the next, at which it isn't. Between two steps that are decided alike nothing can change, as every amount then
+    # runs one way ({Outcome#decided}), so that no nearer edge is passed over.
+    module Nearness
+      # The last step that gives the same answer and the first that doesn't (in the figure's own measure), how far that
+      # is from the figure, and what comes there: nil where it can't be reckoned.
+      Edge = Value.define(:last, :beyond, :apart, :outcome)
+      # One figure with the edges below and above it; nil where there is none within reach.
+      Near = Value.define(:figure, :at, :below, :above) do
+        # @return [Array<Edge>] those there are
+        def edges = [below, above].compact
+      end
+
+      MEASURED = %w[
+        support.length opening.cover return_left return_right drop.readings ordered.finished_width ordered.finished_drop
+      ].freeze
+      CHOSEN = %w[
+        overlap ease drop.stand_up drop.offset making.hem.depth making.side.depth making.seam making.squaring face.width
+        lining.lift lining.inset lining.side_turn lining.top lining.hem.depth
+      ].freeze
+      # What a heading has of its own that runs one way, where it has it.
+      OF_HEADING = %w[
+        heading.fullness heading.top_turn heading.buckram heading.frill heading.pocket heading.glider_spacing
+        heading.hook_pitch heading.pitch heading.tape_pitch heading.eyelet_spacing
+      ].freeze
+      PERCENT = 1/100r
+      # So far is looked: a quarter of the figure, ten centimetres at least; a fullness by a half.
+      REACH = 100
+      FULLNESS_REACH = 1/2r
+
+      module_function
+
+      # @param treatment [Treatment] that can be reckoned
+      # @param unit [Unit] whose least step the figures move by
+      # @return [Array<Near>] each figure that moves the answer within reach, the measured ones first
+      #
+      #   Nearness.of(treatment, Units::CM).first.above.apart # => 315
+      def of(treatment, unit)
+        laid = {}
+        now = Outcome.of(treatment, laid)
+        figures(treatment, unit).map { |figure| near(now, figure, laid) }.select { |one| one.edges.any? }
+      end
+
+      # @param treatment [Treatment]
+      # @return [Array<Figure>] every figure that it has, the measured ones first
+      def figures(treatment, unit)
+        {measured: MEASURED, chosen: OF_HEADING + CHOSEN}.flat_map do |sort, paths|
+          paths.select { |path| there?(treatment, path) }.map { |path| figure(path, sort, unit) }
+        end
+      end
+
+      # @return [Figure]
+      def figure(path, sort, unit) =
+        Figure.new(path: path, sort: sort, step: path.end_with?("fullness") ? PERCENT : unit.step)
+
+      # @param now [Outcome]
+      # @param figure [Figure]
+      # @param laid [Hash]
+      # @param reach [Integer, nil] steps; nil for as far as is looked
+      # @return [Near]
+      def near(now, figure, laid = {}, reach: nil)
+        at = figure.at(now.treatment)
+        reach ||= ((figure.fullness? ? FULLNESS_REACH : [at.abs / 4, REACH].max) / figure.step).floor
+        sides = {below: below(now, figure, laid, reach: reach), above: above(now, figure, laid, reach: reach)}
+        Near.new(figure: figure, at: at, **sides)
+      end
+
+      # @param reach [Integer] steps
+      # @return [Edge, nil] the nearest above
+      def above(now, figure, laid = {}, reach:) = Search.new(now, figure, laid, 1).edge(reach)
+
+      # @return [Edge, nil] the nearest below
+      def below(now, figure, laid = {}, reach:) =
+        Search.new(now, figure, laid, -1).edge(figure.room_below(now.treatment, reach))
+
+      # A turning of no kind has no depth to move, and what a heading doesn't have isn't there.
+      def there?(treatment, path)
+        value = Figure.read(treatment, path.split("."))
+        return false if value.nil? || (path.end_with?(".depth") && none?(treatment, path))
+
+        value.is_a?(Length) || value.is_a?(Fullness) || value.is_a?(Array)
+      end
+
+      def none?(treatment, path) = Figure.read(treatment, path.split(".")[0..-2]).kind == "none"
+    end
+  end
+end

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Nearness
+      # One figure of a treatment that can be moved: its path ("support.length"), whether it was :measured or :chosen,
+      # and the step in which it is moved, the least that a tape in the job's unit shows (of a fullness a hundredth).
+      # Lengths move in millimetres, a fullness in its ratio; the readings of a drop move together, the least is told.
+      Figure = Value.define(:path, :sort, :step) do
+        # @param treatment [Treatment]
+        # @return [Rational] as it stands
+        def at(treatment)
+          value = Figure.read(treatment, steps)
+          case value
+          when Array then value.min.mm
+          when Length then value.mm
+          else value.ratio
+          end
+        end
+
+        # @param treatment [Treatment]
+        # @param by [Integer] steps, up or down
+        # @return [Treatment] the same with the figure moved
+        def moved(treatment, by)
+          value, far = Figure.read(treatment, steps), step * by
+          Figure.put(treatment, steps, shifted(value, far))
+        end
+
+        # @param treatment [Treatment]
+        # @return [Integer] how many steps it can go down within reach: most figures can't be less than nothing
+        def room_below(treatment, reach)
+          return reach if Figure::SIGNED.include?(path)
+
+          least = Figure::NEVER_NONE.match?(path) ? 1 : 0
+          [reach, ((at(treatment) / step).ceil - 1).clamp(0, reach) + 1 - least].min
+        end
+
+        # @return [Boolean]
+        def fullness? = path.end_with?("fullness")
+
+        private
+
+        def steps = path.split(".")
+
+        def shifted(value, far)
+          case value
+          when Array then value.map { |reading| reading + Length.mm(far) }
+          when Length then value + Length.mm(far)
+          else Fullness.ratio(value.ratio + far)
+          end
+        end
+      end
+
+      # What may lie on either side of nothing, and what can't be nothing.
+      Figure::SIGNED = %w[drop.stand_up drop.offset lining.lift lining.inset].freeze
+      Figure::NEVER_NONE = /length\z|readings|cover|finished|fullness|width\z|pitch\z|spacing\z/
+
+      # @return [Object, nil] what stands at the end of the steps; nil where something on the way isn't there
+      def Figure.read(object, steps)
+        steps.reduce(object) do |inside, step|
+          case inside
+          when nil then nil
+          when Drop then inside.asked.public_send(step)
+          else inside.public_send(step) if inside.respond_to?(step)
+          end
+        end
+      end
+
+      # @return [Object] a copy with the value there
+      def Figure.put(object, steps, value)
+        step, *rest = steps
+        object = object.asked if object.is_a?(Drop)
+        inner = rest.empty? ? value : put(read(object, [step]), rest, value)
+        object.with(step.to_sym => inner, **(object.is_a?(Treatment) ? Figure.beside(object, step, inner) : {}))
+      end
+
+      # The lining may be the same cloth as the face.
+      def Figure.beside(treatment, step, inner)
+        return {} unless step == "face"
+
+        %i[lining interlining].filter_map do |name|
+          layer = treatment.public_send(name)
+          [name, layer.with(cloth: inner)] if layer && layer.cloth.id == inner.id
+        end.to_h
+      end
+    end
+  end
+end

@@ -1,0 +1,139 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Reckoning
+    module Nearness
+      # What a treatment comes to, as far as cloth or counts hang on it: the answer that stays or changes while a figure
+      # moves.
+      class Outcome
+        # @return [TreatmentReckoning]
+        attr_reader :reckoning
+
+        # @param treatment [Treatment]
+        # @param laid [Hash] what lengths of cloth came to already, by their cuts
+        # @return [Outcome, nil] nil where it can't be reckoned
+        def self.of(treatment, laid)
+          problems = Problems.new
+          Refusals.check(treatment, problems)
+          problems.any? ? nil : new(TreatmentReckoning.new(treatment), laid)
+        end
+
+        # @param reckoning [TreatmentReckoning]
+        # @param laid [Hash]
+        def initialize(reckoning, laid = {})
+          @reckoning, @laid = reckoning, laid
+        end
+
+        # @return [Hash{Symbol => Object}] what a maker would call another answer: `widths` by curtain (run sideways
+        #   none), `inner_widths` of lining and interlining, `repeats` in a cut length, `counts` that a tape or pleats
+        #   dictate by curtain, and the `lengths` to order by cloth
+        #
+        #   Nearness::Outcome.new(reckoning).parts[:widths] # => {"left"=>(2/1), "right"=>(2/1)}
+        def parts
+          @parts ||= {
+            widths: treatment.sideways? ? {} : by_hand(&:widths),
+            inner_widths: inner.to_h { |cut| [cut.cloth.id, cut.counts] },
+            repeats: repeats,
+            counts: by_hand { |curtain| treatment.heading.dictated(curtain.heading) },
+            lengths: lengths
+          }
+        end
+
+        # @param other [Outcome]
+        # @param part [Symbol] one of {#parts}
+        # @return [Boolean] whether there is more of it here
+        def more?(other, part) = more(other, part).positive?
+
+        # @return [Rational, Length] how much more of a part there is here, all curtains or cloths together
+        def more(other, part) = summed(part) - other.summed(part)
+
+        # @return [Rational, Integer, Length]
+        def summed(part)
+          case part
+          when :repeats then repeats || 0
+          when :lengths then lengths.values.sum(Length::ZERO)
+          else figures_in(parts.fetch(part)).sum(0r)
+          end
+        end
+
+        # @return [Hash{String => Length}] to order of each cloth, by its id
+        def lengths = @lengths ||= needed.to_h { |cloth, length| [cloth.id, cloth.to_order(length)] }
+
+        # @return [Rational, nil] what all of it costs, unrounded; nil where a price is unknown
+        def cost
+          costs = needed.keys.map { |cloth| cloth.cost(lengths.fetch(cloth.id)) }
+          costs.sum unless costs.include?(nil)
+        end
+
+        # Everything that is decided on the way to the answer by rounding or comparing. Where two outcomes of one figure
+        # decide alike, every amount between them runs one way only.
+        # @return [Array]
+        def decided =
+          @decided ||= [
+            parts,
+            treatment.width_rule.repeats_across,
+            treatment.lining && LiningCut.rule(treatment).repeats_across,
+            curtains.map { |curtain| ways(curtain) }
+          ]
+
+        # What is rounded up on the way to the answer, before it is: where each comes to its next whole number is a good
+        # guess at where the answer changes.
+        # @return [Array<Rational>] in the same order for every outcome of one treatment
+        def amounts =
+          @amounts ||= [
+            *needed.map { |cloth, length| length / cloth.order_step },
+            *(treatment.face.repeats? ? [reckoning.cut_drop / treatment.face.vertical_repeat] : []),
+            *curtains.flat_map { |curtain| treatment.width_rule.amounts(curtain.flat_needed) }
+          ]
+
+        # @param other [Outcome] of the same figure moved on
+        # @return [Boolean] whether everything between the two is decided as in both; false also where that isn't sure
+        def alike_up_to?(other) =
+          decided == other.decided &&
+            curtains.zip(other.curtains).all? do |one, two|
+              treatment.heading.dictates_alike?(one.task, two.task, one.heading)
+            end
+
+        def treatment = reckoning.treatment
+
+        def curtains = reckoning.curtains
+
+        private
+
+        def figures_in(value) = value.is_a?(Hash) ? value.values.flat_map { |one| figures_in(one) } : Array(value)
+
+        def inner = [reckoning.lining, reckoning.interlining].compact
+
+        def by_hand = curtains.to_h { |curtain| [curtain.hand, yield(curtain)] }
+
+        def ways(curtain) = [
+          curtain.flat_needed <=> curtain.flat_width,
+          curtain.span.return_flat.zero?,
+          curtain.span.lead_flat.zero?
+        ]
+
+        # In one cut length of the face, where it repeats and is cut up the drop.
+        def repeats
+          cloth = treatment.face
+          (cloth.repeats? && !treatment.sideways?) ? (reckoning.cut_length / cloth.vertical_repeat).to_i : nil
+        end
+
+        # @return [Hash{Cloth => Length}] what it needs of each cloth
+        def needed
+          @needed ||=
+            Cutting::Demand.by_cloth([reckoning]).to_h do |id, cuts|
+              cloth = cloths.find { |one| one.id == id }
+              [cloth, laid(cloth, cuts)]
+            end
+        end
+
+        def cloths = [treatment.face, *inner.map(&:cloth)]
+
+        def laid(cloth, cuts)
+          asked = [cloth.id, cloth.width.mm, *cuts.flat_map { |cut| [cut.start&.mm, cut.length.mm] }]
+          @laid[asked] ||= ClothReckoning.new(cloth, cuts).length_needed
+        end
+      end
+    end
+  end
+end

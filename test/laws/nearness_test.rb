@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+require "documents_helper"
+require "laws/random_jobs"
+
+# Just inside an edge the answer is the same, just outside it isn't, and no nearer edge is found by trying the steps
+# between, every one of them where they are few.
+class NearnessLawTest < EarnestFoldTest
+  R = EarnestFold::Reckoning
+  N = R::Nearness
+  DOCUMENTS = Integer(ENV.fetch("NEARNESS", "25"))
+  # So many steps are tried every one; of more, as many at random.
+  TRIED = 25
+
+  def test_no_nearer_edge_is_found_by_trying
+    tried = DOCUMENTS.times.sum do |seed|
+      random = Random.new(seed)
+      treatments(seed).sum { |treatment| hold(treatment, random) }
+    end
+    assert_operator tried, :>, DOCUMENTS * 5
+  end
+
+  def test_each_answer_beyond_is_told_apart
+    treatments(7).each do |treatment|
+      now = N::Outcome.of(treatment, {})
+      N.of(treatment, R::Units::MM).flat_map(&:edges).each do |edge|
+        refute_equal now.parts, edge.outcome&.parts
+      end
+    end
+  end
+
+  private
+
+  def treatments(seed)
+    text = JSON.generate(RandomJobs.new(seed).document)
+    job = EarnestFold::Documents::JobFormat.read(text)
+    job.reckon.job.treatments
+  rescue R::Invalid
+    []
+  end
+
+  # @return [Integer] figures held
+  def hold(treatment, random)
+    now = N::Outcome.of(treatment, {})
+    figures = N.figures(treatment, R::Units::MM).sample(4, random: random)
+    figures.each { |figure| hold_figure(now, figure, random) }
+    figures.size
+  end
+
+  def hold_figure(now, figure, random)
+    near = N.near(now, figure)
+    {-1 => near.below, 1 => near.above}.each do |way, edge|
+      reach = edge ? (edge.apart / figure.step).to_i : reach(now, figure, way)
+      assert_other(now, figure, reach * way) if edge
+      between = reach - (edge ? 1 : 0)
+      steps = (between <= TRIED) ? (1..between).to_a : Array.new(TRIED) { random.rand(1..between) } + [between]
+      steps.each { |step| assert_same(now, figure, step * way) }
+    end
+  end
+
+  def reach(now, figure, way)
+    most = figure.fullness? ? 50 : [(figure.at(now.treatment).abs / 4).floor, N::REACH].max
+    way.negative? ? figure.room_below(now.treatment, most) : most
+  end
+
+  def parts(now, figure, step) = N::Outcome.of(figure.moved(now.treatment, step), {})&.parts
+
+  def told(now, figure, step) = "#{figure.path} #{figure.at(now.treatment)} by #{step}: #{now.treatment.inspect}"
+
+  def assert_same(now, figure, step)
+    assert_equal now.parts, parts(now, figure, step), -> { told(now, figure, step) }
+  end
+
+  def assert_other(now, figure, step)
+    refute_equal now.parts, parts(now, figure, step), -> { told(now, figure, step) }
+  end
+end

@@ -48,30 +48,31 @@ class NearnessLawTest < EarnestFoldTest
   end
 
   def hold_figure(now, figure, random)
-    near = N.near(now, figure)
+    look = [N::WHOLE, N::COUNTED].sample(random: random)
+    near = N.near(now, figure, look)
     {-1 => near.below, 1 => near.above}.each do |way, edge|
-      reach = edge ? (edge.apart / figure.step).to_i : reach(now, figure, way)
-      assert_other(now, figure, reach * way) if edge
+      reach = edge ? (edge.apart / figure.step).to_i : reach(now, figure, way, look)
+      assert_other(now, figure, reach * way, look) if edge
       between = reach - (edge ? 1 : 0)
       steps = (between <= TRIED) ? (1..between).to_a : Array.new(TRIED) { random.rand(1..between) } + [between]
-      steps.each { |step| assert_same(now, figure, step * way) }
+      steps.each { |step| assert_same(now, figure, step * way, look) }
     end
   end
 
-  def reach(now, figure, way)
-    most = figure.fullness? ? 50 : [(figure.at(now.treatment).abs / 4).floor, N::REACH].max
+  def reach(now, figure, way, look)
+    most = figure.fullness? ? 50 : [(figure.at(now.treatment).abs * look.share).floor, N::REACH].max
     way.negative? ? figure.room_below(now.treatment, most) : most
   end
 
-  def parts(now, figure, step) = N::Outcome.of(figure.moved(now.treatment, step), {})&.parts
+  def outcome(now, figure, step) = N::Outcome.of(figure.moved(now.treatment, step), {})
 
   def told(now, figure, step) = "#{figure.path} #{figure.at(now.treatment)} by #{step}: #{now.treatment.inspect}"
 
-  def assert_same(now, figure, step)
-    assert_equal now.parts, parts(now, figure, step), -> { told(now, figure, step) }
+  def assert_same(now, figure, step, look)
+    assert outcome(now, figure, step)&.same?(now, look.ordered), -> { told(now, figure, step) }
   end
 
-  def assert_other(now, figure, step)
-    refute_equal now.parts, parts(now, figure, step), -> { told(now, figure, step) }
+  def assert_other(now, figure, step, look)
+    refute outcome(now, figure, step)&.same?(now, look.ordered), -> { told(now, figure, step) }
   end
 end

@@ -30,7 +30,12 @@ module EarnestFold
         heading.hook_pitch heading.pitch heading.tape_pitch heading.eyelet_spacing
       ].freeze
       PERCENT = 1/100r
-      # So far is looked: a quarter of the figure, ten centimetres at least; a fullness by a half.
+      # How it is looked: whether another length to order is another answer too, and how far, as a share of the figure;
+      # ten centimetres at least, and a fullness by a half.
+      Look = Value.define(:ordered, :share)
+      WHOLE = Look.new(ordered: true, share: 1/4r)
+      # Widths, repeats and counts alone.
+      COUNTED = Look.new(ordered: false, share: 1/2r)
       REACH = 100
       FULLNESS_REACH = 1/2r
 
@@ -38,13 +43,14 @@ module EarnestFold
 
       # @param treatment [Treatment] that can be reckoned
       # @param unit [Unit] whose least step the figures move by
+      # @param look [Look]
       # @return [Array<Near>] each figure that moves the answer within reach, the measured ones first
       #
-      #   Nearness.of(treatment, Units::CM).first.above.apart # => 315
-      def of(treatment, unit)
+      #   Nearness.of(treatment, Units::CM).first.above.apart # => (73/1)
+      def of(treatment, unit, look = WHOLE)
         laid = {}
         now = Outcome.of(treatment, laid)
-        figures(treatment, unit).map { |figure| near(now, figure, laid) }.select { |one| one.edges.any? }
+        figures(treatment, unit).map { |figure| near(now, figure, look, laid) }.select { |one| one.edges.any? }
       end
 
       # @param treatment [Treatment]
@@ -61,23 +67,22 @@ module EarnestFold
 
       # @param now [Outcome]
       # @param figure [Figure]
-      # @param laid [Hash]
-      # @param reach [Integer, nil] steps; nil for as far as is looked
+      # @param look [Look]
       # @return [Near]
-      def near(now, figure, laid = {}, reach: nil)
+      def near(now, figure, look = WHOLE, laid = {})
         at = figure.at(now.treatment)
-        reach ||= ((figure.fullness? ? FULLNESS_REACH : [at.abs / 4, REACH].max) / figure.step).floor
-        sides = {below: below(now, figure, laid, reach: reach), above: above(now, figure, laid, reach: reach)}
+        reach = ((figure.fullness? ? FULLNESS_REACH : [at.abs * look.share, REACH].max) / figure.step).floor
+        sides = {below: -1, above: 1}.transform_values { |way| edge(now, figure, way, reach, look, laid) }
         Near.new(figure: figure, at: at, **sides)
       end
 
+      # @param way [Integer] −1 looks below, 1 above
       # @param reach [Integer] steps
-      # @return [Edge, nil] the nearest above
-      def above(now, figure, laid = {}, reach:) = Search.new(now, figure, laid, 1).edge(reach)
-
-      # @return [Edge, nil] the nearest below
-      def below(now, figure, laid = {}, reach:) =
-        Search.new(now, figure, laid, -1).edge(figure.room_below(now.treatment, reach))
+      # @return [Edge, nil] the nearest
+      def edge(now, figure, way, reach, look = WHOLE, laid = {})
+        reach = figure.room_below(now.treatment, reach) if way.negative?
+        Search.new(now, figure, laid, way, ordered: look.ordered).edge(reach)
+      end
 
       # A turning of no kind has no depth to move, and what a heading doesn't have isn't there.
       def there?(treatment, path)

@@ -32,7 +32,7 @@ module EarnestFold
           return unless measured?(treatment, path)
 
           figure = Nearness.figure(path, :measured, Units::MM)
-          edge = Nearness.above(now, figure, reach: misread(treatment, path))
+          edge = Nearness.edge(now, figure, 1, misread(treatment, path), Nearness::COUNTED)
           form = edge&.outcome && told(treatment).find { |part| edge.outcome.more?(now, part) } or return
           at = Length.mm(figure.at(treatment))
           {form: form, figure: path, at: at, apart: Length.mm(edge.apart), more: edge.outcome.more(now, form)}

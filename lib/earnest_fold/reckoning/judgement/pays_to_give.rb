@@ -21,7 +21,7 @@ module EarnestFold
           now = Nearness::Outcome.new(seen.reckoning)
           figure = Nearness.figure("heading.fullness", :chosen, Units::MM)
           asked = figure.at(seen.treatment)
-          edge = Nearness.below(now, figure, reach: (asked * LITTLE / figure.step).floor)
+          edge = Nearness.edge(now, figure, -1, (asked * LITTLE / figure.step).floor, Nearness::COUNTED)
           return unless edge&.outcome && now.more?(edge.outcome, :widths)
 
           {asked: asked, given: edge.beyond, **saved(now, edge.outcome, seen.treatment.face)}

@@ -29,15 +29,22 @@ module EarnestFold
         #   dictate by curtain, and the `lengths` to order by cloth
         #
         #   Nearness::Outcome.new(reckoning).parts[:widths] # => {"left"=>(2/1), "right"=>(2/1)}
-        def parts
-          @parts ||= {
+        def parts = {**counted, lengths: lengths}
+
+        # @return [Hash{Symbol => Object}] the same without the lengths to order
+        def counted
+          @counted ||= {
             widths: treatment.sideways? ? {} : by_hand(&:widths),
             inner_widths: inner.to_h { |cut| [cut.cloth.id, cut.counts] },
             repeats: repeats,
-            counts: by_hand { |curtain| treatment.heading.dictated(curtain.heading) },
-            lengths: lengths
+            counts: by_hand { |curtain| treatment.heading.dictated(curtain.heading) }
           }
         end
+
+        # @param other [Outcome]
+        # @param ordered [Boolean] whether another length to order is another answer too
+        # @return [Boolean] whether it is the same answer
+        def same?(other, ordered) = counted == other.counted && (!ordered || lengths == other.lengths)
 
         # @param other [Outcome]
         # @param part [Symbol] one of {#parts}
@@ -52,7 +59,7 @@ module EarnestFold
           case part
           when :repeats then repeats || 0
           when :lengths then lengths.values.sum(Length::ZERO)
-          else figures_in(parts.fetch(part)).sum(0r)
+          else figures_in(counted.fetch(part)).sum(0r)
           end
         end
 
@@ -65,34 +72,35 @@ module EarnestFold
           costs.sum unless costs.include?(nil)
         end
 
-        # Everything that is decided on the way to the answer by rounding or comparing. Where two outcomes of one figure
-        # decide alike, every amount between them runs one way only.
+        # What is rounded up on the way to the answer, before it is: where each comes to its next whole number is a good
+        # guess at where the answer changes.
+        # @param ordered [Boolean] whether the lengths to order are among them
+        # @return [Array<Rational>] in the same order for every outcome of one treatment
+        def amounts(ordered) = [
+          *(ordered ? needed.map { |cloth, length| length / cloth.order_step } : []),
+          *(treatment.face.repeats? ? [reckoning.cut_drop / treatment.face.vertical_repeat] : []),
+          *curtains.flat_map { |curtain| treatment.width_rule.amounts(curtain.flat_needed) }
+        ]
+
+        # Where two outcomes of one figure decide alike all that is rounded or compared on the way to the answer, every
+        # amount between them runs one way only, and so does the answer.
+        # @param other [Outcome] of the same figure moved on
+        # @param ordered [Boolean]
+        # @return [Boolean] whether everything between the two gives the same as both; false also where that isn't sure
+        def alike_up_to?(other, ordered) =
+          same?(other, ordered) && decided == other.decided &&
+            curtains.zip(other.curtains).all? do |one, two|
+              treatment.heading.dictates_alike?(one.task, two.task, one.heading)
+            end
+
+        # Besides the answer itself.
         # @return [Array]
         def decided =
           @decided ||= [
-            parts,
             treatment.width_rule.repeats_across,
             treatment.lining && LiningCut.rule(treatment).repeats_across,
             curtains.map { |curtain| ways(curtain) }
           ]
-
-        # What is rounded up on the way to the answer, before it is: where each comes to its next whole number is a good
-        # guess at where the answer changes.
-        # @return [Array<Rational>] in the same order for every outcome of one treatment
-        def amounts =
-          @amounts ||= [
-            *needed.map { |cloth, length| length / cloth.order_step },
-            *(treatment.face.repeats? ? [reckoning.cut_drop / treatment.face.vertical_repeat] : []),
-            *curtains.flat_map { |curtain| treatment.width_rule.amounts(curtain.flat_needed) }
-          ]
-
-        # @param other [Outcome] of the same figure moved on
-        # @return [Boolean] whether everything between the two is decided as in both; false also where that isn't sure
-        def alike_up_to?(other) =
-          decided == other.decided &&
-            curtains.zip(other.curtains).all? do |one, two|
-              treatment.heading.dictates_alike?(one.task, two.task, one.heading)
-            end
 
         def treatment = reckoning.treatment
 

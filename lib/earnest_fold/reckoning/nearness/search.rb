@@ -16,8 +16,9 @@ module EarnestFold
         # @param figure [Figure]
         # @param laid [Hash]
         # @param way [Integer] −1 or 1
-        def initialize(now, figure, laid, way)
-          @now, @figure, @laid, @way = now, figure, laid, way
+        # @param ordered [Boolean] whether another length to order is another answer too
+        def initialize(now, figure, laid, way, ordered: true)
+          @now, @figure, @laid, @way, @ordered = now, figure, laid, way, ordered
           @outcomes = {0 => now}
         end
 
@@ -25,7 +26,7 @@ module EarnestFold
         # @return [Edge, nil] nil where there is none
         def edge(reach)
           return if reach.zero?
-          return if outcome(reach)&.then { |far| @now.alike_up_to?(far) }
+          return if outcome(reach)&.then { |far| @now.alike_up_to?(far, @ordered) }
 
           found = guessed(reach) || strode(reach)
           found && at(found)
@@ -36,9 +37,9 @@ module EarnestFold
         # Where the first of what is rounded comes to a whole number, if nothing changes before and something there.
         def guessed(reach)
           next_one = outcome(1) or return 1
-          steps = @now.amounts.zip(next_one.amounts).filter_map { |here, there| steps_to_whole(here, there - here) }
+          steps = @now.amounts(@ordered).zip(next_one.amounts(@ordered)).filter_map { |here, there| steps_to_whole(here, there - here) }
           step = steps.uniq.sort.first(GUESSES).find { |count| count <= reach && other?(outcome(count)) } or return
-          step if outcome(step - 1)&.then { |last| last.equal?(@now) || @now.alike_up_to?(last) }
+          step if outcome(step - 1)&.then { |last| last.equal?(@now) || @now.alike_up_to?(last, @ordered) }
         end
 
         # An amount on a whole number keeps it going down to it, and loses it going up.
@@ -62,13 +63,13 @@ module EarnestFold
         def change(from, to)
           one, two = outcome(from), outcome(to)
           return (to if other?(two)) if to == from + 1
-          return if one && two && one.alike_up_to?(two)
+          return if one && two && one.alike_up_to?(two, @ordered)
 
           middle = (from + to) / 2
           change(from, middle) || change(middle, to)
         end
 
-        def other?(outcome) = outcome.nil? || outcome.parts != @now.parts
+        def other?(outcome) = outcome.nil? || !outcome.same?(@now, @ordered)
 
         def outcome(step) =
           @outcomes.fetch(step) { @outcomes[step] = Outcome.of(@figure.moved(@now.treatment, step * @way), @laid) }

@@ -37,7 +37,8 @@ module EarnestFold
         # Where the first of what is rounded comes to a whole number, if nothing changes before and something there.
         def guessed(reach)
           next_one = outcome(1) or return 1
-          steps = @now.amounts(@ordered).zip(next_one.amounts(@ordered)).filter_map { |here, there| steps_to_whole(here, there - here) }
+          amounts = @now.amounts(@ordered).zip(next_one.amounts(@ordered))
+          steps = amounts.filter_map { |here, there| steps_to_whole(here, there - here) }
           step = steps.uniq.sort.first(GUESSES).find { |count| count <= reach && other?(outcome(count)) } or return
           step if outcome(step - 1)&.then { |last| last.equal?(@now) || @now.alike_up_to?(last, @ordered) }
         end

@@ -148,6 +148,30 @@
     }
   });
 
+  // Reckon answers while somebody types: an answer to older figures than those that stand there is let go, as the next
+  // one is on its way. What was opened stays open.
+  function figuresOf(form) { return new URLSearchParams(new FormData(form)).toString(); }
+  document.addEventListener("htmx:beforeRequest", function (event) {
+    var form = event.target.closest("[data-reckon]");
+    if (form) form.asked = figuresOf(form);
+  });
+  document.addEventListener("htmx:beforeSwap", function (event) {
+    var form = document.querySelector("[data-reckon]");
+    if (!form || !form.asked) return;
+    // Nor does anything change under what is on its way to be kept.
+    var leaving = document.querySelector("[data-carries].on-its-way");
+    if (leaving || figuresOf(form) !== form.asked) { event.detail.shouldSwap = false; return; }
+    // What is typed was answered: nothing is half filled in any more.
+    Array.from(form.elements).forEach(function (field) {
+      if (field.matches("input:not([type=radio])")) field.defaultValue = field.value;
+    });
+  });
+  // What is kept is what stands there now, answered or not.
+  document.addEventListener("submit", function (event) {
+    var carried = document.getElementById(event.target.dataset.carries);
+    if (carried) event.target.elements.figures.value = figuresOf(carried);
+  }, true);
+
   // On a phone the working is folded away until it is asked for.
   function fold() {
     if (window.matchMedia("(max-width: 60rem)").matches) {

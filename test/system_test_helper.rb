@@ -67,6 +67,18 @@ class SystemTest < EarnestFoldTest
     assert_selector ".tape a[aria-current]", text: station
   end
 
+  # @param latency [Integer] milliseconds of line
+  def slow(latency)
+    page.driver.browser.execute_cdp("Network.enable")
+    page.driver.browser.execute_cdp(
+      "Network.emulateNetworkConditions",
+      offline: false,
+      latency: latency,
+      downloadThroughput: -1,
+      uploadThroughput: -1
+    )
+  end
+
   # What the accessibility rules find on this page.
   def findings
     run = Axe::API::Run.new

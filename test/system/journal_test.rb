@@ -311,17 +311,6 @@ class JournalTest < SystemTest
 
   def spec = treatment.spec
 
-  def slow(latency)
-    page.driver.browser.execute_cdp("Network.enable")
-    page.driver.browser.execute_cdp(
-      "Network.emulateNetworkConditions",
-      offline: false,
-      latency: latency,
-      downloadThroughput: -1,
-      uploadThroughput: -1
-    )
-  end
-
   # As a hand does it: into the field, over what stands there, and on to the next.
   def type_all(random)
     FIGURES.each do |label, (_, figure)|

@@ -21,7 +21,7 @@ module EarnestFold
 
       # @param made [Reckoning::ClothReckoning]
       # @return [Bolt] its cuts on one endless piece, as far as it is to be ordered
-      def self.endless(made, unit, colour:, marks: PLAIN, paper: false)
+      def self.endless(made, unit, colour:, marks: PLAIN, paper: false, zoom: 1)
         piece = R::Piece.new(
           id: made.cloth.id,
           length: made.length_to_order,
@@ -30,7 +30,7 @@ module EarnestFold
           flaws: [],
           squared: false
         )
-        new(made.cloth, piece, made.endless.placed, unit, colour: colour, marks: marks, paper: paper)
+        new(made.cloth, piece, made.endless.placed, unit, colour: colour, marks: marks, paper: paper, zoom: zoom)
       end
 
       # @param cloth [Reckoning::Cloth]

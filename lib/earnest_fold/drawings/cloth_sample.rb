@@ -8,6 +8,8 @@ module EarnestFold
       R = Reckoning
       WIDTH, HEIGHT = 640, 230
       MARGIN = {left: 64, top: 40, bottom: 14}.freeze
+      # Motifs closer than this are drawn fewer.
+      LEAST = 3
       # How much of a plain cloth is shown.
       PLAIN = R::Length.mm(600)
 
@@ -79,7 +81,7 @@ module EarnestFold
 
       def across
         step = @cloth.horizontal_repeat.positive? ? @scale[@cloth.horizontal_repeat] : wide / 2
-        count = [(wide / step).round, 1].max
+        count = (wide / step).round.clamp(1, [(wide / LEAST).floor, 1].max)
         Array.new(count) { |index| wide * (index + 0.5) / count }
       end
 

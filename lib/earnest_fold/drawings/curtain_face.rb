@@ -6,6 +6,8 @@ module EarnestFold
     # pattern falls.
     class CurtainFace
       R = Reckoning
+      # Repeats closer than this are left out.
+      LEAST_REPEAT = 3
       # Where it goes: the sheet, its upper left corner, the scale, and a name that no other curtain on the page has.
       Place = R::Value.define(:svg, :left, :top, :scale, :name)
 
@@ -82,8 +84,11 @@ module EarnestFold
         end
       end
 
-      # Each width's repeat lines, and a sprig on each: an odd width of a half-drop stands half a repeat lower.
+      # Each width's repeat lines, and a sprig on each: an odd width of a half-drop stands half a repeat lower. A
+      # pattern too fine to be told apart on the drawing isn't drawn.
       def pattern
+        return if @scale[@cut.cloth.vertical_repeat] < LEAST_REPEAT
+
         bounds.each_cons(2).with_index do |(from, to), index|
           x1, x2 = [x(from), x(to)].minmax
           lines = repeat_lines(phase(index))
@@ -94,6 +99,7 @@ module EarnestFold
 
       def sprigs(x1, x2, y)
         across = @cut.cloth.horizontal_repeat.positive? ? @scale[@cut.cloth.horizontal_repeat] : (x2 - x1) / 2
+        across = [across, LEAST_REPEAT].max
         count = [((x2 - x1) / across).round, 1].max
         tall = [@scale[@cut.cloth.vertical_repeat] * 0.5, 44].min
         Array.new(count) { |index| sprig(x1 + (x2 - x1) * (index + 0.5) / count, y, tall) }.flatten

@@ -58,7 +58,7 @@ module EarnestFold
 
         spec = of_here(spec, "trimming") if spec["trimming"]
         inner = %w[lining interlining].select { |part| spec[part] }.to_h { |part| [part, of_here(spec[part], "cloth")] }
-        of_here(spec, "face").merge(inner)
+        (spec["face"] ? of_here(spec, "face") : spec).merge(inner)
       end
 
       def of_here(named, key) = named.merge(key => @cloth_ids.fetch(named[key]))

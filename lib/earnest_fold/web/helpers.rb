@@ -97,6 +97,18 @@ module EarnestFold
 
       def asset(path) = "/#{path}?#{ASSETS.fetch(path)}"
 
+      # @param key [String] of a sentence with places for fields
+      # @param fields [Hash{Symbol => Screens::Field}]
+      # @return [String] the sentence, each field at its place; a stop after it never stands alone on the next line
+      def sentence_html(key, fields)
+        Words.text(key).split(/(%\{\w+\}[,.]?)/).map { |part|
+          place, stop = part.match(/\A%\{(\w+)\}([,.]?)\z/)&.captures
+          next CGI.escapeHTML(part) unless place
+
+          %(<span class="slot">#{partial(:_slot, field: fields.fetch(place.to_sym)).strip}#{stop}</span>)
+        }.join
+      end
+
       # @return [Module] everything that is said: {Words}
       def wording = Words
 

@@ -18,6 +18,14 @@ module EarnestFold
 
       def keys = "/keys"
 
+      # @param asked [Hash, nil] the figures that stand in the address
+      def reckon(asked = nil) = asked ? "/reckon?#{URI.encode_www_form(asked)}" : "/reckon"
+
+      # @param asked [Hash, nil]
+      def reckon_beside(asked = nil) = asked ? "/reckon/beside?#{URI.encode_www_form(asked)}" : "/reckon/beside"
+
+      def keep_reckoned = "/reckon/keep"
+
       def measure_sheet = "/measure-sheet"
 
       def people = "/people"

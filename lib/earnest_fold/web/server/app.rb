@@ -70,6 +70,7 @@ module EarnestFold
 
       HANDLERS = [
         Routes::Elsewhere,
+        Routes::Reckon,
         Routes::House,
         Routes::Jobs,
         Routes::Windows,

@@ -172,6 +172,18 @@
     if (carried) event.target.elements.figures.value = figuresOf(carried);
   }, true);
 
+  // What takes longer is asked for once the page is there, and again when it is about something else.
+  function later() {
+    document.querySelectorAll("[data-later]").forEach(function (place) {
+      var about = place.getAttribute("hx-get"), before = place.about;
+      place.about = about;
+      if (before && before !== about) window.htmx.trigger(place, "later");
+    });
+  }
+  later();
+  document.addEventListener("journal:shown", later);
+  document.addEventListener("htmx:afterSettle", later);
+
   // On a phone the working is folded away until it is asked for.
   function fold() {
     if (window.matchMedia("(max-width: 60rem)").matches) {

@@ -405,6 +405,8 @@
   // What stands here just as it is isn't sent again.
   if (window.Idiomorph) {
     window.Idiomorph.defaults.callbacks.beforeNodeMorphed = function (old, fresh) {
+      // What is asked for afterwards stands as it was until its new answer is there.
+      if (old.id && old.id === fresh.id && fresh.dataset && "later" in fresh.dataset) fresh.innerHTML = old.innerHTML;
       return !kept(old) && !(fresh.dataset && "same" in fresh.dataset);
     };
   }

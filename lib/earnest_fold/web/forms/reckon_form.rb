@@ -37,6 +37,9 @@ module EarnestFold
         attr_reader :job
         # @return [ClothForm] of the cloth that was typed
         attr_reader :cloth
+        # @return [ClothForm] the same as it is shown, in the unit of this page
+        def cloth_shown = @cloth_shown ||= ClothForm.new(cloth.spec, "", nil, unit)
+
         # @return [TreatmentForm]
         attr_reader :fields
 

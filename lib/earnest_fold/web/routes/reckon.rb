@@ -9,6 +9,7 @@ module EarnestFold
         MOST = 16_000
 
         get Paths.reckon, :show
+        get Paths.reckon_near, :near
         get Paths.reckon_beside, :beside
         post Paths.keep_reckoned, :keep
 
@@ -17,6 +18,12 @@ module EarnestFold
           screen = screen(asked(params))
           headers("HX-Replace-Url" => screen.address) if htmx?
           page(:reckon, screen)
+        end
+
+        # How near it is to another answer.
+        def near
+          form = asked(params)
+          form.altering? ? go(screen(form).address) : page(:near, screen(form))
         end
 
         # The same with every other heading, and the cloth run the other way.

@@ -12,6 +12,7 @@ module EarnestFold
         post Paths.work(*WORK, "take-back"), :take_back
         post Paths.work(*WORK, "answer"), :answer
         get Paths.work(*WORK, "compare"), :compare
+        get Paths.work(*WORK, "near"), :near
         get Paths.station(*WORK, ":station"), :show
         post Paths.station(*WORK, ":station"), :save
 
@@ -24,6 +25,12 @@ module EarnestFold
         def compare(id, treatment)
           job = sheet(id)
           page(:desk, Screens::Compare.new(job, job.made(number(treatment))))
+        end
+
+        # How near it is to another answer.
+        def near(id, treatment)
+          job = sheet(id)
+          page(:near, Screens::Cloth.new(job, job.made(number(treatment))))
         end
 
         def show(id, treatment, station)

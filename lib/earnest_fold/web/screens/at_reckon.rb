@@ -111,7 +111,7 @@ module EarnestFold
             options: Field.options(declared)
           )
           problem = (name == "width" && @asked.typed(path).to_s.empty?) ? nil : shown.problem
-          shown.with(path: path, problem: problem, text: @asked.typed(path) || @asked.cloth.shown(name))
+          shown.with(path: path, problem: problem, text: @asked.typed(path) || @asked.cloth_shown.shown(name))
         end
       end
     end

@@ -5,6 +5,8 @@ module EarnestFold
     module Screens
       # The Cloth station: cloth and lining, widths and drops, the flat curtain, and the choices side by side.
       class Cloth < Desk
+        include Nearby
+
         STATION = "cloth"
         MAKING = %w[making.hem.kind making.hem.depth making.hem.turn_under making.side.kind making.side.depth
           making.side.turn_under making.seam making.squaring making.width_step making.trim making.accept_short_percent
@@ -12,6 +14,9 @@ module EarnestFold
         LINING = %w[lining.lift lining.inset lining.side_turn lining.top lining.hem.kind lining.hem.depth
           lining.hem.turn_under lining.run].freeze
         PATTERN = %w[pattern.place pattern.point pattern.meet].freeze
+
+        # @return [String] where it is told how near this is; another one after every change
+        def near_address = Paths.near(job.id, entry.id, entry.record.version)
 
         def faces = field("face", options: cloths("face", "fields.choose_cloth"))
 

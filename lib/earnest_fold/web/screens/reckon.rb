@@ -8,6 +8,7 @@ module EarnestFold
       class Reckon < Desk
         include AtReckon
         include ReckonSentence
+        include Nearby
 
         STATION = "cloth"
         # A longer bolt stands in rows.
@@ -42,9 +43,6 @@ module EarnestFold
           end
         end
 
-        # @return [Array<NearFigures::Shown>]
-        def near = @near ||= once(:reckon_near) { NearFigures.new(reckoning, unit).shown }
-
         # @return [String] SVG: where the figures that are wanted are measured
         def wanted_drawing
           known = {length: LENGTHS, drop: ["drop.readings.left"], cloth: ["cloth.width"]}
@@ -53,6 +51,9 @@ module EarnestFold
         end
 
         def made_full = Words.say("reckon.made_full", fullness: reckoning.curtains.map(&:fullness).min)
+
+        # @return [String] where it is told how near this is
+        def near_address = Paths.reckon_near(asked_for)
 
         def shown_fields = sentence.flat_map { |_, slots| slots.values } + more
 

@@ -36,14 +36,16 @@ module EarnestFold
 
         # @return [Array<Array(String, Hash{Symbol => Field})>] the words' key and the fields of each clause
         def sentence =
-          [what, ends, hanging, *of_cloth, hem, lined].map { |key, paths|
+          @sentence ||= [what, ends, hanging, *of_cloth, hem, lined].map { |key, paths|
             [key, paths.transform_values { |path| slot(path) }]
           }
 
         # @return [Array<Field>] everything else that is asked of a treatment and does something here
         def more
-          paths = MORE.select { |path| Work::SpecFields.field?(path, spec) } + heading_paths + lining_paths
-          (paths - in_sentence).uniq.map { |path| field(path) } + [inner("interlining")] + cloth_more
+          @more ||= begin
+            paths = MORE.select { |path| Work::SpecFields.field?(path, spec) } + heading_paths + lining_paths
+            (paths - in_sentence).uniq.map { |path| field(path) } + [inner("interlining")] + cloth_more
+          end
         end
 
         private

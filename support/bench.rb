@@ -40,6 +40,23 @@ module Bench
     time = seconds([one] * 300)
     puts format("reckoning one pencil pleat treatment: %d a second (wanted: 2000)", 300 / time)
     mixed(200)
+    nearness
+  end
+
+  # Of the whole answer, as the command line and the judgement ask.
+  def nearness
+    times = treatments.flat_map do |made|
+      [made, made.with(name: "")].map do |one|
+        start = clock
+        R::Nearness.of(one, R::Units::MM)
+        (clock - start) * 1000
+      end
+    end
+    puts format(
+      "nearness of one treatment: %.1f ms in the middle, %.1f ms for nine of ten (wanted: under 60)",
+      median(times),
+      times.sort[times.size * 9 / 10]
+    )
   end
 
   def mixed(count)
@@ -237,6 +254,7 @@ module Bench
       report(medians)
       worth_of_fragments(http, jobs)
       edits(http, jobs, medians.fetch("bare page"))
+      keystrokes(http, medians.fetch("bare page"))
       rush(address, jobs)
       papers(http)
       weights(http, jobs.first)
@@ -270,9 +288,9 @@ module Bench
     end
   end
 
-  def fetch(http, path)
+  def fetch(http, path, headers = {})
     start = clock
-    (http.get(path).code == "200") ? (clock - start) * 1000 : abort("#{path} failed")
+    (http.get(path, headers).code == "200") ? (clock - start) * 1000 : abort("#{path} failed")
   end
 
   def report(medians)
@@ -329,17 +347,22 @@ module Bench
   # What goes over the wire, compressed: a station's first load with its files, and the answer to one edit.
   def weights(http, job)
     path = "#{treatment(job)}/measure"
-    page = http.get(path).body
-    files =
-      page.scan(/(?:href|src)="(\/[\w.\/-]+\?\h{12})"/).flatten + http.get("/app.css").body.scan(%r{/fonts/[\w.?-]+})
-    puts format(
-      "a station's first load: %.1f kB on the wire (wanted: at most 160)",
-      ([path] + files).sum { |address| weight(http, address) } / 1024.0
-    )
+    {"a station" => path, "Reckon" => reckoned(248)}.each do |name, address|
+      puts format(
+        "%s's first load: %.1f kB on the wire (wanted: at most 160)",
+        name,
+        ([address] + files_of(http, address)).sum { |file| weight(http, file) } / 1024.0
+      )
+    end
     puts format(
       "the answer to an edit: %.1f kB on the wire (wanted: at most 25)",
       weight(http, path, "HX-Request" => "true") / 1024.0
     )
+  end
+
+  def files_of(http, address)
+    linked = http.get(address).body.scan(/(?:href|src)="(\/[\w.\/-]+\?\h{12})"/).flatten
+    linked + http.get("/app.css").body.scan(%r{/fonts/[\w.?-]+})
   end
 
   def weight(http, address, headers = {})
@@ -347,6 +370,28 @@ module Bench
     request.instance_variable_set(:@decode_content, false)
     http.request(request).body.bytesize
   end
+
+  # Reckon's answer to a keystroke, and how near that is to another, each to figures that nobody asked for before.
+  def keystrokes(http, bare)
+    {"Reckon's answer" => 4, "how near it is" => nil}.each do |name, wanted|
+      times = Array.new(200) do |index|
+        path = reckoned("#{180 + index}.#{index % 10}")
+        path = path.sub("/reckon?", "/reckon/near?") unless wanted
+        fetch(http, path, "HX-Request" => "true")
+      end
+      time = median(times.drop(20))
+      goal = wanted ? " (wanted: at most #{wanted})" : ""
+      puts format("%s: %.2f ms, %.1f times the bare page%s", name, time, time / bare, goal)
+    end
+  end
+
+  RECKONED = {
+    "heading.kind" => "pencil_pleat", "overlap" => 8, "return_left" => 7, "return_right" => 7,
+    "drop.readings.left" => 229, "cloth.width" => 138, "cloth.selvedge" => 1, "cloth.vertical_repeat" => 64,
+    "cloth.price" => "31.50", "unit" => "cm"
+  }.freeze
+
+  def reckoned(length) = "/reckon?#{URI.encode_www_form(RECKONED.merge("support.length" => length))}"
 
   # An edit as the page's journal sends it: one field, with what was seen in it, one after the other.
   def edits(http, jobs, bare)

@@ -18,6 +18,13 @@ jobs = lambda { |title, station = nil|
   session.find(".stages a", text: station, match: :first).click if station
 }
 PICTURES = {
+  "reckon" => [1280, 800, lambda { |page|
+    figures = {"support.length" => 248, "return_left" => 7, "return_right" => 7, "overlap" => 8,
+      "drop.readings.left" => 229, "cloth.width" => 138, "cloth.selvedge" => 1, "cloth.vertical_repeat" => 64,
+      "cloth.price" => "31.50", "unit" => "cm"}
+    page.visit("#{ADDRESS}/reckon?#{URI.encode_www_form(figures)}")
+    page.has_selector?(".near-figure")
+  }],
   "jobs" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/jobs") }],
   "job" => [1280, 800, ->(_) { jobs.call("Residents' lounge") }],
   "measure" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Measure") }],
@@ -44,10 +51,6 @@ PICTURES = {
   }],
   "hanging" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Hanging") }],
   "alter" => [1280, 800, ->(_) { jobs.call("Ferry chapel", "Alter") }],
-  "came-in" => [1280, 800, lambda { |page|
-    jobs.call("Ferry chapel", "Measure")
-    page.click_link("What came in, and photographs")
-  }],
   "account" => [1280, 800, lambda { |page|
     page.visit("#{ADDRESS}/jobs")
     page.click_link("Residents' lounge", match: :first)

@@ -29,6 +29,22 @@ module Assets
     "@fontsource-variable/bitter/files/bitter-latin-wght-normal.woff2" => "fonts/bitter.woff2",
     "@fontsource-variable/bitter/LICENSE" => "fonts/bitter.LICENSE"
   }.freeze
+  # Letters that few pages have, each script a file of its own.
+  SCRIPTS = {
+    "source-sans-3" => %w[cyrillic-ext cyrillic greek-ext greek vietnamese latin-ext],
+    "bitter" => %w[cyrillic-ext cyrillic vietnamese latin-ext]
+  }.freeze
+  # The fonts of the papers, whole: names come in any script.
+  PRINTED = {
+    "@expo-google-fonts/source-sans-3/400Regular/SourceSans3_400Regular.ttf" => "source-sans-3-regular.ttf",
+    "@expo-google-fonts/source-sans-3/700Bold/SourceSans3_700Bold.ttf" => "source-sans-3-bold.ttf",
+    "@expo-google-fonts/source-sans-3/LICENSE_FONT" => "source-sans-3.LICENSE",
+    "@expo-google-fonts/bitter/600SemiBold/Bitter_600SemiBold.ttf" => "bitter-semibold.ttf",
+    "@expo-google-fonts/bitter/LICENSE_FONT" => "bitter.LICENSE",
+    "dejavu-fonts-ttf/ttf/DejaVuSans.ttf" => "dejavu-sans.ttf",
+    "dejavu-fonts-ttf/ttf/DejaVuSans-Bold.ttf" => "dejavu-sans-bold.ttf",
+    "dejavu-fonts-ttf/LICENSE" => "dejavu-sans.LICENSE"
+  }.freeze
 
   module_function
 
@@ -72,8 +88,17 @@ module Assets
   end
 
   def vendor
-    VENDORED.each { |from, to| FileUtils.cp(File.join(ROOT, "node_modules", from), File.join(ROOT, "public", to)) }
+    VENDORED.each { |from, to| brought(from, File.join("public", to)) }
+    SCRIPTS.each do |font, scripts|
+      scripts.each do |name|
+        file = "#{font}-#{name}"
+        brought("@fontsource-variable/#{font}/files/#{file}-wght-normal.woff2", "public/fonts/#{file}.woff2")
+      end
+    end
+    PRINTED.each { |from, to| brought(from, File.join("assets/fonts", to)) }
   end
+
+  def brought(from, to) = FileUtils.cp(File.join(ROOT, "node_modules", from), File.join(ROOT, to))
 
   def run(command)
     system(command, chdir: ROOT, out: File::NULL, err: File::NULL) ||

@@ -362,7 +362,8 @@ module Bench
 
   def files_of(http, address)
     linked = http.get(address).body.scan(/(?:href|src)="(\/[\w.\/-]+\?\h{12})"/).flatten
-    linked + http.get("/app.css").body.scan(%r{/fonts/[\w.?-]+})
+    faces = http.get("/app.css").body.scan(/@font-face\{[^}]*\}/).grep_v(/unicode-range/)
+    linked + faces.flat_map { |face| face.scan(%r{/fonts/[\w.?-]+}) }
   end
 
   def weight(http, address, headers = {})

@@ -48,7 +48,7 @@ class DeclaredDocuments
     "pleats" => 7,
     "pleats_per_width" => 4
   }.freeze
-  WORDS = "Ferry & <b>\"inn\"</b> d’été"
+  WORDS = "Ferry & <b>\"inn\"</b> d’été, Ελένη, Щука, Łódź, 漢"
 
   # One document of those made, with what it is about, and the refusal that it may be answered with (nil: none).
   Made = Struct.new(:name, :document, :refusal)

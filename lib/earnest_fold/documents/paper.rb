@@ -8,32 +8,14 @@ module EarnestFold
   module Documents
     # A sheet of paper as PDF: the application's fonts, its title and page numbers, and tables as the screens have them.
     class Paper
-      FONTS = File.join(EarnestFold.root, "assets/fonts")
       INK, SOFT, LINE = "2b3a42", "56636a", "d8cfbd"
       MARGIN = 48
-
-      # Gives a document the application's fonts.
-      # @param pdf [Prawn::Document]
-      def self.fonts(pdf)
-        pdf.font_families.update(
-          "Sans" => {
-            normal: File.join(FONTS, "source-sans-3-regular.ttf"),
-            bold: File.join(FONTS, "source-sans-3-bold.ttf")
-          },
-          "Slab" => {normal: File.join(FONTS, "bitter-semibold.ttf")}
-        )
-        pdf.font "Sans", size: 11
-      end
-
-      # What the fonts have no sign for is left out as a question mark, so that one odd letter never loses the paper.
-      # @return [String]
-      def self.printable(text) = text.to_s.gsub(/[^\u0020-\u024f\u2010-\u2026\u2032\u2033\u20ac\u2212\n]/, "?")
 
       # @param title [String]
       # @param about [String] what stands small below it
       def initialize(title, about: "")
         @pdf = Prawn::Document.new(page_size: "A4", margin: MARGIN, info: {Title: title, Creator: "Earnest Fold"})
-        Paper.fonts(@pdf)
+        @letters = Letters.new(@pdf)
         @pdf.fill_color INK
         heading(title, about)
       end
@@ -81,7 +63,7 @@ module EarnestFold
         @pdf.start_new_page if @pdf.cursor < [tall, @pdf.bounds.height - 60].min + 40
         title(title)
         @pdf.svg(
-          Drawings::PrintStyle.added(svg),
+          Drawings::PrintStyle.added(@letters.drawable(svg)),
           width: [@pdf.bounds.width, @pdf.bounds.width * (@pdf.bounds.height - 60) / tall].min,
           enable_web_requests: false,
           enable_file_requests_with_root: nil
@@ -127,6 +109,7 @@ module EarnestFold
 
       # @return [String] the file
       def render
+        @letters.note&.then { |words| note(words) }
         @pdf.number_pages "<page> / <total>",
           at: [@pdf.bounds.right - 60, -14],
           width: 60,
@@ -223,7 +206,7 @@ module EarnestFold
         right.each { |column| made.column(column).style(align: :right, padding: [4, 10, 4, 8]) }
       end
 
-      def printable(text) = Paper.printable(text)
+      def printable(text) = @letters.printable(text)
     end
   end
 end

@@ -28,7 +28,7 @@ module EarnestFold
           margin: 0,
           info: {Title: title, Creator: "Earnest Fold"}
         )
-        Paper.fonts(@pdf)
+        @letters = Letters.new(@pdf)
       end
 
       # @return [String] the file
@@ -38,6 +38,7 @@ module EarnestFold
           .each_slice(BANDS)
           .with_index { |page, number| draw_page(page, number) }
         @strips.each { |strip| table(strip) }
+        @letters.note&.then { |words| @pdf.text_box words, at: [MARGIN.to_f, MARGIN.to_f], size: 8 }
         @pdf.render
       end
 
@@ -68,7 +69,7 @@ module EarnestFold
         @pdf.draw_text Words.say("strip.check", length: CHECK, unit: @unit),
           at: [x + points(CHECK) + 10, y - 3],
           size: 10
-        @pdf.draw_text Paper.printable(@title), at: [x, y - 17], size: 9
+        @pdf.draw_text @letters.drawable(@title), at: [x, y - 17], size: 9
       end
 
       def band(strip, from, to, top)
@@ -80,18 +81,9 @@ module EarnestFold
         strip.marks.each do |distance, words|
           mark(x.call(distance), top, distance, words, mirrored) if distance.between?(from, to)
         end
-        @pdf.draw_text Paper.printable(
-                         Words.say(
-                           "strip.band",
-                           name: strip.name,
-                           from: from,
-                           to: to,
-                           edge: Words.say("strip.leads_#{strip.leads}"),
-                           unit: @unit
-                         )
-                       ),
-          at: [left + 4, top - tall + 5],
-          size: 8
+        edge = Words.say("strip.leads_#{strip.leads}")
+        words = Words.say("strip.band", name: strip.name, from: from, to: to, edge: edge, unit: @unit)
+        @pdf.draw_text @letters.drawable(words), at: [left + 4, top - tall + 5], size: 8
       end
 
       # Words stand on the side away from the leading edge, where there always is some band.
@@ -100,7 +92,7 @@ module EarnestFold
         @pdf.stroke_line [x, top], [x, top - 60]
         [
           [Words.length(distance, @unit), 9, :bold, 12],
-          [Paper.printable(words), 7, :normal, 22]
+          [@letters.drawable(words), 7, :normal, 22]
         ].each do |text, size, style, down|
           aside = mirrored ? -@pdf.width_of(text, size: size, style: style) - 2 : 2
           @pdf.draw_text text, at: [x + aside, top - down], size: size, style: style
@@ -114,11 +106,11 @@ module EarnestFold
           width: @pdf.bounds.width - 2 * MARGIN.to_f,
           height: @pdf.bounds.height - 2 * MARGIN.to_f
         ) do
-          @pdf.font("Slab") { @pdf.text Paper.printable(strip.name), size: 13 }
+          @pdf.font("Slab") { @pdf.text @letters.printable(strip.name), size: 13 }
           @pdf.move_down 6
           @pdf.column_box([0, @pdf.cursor], columns: 4, width: @pdf.bounds.width) do
             strip.marks.each do |distance, words|
-              @pdf.text "#{Words.length(distance, @unit)}   #{Paper.printable(words)}", size: 10
+              @pdf.text "#{Words.length(distance, @unit)}   #{@letters.printable(words)}", size: 10
             end
           end
         end

@@ -62,6 +62,15 @@
     if (event.target.closest("[data-print]")) window.print();
   });
 
+  // On a phone the places stand behind a menu.
+  document.addEventListener("click", function (event) {
+    var menu = document.querySelector(".menu"), pressed = event.target.closest(".menu");
+    if (!menu) return;
+    var open = Boolean(pressed) && menu.getAttribute("aria-expanded") !== "true";
+    menu.setAttribute("aria-expanded", String(open));
+    menu.parentElement.classList.toggle("open", open);
+  });
+
   // At the bench: the step before and after by arrow keys and by swiping, and a screen that stays awake.
   var bench = document.getElementById("bench");
 

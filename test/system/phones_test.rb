@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+require "system_test_helper"
+
+# In the hand: at two widths of phone and tablet no page is wider than the glass, no words are cut off, and whatever is
+# touched is as large as a thumb.
+class PhonesTest < SystemTest
+  STATIONS = %w[measure heading cloth compare cutting making bench hanging].freeze
+  PLACES = %w[/jobs /reckon /cloths /cloths/new /shelf /diary /logbook /house-rules /find /people /keys].freeze
+  RECKONED = "/reckon?support.length=248&drop.readings.left=229&cloth.width=138&cloth.vertical_repeat=64&unit=cm"
+  # What is touched, and is no word within a sentence.
+  MEASURED = <<~JS
+    (function (width) {
+      var wrong = [];
+      var page = document.documentElement;
+      if (page.scrollWidth > width) {
+        var wide = Array.from(document.querySelectorAll("body *")).filter(function (one) {
+          return one.getBoundingClientRect().right > width + 1 && !one.closest("[data-scrolls]");
+        }).slice(-2).map(name);
+        wrong.push("wider than the glass: " + page.scrollWidth + " " + wide.join(" "));
+      }
+      function name(one) {
+        var css = typeof one.className === "string" ? one.className : "";
+        return "<" + one.tagName.toLowerCase() + (one.id ? "#" + one.id : "") + " " + css + " " +
+          (one.textContent || "").trim().slice(0, 24) + ">";
+      }
+      function shown(one) {
+        var box = one.getBoundingClientRect();
+        var seen = one.checkVisibility({ visibilityProperty: true, opacityProperty: true });
+        return seen && box.width > 1 && box.height > 1;
+      }
+      function inSentence(one) {
+        if (getComputedStyle(one).display !== "inline") return false;
+        var around = one.parentElement.textContent.trim().length, own = one.textContent.trim().length;
+        return around > own + 2;
+      }
+      Array.from(document.querySelectorAll("a, button, input, select, textarea, summary")).forEach(function (one) {
+        if (!shown(one) || one.type === "hidden" || one.closest("svg")) return;
+        var touched = (one.matches("[type=checkbox], [type=radio]") && one.closest("label")) || one;
+        var box = touched.getBoundingClientRect();
+        if (box.height < 43.5 && !inSentence(one)) wrong.push("small " + Math.round(box.height) + " " + name(one));
+      });
+      Array.from(document.querySelectorAll("main *, header *")).forEach(function (one) {
+        var style = getComputedStyle(one);
+        if (!shown(one) || style.overflowX !== "hidden" && style.textOverflow !== "ellipsis") return;
+        if (one.closest("svg, .sr, .skip")) return;
+        if (one.scrollWidth > one.clientWidth + 1) wrong.push("cut off " + name(one));
+      });
+      return wrong;
+    })
+  JS
+
+  [390, 768].each do |width|
+    define_method(:"test_every_page_fits_#{width}") do
+      Browser.size(page, width, 844)
+      wrong = (pages + PLACES + [RECKONED]).flat_map do |path|
+        visit path
+        page.evaluate_script("#{MEASURED}(#{width})").map { |what| "#{path} #{what}" }
+      end
+      assert_empty wrong
+    end
+  end
+
+  private
+
+  def pages
+    job = workroom.jobs.list.find { |line| line.title == "Residents' lounge" }
+    record = workroom.jobs.find(job.id).treatments.first
+    altered = workroom.jobs.list.map { |line| workroom.jobs.find(line.id) }
+      .flat_map { |one| one.treatments.select { |work| work.sort == "altered" }.map { |work| [one.id, work.id] } }.first
+    STATIONS.map { |name| "/jobs/#{job.id}/treatments/#{record.id}/#{name}" } +
+      ["/jobs/#{job.id}", "/jobs/#{job.id}/account", "/jobs/#{job.id}/table/#{record.spec["face"]}"] +
+      %w[measure alter making hanging].map { |name| "/jobs/#{altered[0]}/treatments/#{altered[1]}/#{name}" }
+  end
+end

@@ -25,7 +25,7 @@ PICTURES = {
     page.visit("#{ADDRESS}/reckon?#{URI.encode_www_form(figures)}")
     page.has_selector?(".near-figure")
   }],
-  "jobs" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/jobs") }],
+  "today" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/today") }],
   "job" => [1280, 800, ->(_) { jobs.call("Residents' lounge") }],
   "measure" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Measure") }],
   "measure-phone" => [390, 844, ->(_) { jobs.call("Ticket office", "Measure") }],

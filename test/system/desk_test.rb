@@ -110,7 +110,7 @@ class DeskTest < SystemTest
   end
 
   def test_every_view_is_accessible
-    ["/jobs", "/cloths", "/cloths/new", "/keys", "/find?q=e", "/measure-sheet", "/nowhere"].each do |path|
+    ["/today", "/jobs", "/cloths", "/cloths/new", "/keys", "/find?q=e", "/measure-sheet", "/nowhere"].each do |path|
       accessible_at(path)
     end
     accessible_at("/cloths/#{workroom.cloths.all.first.id}")

@@ -6,7 +6,7 @@ require "system_test_helper"
 # touched is as large as a thumb.
 class PhonesTest < SystemTest
   STATIONS = %w[measure heading cloth compare cutting making bench hanging].freeze
-  PLACES = %w[/jobs /reckon /cloths /cloths/new /shelf /diary /logbook /house-rules /find /people /keys].freeze
+  PLACES = %w[/today /jobs /reckon /cloths /cloths/new /shelf /diary /logbook /house-rules /find /people /keys].freeze
   RECKONED = "/reckon?support.length=248&drop.readings.left=229&cloth.width=138&cloth.vertical_repeat=64&unit=cm"
   # What is touched, and is no word within a sentence.
   MEASURED = <<~JS

@@ -55,6 +55,7 @@ class OneBadRecordTest < WebTest
   def everything_else_goes_on
     [
       "/jobs",
+      "/today",
       "/jobs/#{@job.id}",
       "/jobs/#{@job.id}/account",
       "/diary",

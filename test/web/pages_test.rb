@@ -146,6 +146,8 @@ class PagesTest < WebTest
     screens =
       %w[measure heading cloth compare cutting changes].map { |name| station(office, name) } +
       [
+        "/today",
+        "/reckon",
         "/jobs",
         "/jobs/#{office.id}",
         "/jobs/#{office.id}/read-back",
@@ -165,6 +167,7 @@ class PagesTest < WebTest
       workroom.cloths.create({"name" => "Cloth #{index}", "use" => "face", "width" => "140 cm"}, colour: "#ffffff")
     end
     save(office, "measure", "ease" => "1")
+    screens.each { |path| get path }
     assert_equal before, screens.to_h { |path| [path, queries { get path }] }
   end
 

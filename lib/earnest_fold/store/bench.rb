@@ -58,26 +58,24 @@ module EarnestFold
       def progress(job_id)
         Store.guard do
           rows =
-            Store
-              .prepared(:said_last, workroom: @workroom.id, job: job_id) do
-                last(%w[done undone]).select_all(:bench_entries)
-              end
-              .select { |row| row[:kind] == "done" }
-          cautions, work = rows.partition { |row| row[:step].start_with?(CAUTION) }
-          hung, steps = work.partition { |row| row[:step] == HUNG }
-          Progress.new(
-            done:
-              steps
-                .group_by { |row| row[:treatment_id] }
-                .transform_values { |own| own.map { |row| row.values_at(:step, :curtain) }.uniq.sort },
-            hung: hung.map { |row| row[:treatment_id] },
-            cautions:
-              cautions
-                .group_by { |row| row[:treatment_id] }
-                .transform_values { |own| own.map { |row| Entry.new(**row.slice(*Entry.members)) } }
-          )
+            Store.prepared(:said_last, workroom: @workroom.id, job: job_id) do
+              last(%w[done undone], :$workroom, :$job).select_all(:bench_entries)
+            end
+          come(rows)
         end
       end
+
+      # @param job_ids [Array<Integer>]
+      # @return [Hash{Integer => Progress}] of each job of which anything was said
+      def progress_of(job_ids) =
+        Store.guard do
+          last(%w[done undone], @workroom.id, job_ids)
+            .select_all(:bench_entries)
+            .select_append(Sequel[:windows][:job_id])
+            .all
+            .group_by { |row| row[:job_id] }
+            .transform_values { |rows| come(rows) }
+        end
 
       # @param job_id [Integer]
       # @return [Array<Array(Integer, Entry)>] what was measured last at each step of each treatment: its id, and the
@@ -86,7 +84,7 @@ module EarnestFold
         Store.guard do
           Store
             .prepared(:last_readings, workroom: @workroom.id, job: job_id) do
-              last(%w[measured]).select_all(:bench_entries)
+              last(%w[measured], :$workroom, :$job).select_all(:bench_entries)
             end
             .map { |row| [row[:treatment_id], Entry.new(**row.slice(*Entry.members))] }
         end
@@ -132,17 +130,31 @@ module EarnestFold
           .where(window_id: @workroom.rows(:windows).where(job_id: job_id).select(:id))
           .select(:id)
 
-      # The last that was said of each step, of some kinds.
-      def last(kinds)
+      def come(rows)
+        cautions, work = rows.select { |row| row[:kind] == "done" }.partition { |row| row[:step].start_with?(CAUTION) }
+        hung, steps = work.partition { |row| row[:step] == HUNG }
+        Progress.new(done: names(steps), hung: hung.map { |row| row[:treatment_id] }, cautions: said(cautions))
+      end
+
+      def names(rows) =
+        rows.group_by { |row| row[:treatment_id] }
+          .transform_values { |own| own.map { |row| row.values_at(:step, :curtain) }.uniq.sort }
+
+      def said(rows) =
+        rows.group_by { |row| row[:treatment_id] }
+          .transform_values { |own| own.map { |row| Entry.new(**row.slice(*Entry.members)) } }
+
+      # The last that was said of each step, of some kinds, in one job or several.
+      def last(kinds, workroom, jobs)
         Store.db[:bench_entries]
-          .where(Sequel[:bench_entries][:workroom_id] => :$workroom, :kind => kinds)
+          .where(Sequel[:bench_entries][:workroom_id] => workroom, :kind => kinds)
           .join(
             :treatments,
             workroom_id: Sequel[:bench_entries][:workroom_id],
             id: Sequel[:bench_entries][:treatment_id]
           )
           .join(:windows, workroom_id: Sequel[:treatments][:workroom_id], id: Sequel[:treatments][:window_id])
-          .where(Sequel[:windows][:job_id] => :$job)
+          .where(Sequel[:windows][:job_id] => jobs)
           .distinct(Sequel[:bench_entries][:treatment_id], :step, :curtain, :place)
           .order(
             Sequel[:bench_entries][:treatment_id],

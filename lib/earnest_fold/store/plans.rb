@@ -33,18 +33,20 @@ module EarnestFold
         Store.guard do
           rows =
             Store.prepared(:cuts_made, workroom: @workroom.id, job: job_id) do
-              Store.db[:plan_cuts].where(workroom_id: :$workroom, job_id: :$job, state: "cut").select(
-                :cloth_id,
-                Sequel.lit("cut->>'treatment' AS treatment"),
-                Sequel.lit("cut->>'curtain' AS curtain"),
-                Sequel.lit("(cut->>'number')::int AS number")
-              )
+              cuts_made(:$workroom).where(job_id: :$job)
             end
-          rows
-            .group_by { |row| row[:treatment] }
-            .transform_values { |own| own.map { |row| [row[:cloth_id].to_s, row[:curtain], row[:number]] } }
+          by_treatment(rows)
         end
       end
+
+      # @param job_ids [Array<Integer>]
+      # @return [Hash{Integer => Hash}] the same of each job that has any
+      def made_of(job_ids) =
+        Store.guard do
+          cuts_made(@workroom.id).where(job_id: job_ids).select_append(:job_id).all
+            .group_by { |row| row[:job_id] }
+            .transform_values { |rows| by_treatment(rows) }
+        end
 
       # Takes a plan to the table in place of the one that lies there.
       # @param facts [Hash] proved, used, bound
@@ -121,6 +123,19 @@ module EarnestFold
       end
 
       private
+
+      def cuts_made(workroom) =
+        Store.db[:plan_cuts].where(workroom_id: workroom, state: "cut").select(
+          :cloth_id,
+          Sequel.lit("cut->>'treatment' AS treatment"),
+          Sequel.lit("cut->>'curtain' AS curtain"),
+          Sequel.lit("(cut->>'number')::int AS number")
+        )
+
+      def by_treatment(rows) =
+        rows
+          .group_by { |row| row[:treatment] }
+          .transform_values { |own| own.map { |row| [row[:cloth_id].to_s, row[:curtain], row[:number]] } }
 
       def shelf = @workroom.shelf
 

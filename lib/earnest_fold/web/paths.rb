@@ -14,6 +14,8 @@ module EarnestFold
 
       def home = "/"
 
+      def today = "/today"
+
       def find = "/find"
 
       def keys = "/keys"

@@ -22,6 +22,16 @@ module EarnestFold
       # @raise [Store::Missing]
       def job(id) = job_as_it_is(id).sound
 
+      # @param most [Integer]
+      # @return [Array<Job>] those changed last, each with its works known to be sound; in as many questions as for one
+      def at_work(most)
+        ids = kept.jobs.list.first(most).map(&:id)
+        cloths, made, progress = kept.cloths.all, kept.plans.made_of(ids), kept.bench.progress_of(ids)
+        kept.jobs.all(ids).map do |job|
+          Job.new(job, cloths, house, made.fetch(job.id, {}), progress.fetch(job.id, Store::Bench::NOTHING)).sound
+        end
+      end
+
       # @param id [Integer]
       # @return [Job] unlooked at: where one work is changed, again and again, nobody asks for its order of work each
       #   time

@@ -5,11 +5,8 @@ module EarnestFold
     module Routes
       # Pages that belong to no job.
       class Elsewhere < Handler
-        get Paths.home, :home
         get Paths.find, :find
         get Paths.keys, :keys
-
-        def home = go(Paths.jobs)
 
         def find
           words = params["q"].to_s.strip[0, 80]

@@ -70,6 +70,7 @@ module EarnestFold
 
       HANDLERS = [
         Routes::Elsewhere,
+        Routes::Today,
         Routes::Reckon,
         Routes::House,
         Routes::Jobs,

@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+require "forwardable"
+
+module EarnestFold
+  module Web
+    module Screens
+      # What a day begins with: what hands do next at each bench, what waits, what is promised, and the jobs as strips
+      # of tape.
+      class Today
+        extend Forwardable
+
+        # More windows than these aren't drawn on a strip.
+        MOST_DRAWN = 8
+        # So much of what waits is told; the rest stands at its job.
+        MOST_WAITING = 12
+
+        # @param today [Work::Today]
+        # @param diary [Diary] in whose words a step is told
+        def initialize(today, diary)
+          @today, @diary = today, diary
+        end
+
+        def_delegators :@today, :benches, :promised, :sheets
+        def_delegators :@diary, :whose, :path, :day_words
+
+        def page_title = Words.say("today.title")
+
+        # @return [String] the day it is
+        def day = Words.day(@today.diary.now.to_date)
+
+        # @return [Array<Work::Today::Wait>]
+        def waiting = @waiting ||= @today.waiting
+
+        # @param wait [Work::Today::Wait]
+        # @return [String] what waits
+        def waits(wait) = [wait.entry&.title, wait.sheet.job.title].compact.join(", ")
+
+        # @return [String] for what
+        def for_what(wait)
+          case wait.why
+          when :stop then Words.check(wait.told, wait.sheet.unit)
+          when :wanting then Words.say("today.wanting", what: missing(wait))
+          when :cloth then Words.say("today.cloth", day: Words.day(wait.told))
+          else Words.say("today.parts", parts: wait.told.map { |part| short(part, wait.sheet.unit) }.join(", "))
+          end
+        end
+
+        # @return [String] where it is put right
+        def wait_path(wait)
+          return Paths.job(wait.sheet.job.id) unless wait.entry
+
+          station = (wait.why == :stop) ? stopped_at(wait) : wait.entry.following
+          Paths.station(wait.sheet.job.id, wait.entry.id, station)
+        end
+
+        # @param placed [Reckoning::Diary::Laid]
+        # @return [String] the first step of it
+        def what(placed) = Words.steps(@today.diary.about(placed.task.key).steps.first(1))
+
+        # @return [String, nil] how many steps come after that before the work leaves the bench
+        def more(placed)
+          rest = @today.diary.about(placed.task.key).steps.size - 1
+          Words.say("today.steps_more", count: rest) if rest.positive?
+        end
+
+        # @param placed [Reckoning::Diary::Laid]
+        # @return [String] "8:30", with the day where it isn't today
+        def from(placed)
+          time = @today.diary.time(placed.from)
+          hour = time.strftime("%-H:%M")
+          (time.to_date == @today.diary.now.to_date) ? hour : "#{Words.day(time.to_date)}, #{hour}"
+        end
+
+        # @return [String] SVG of the work at a bench
+        def silhouette(placed)
+          about = @today.diary.about(placed.task.key)
+          Pictures.silhouette(about.sheet, about.entry)
+        end
+
+        # @return [Array<Array(Work::AtWork, String)>] a job's works with their drawings
+        def drawn(sheet) = sheet.works.first(MOST_DRAWN).map { |entry| [entry, Pictures.silhouette(sheet, entry)] }
+
+        # @return [String] SVG: how far a job has come
+        def strip(sheet)
+          sheet.once(:strip) do
+            behind, all = sheet.works.sum(&:behind), sheet.works.sum { |entry| entry.stations.size }
+            says = Words.say("today.come", behind: behind, all: all)
+            Drawings::TapeStrip.new(behind, all, stopped: stopped?(sheet), says: says).to_s
+          end
+        end
+
+        # @return [String] where work goes on at one of its works
+        def next_path(sheet, entry) = Paths.station(sheet.job.id, entry.id, entry.following)
+
+        private
+
+        def stopped?(sheet) = sheet.works.any? { |entry| entry.checks.any?(&:stop?) }
+
+        def missing(wait) = wait.told.map { |problem| Words.missing(problem, wait.sheet.unit) }.uniq.join("; ")
+
+        def short(part, unit) = "#{Words.figure(part.short, unit)} #{Words.say("sundries.#{part.name}").downcase}"
+
+        # An alteration is put right where it is said what is done.
+        def stopped_at(wait) = wait.entry.altered_as ? "alter" : Reckoning::Checks.station_of(wait.told)
+      end
+    end
+  end
+end

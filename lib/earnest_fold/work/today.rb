@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Work
+    # What a day begins with: what hands do next at each bench, what waits and for what, what is promised, and
+    # the jobs that somebody is at.
+    class Today
+      # Looked at are so many jobs, those changed last.
+      MOST = 24
+      # What is promised is told for so many days.
+      AHEAD = 14
+      # What waits: `why` is :stop, :wanting, :cloth or :parts; `told` a check, problems, a date or parts that are
+      # short; `entry` nil where the whole job waits.
+      Wait = Reckoning::Value.define(:why, :sheet, :entry, :told)
+      # What is done next at a bench, and after that.
+      AtBench = Reckoning::Value.define(:bench, :now, :after)
+      # A job's promise with the working days to spare, which are fewer than none where it is late; nil where nothing
+      # is left to do.
+      Promise = Reckoning::Value.define(:sheet, :promised, :spare)
+
+      # @param workroom [Workroom]
+      # @param diary [Diary]
+      # @return [Today]
+      def self.of(workroom, diary) = new(workroom.at_work(MOST), diary)
+
+      # @return [Array<Job>] the last changed first
+      attr_reader :sheets
+      # @return [Diary]
+      attr_reader :diary
+
+      # @param sheets [Array<Job>]
+      # @param diary [Diary]
+      def initialize(sheets, diary)
+        @sheets, @diary = sheets, diary
+      end
+
+      # @return [Array<AtBench>] those at which there is something to do, in the order of what comes first
+      def benches
+        diary.plan.placed.group_by { |placed| placed.task.bench }
+          .map { |bench, placed| AtBench.new(bench: bench, now: placed[0], after: placed[1]) }
+      end
+
+      # @return [Array<Wait>] what holds work first
+      def waiting = stopped + wanting + cloths + parts
+
+      # @return [Array<Promise>] the next one first
+      def promised
+        last = diary.now.to_date + AHEAD
+        diary.sheets.filter_map { |sheet| promise(sheet) }.select { |one| one.promised <= last }.sort_by(&:promised)
+      end
+
+      private
+
+      def works = sheets.flat_map { |sheet| sheet.works.map { |entry| [sheet, entry] } }
+
+      def stopped
+        works.filter_map do |sheet, entry|
+          stop = entry.reckoning && entry.checks.find(&:stop?)
+          stop && Wait.new(why: :stop, sheet: sheet, entry: entry, told: stop)
+        end
+      end
+
+      def wanting =
+        works.reject { |_, entry| entry.reckoning }.map do |sheet, entry|
+          Wait.new(why: :wanting, sheet: sheet, entry: entry, told: entry.problems)
+        end
+
+      # Cloth that work waits for, once for each job.
+      def cloths
+        awaited = diary.plan.placed.map { |placed| diary.about(placed.task.key) }.select(&:awaited)
+        awaited.uniq { |about| about.sheet.job.id }.map do |about|
+          Wait.new(why: :cloth, sheet: about.sheet, entry: nil, told: about.awaited)
+        end
+      end
+
+      def parts =
+        diary.sheets.select { |sheet| diary.held?(sheet.job) }.map do |sheet|
+          Wait.new(why: :parts, sheet: sheet, entry: nil, told: diary.short(sheet.job.id))
+        end
+
+      def promise(sheet)
+        promised = Diary.date(sheet.job, "promised") or return
+        ready = diary.plan.ready(sheet.job.id)
+        Promise.new(sheet: sheet, promised: promised, spare: ready && spare(ready, promised))
+      end
+
+      # @return [Integer] working days between
+      def spare(ready, promised)
+        works = ->(from, to) { (from...to).count { |date| diary.plan.calendar.works?(date) } }
+        (ready <= promised) ? works.(ready, promised) : -works.(promised, ready)
+      end
+    end
+  end
+end

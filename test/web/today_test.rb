@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+require "web_test_helper"
+
+# What a day begins with: the next step at each bench, what waits and for what, what is promised, the jobs on their way.
+class TodayTest < WebTest
+  def test_it_opens_where_there_is_a_job_and_reckon_where_there_is_none
+    get "/"
+    assert_match(%r{/today\z}, last_response["Location"])
+    workroom.rows(:jobs).delete
+    get "/"
+    assert_match(%r{/reckon\z}, last_response["Location"])
+    get "/today"
+    assert_equal 200, last_response.status
+    assert_match(/No job has a day yet.*Nothing waits.*Nothing is promised/, text)
+  end
+
+  def test_what_hands_do_next_leads_to_the_bench
+    get "/today"
+    lounge = job("Residents' lounge")
+    assert_match(/Next at each bench/, text)
+    step = last_response.body[/href="(#{Regexp.escape("/jobs/#{lounge.id}/")}treatments\/\d+\/bench[^"]*)"/, 1]
+    step ||= last_response.body[%r{href="(/jobs/\d+/treatments/\d+/bench[^"]*)"}, 1]
+    get CGI.unescapeHTML(step)
+    assert_equal 200, last_response.status
+  end
+
+  def test_what_waits_says_for_what_and_where_to_put_it_right
+    workroom.jobs.create(title: "Net loft", unit: "cm").then do |id|
+      workroom.jobs.add_window(id, room: "", name: "Gable", spec: S::StartingRules::UNMEASURED)
+    end
+    get "/today"
+    assert_match(/Stop East window, Breakfast room The eyelets measure/, text)
+    assert_match(/Figures Gable, Net loft wants the length of the support; a drop reading/, text)
+    assert_match(/Cloth Residents' lounge comes on/, text)
+    stopped = last_response.body[%r{href="(/jobs/\d+/treatments/\d+/\w+)">East window}, 1]
+    get stopped
+    assert_match(/The eyelets measure/, text)
+  end
+
+  def test_what_is_promised_says_what_is_to_spare
+    today = Date.today
+    workroom.jobs.set_dates(office.id, {"promised" => (today + 1).iso8601}, version: office.version)
+    get "/today"
+    assert_match(/#{EarnestFold::Words.day(today + 1)} Ticket office (\d+ days? late|\d+ days? to spare|done)/, text)
+  end
+
+  def test_a_strip_is_as_far_as_the_job_has_come
+    get "/today"
+    assert_match(/aria-label="\d+ of 7 stations are behind"/, last_response.body)
+  end
+end

@@ -62,6 +62,14 @@
     if (event.target.closest("[data-print]")) window.print();
   });
 
+  // What is folded away opens where somebody is led to it.
+  function unfold() {
+    var place = location.hash.length > 1 && document.getElementById(location.hash.slice(1));
+    if (place && place.matches("details")) place.open = true;
+  }
+  unfold();
+  window.addEventListener("hashchange", unfold);
+
   // On a phone the places stand behind a menu.
   document.addEventListener("click", function (event) {
     var menu = document.querySelector(".menu"), pressed = event.target.closest(".menu");

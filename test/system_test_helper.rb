@@ -50,6 +50,12 @@ class SystemTest < EarnestFoldTest
     find_field(label).send_keys(:tab)
   end
 
+  # Opens what is folded away under these words, where it isn't open.
+  def unfold(words)
+    summary = find("summary", text: words)
+    summary.click unless summary.find(:xpath, "..")[:open] == "true"
+  end
+
   # Everything that was typed and said here is taken.
   def assert_settled = assert_selector("#journal[data-waiting='0']", visible: :all)
 

@@ -23,7 +23,8 @@ class AlteringInTheBrowserTest < SystemTest
   def test_a_printed_pair_is_pinned_altered_at_top_and_foot_and_priced_by_its_clock
     visit "/jobs"
     click_link "Ticket office"
-    within("section", text: "Somebody's own curtain") do
+    unfold "Somebody's own curtain"
+    within("details", text: "Somebody's own curtain") do
       fill_in "Which curtains, or where they hang", with: "Printed pair"
       select "Shortened at top and foot", from: "What is to be done"
       click_button "Take it in"
@@ -65,7 +66,7 @@ class AlteringInTheBrowserTest < SystemTest
     row.find(".move-it").click
     fill_in "To the day", with: (Date.today + 60).strftime("%m/%d/%Y")
     click_button "Move it"
-    refute_equal before, find(".promises tr", text: "Upper landing").all("td")[1].text
+    assert_selector(".promises tr", text: "Upper landing") { |moved| moved.all("td")[1].text != before }
     assert_selector ".promises", text: "days late"
     assert_equal 1, workroom.diary.moves.size
     visit "/diary?week=#{workroom.diary.moves.first.day.iso8601}"
@@ -104,7 +105,8 @@ class AlteringInTheBrowserTest < SystemTest
   def take_in
     visit "/jobs"
     click_link "Ticket office"
-    within("section", text: "Somebody's own curtain") do
+    unfold "Somebody's own curtain"
+    within("details", text: "Somebody's own curtain") do
       fill_in "Which curtains, or where they hang", with: "Ticket hall pair"
       select "Shortened, the made hem kept", from: "What is to be done"
       click_button "Take it in"

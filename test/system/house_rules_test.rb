@@ -123,6 +123,7 @@ class HouseRulesTest < SystemTest
   def office = workroom.jobs.find(workroom.jobs.list.find { |line| line.title == "Ticket office" }.id).treatments.first
 
   def measure(name, length, left, right)
+    unfold "Add a window"
     fill_in "Room", with: "Attic"
     fill_in "Window", with: name
     click_on "Measure it"

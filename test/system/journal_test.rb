@@ -218,6 +218,7 @@ class JournalTest < SystemTest
   # Half a form filled in is left alone when the page is renewed round it.
   def test_what_is_half_filled_in_stays_while_something_else_is_sent
     visit "/jobs/#{office.id}"
+    unfold "Add a window"
     fill_in "Room", with: "Boat shed"
     slow(150)
     page.execute_script(%(document.querySelector("textarea[name=notes]").value = "ladder"))

@@ -55,8 +55,28 @@ module EarnestFold
         # @return [Array<String>] how a window, and a layer where there are several, can be moved
         def moves(entry) = %w[window-before window-after] + (layered?(entry) ? %w[layer-before layer-after] : [])
 
-        # @return [String] SVG
-        def silhouette(entry) = Pictures.silhouette(sheet, entry)
+        # @return [String] SVG: its windows as they will hang
+        def wall
+          sheet.once(:wall, more_windows) { Wall.new(sheet, more: [Words.say("job.one_more"), more_windows]).to_s }
+        rescue => error
+          RequestLog.note("the wall of job #{job.id} can't be drawn", error)
+          ""
+        end
+
+        # @return [Array<Array(Work::AtWork, String)>] what holds it: the works that a check stops or that figures are
+        #   wanting of, and why
+        def held = entries.filter_map { |entry| (words = holds(entry)) && [entry, words] }
+
+        private def holds(entry)
+          return Words.say("today.wanting", what: wanting(entry)) unless entry.reckoning
+
+          stop = entry.checks.find(&:stop?)
+          stop && Words.check(stop, unit)
+        end
+
+        private def wanting(entry) = entry.problems.map { |one| Words.missing(one, unit) }.uniq.join("; ")
+
+        private def more_windows = "#{Paths.job(job.id)}#new-window"
 
         # @yieldreturn [String] the window's card
         def card(entry, &block) = Fragments.of(sheet, :card, entry.id, &block)

@@ -54,7 +54,8 @@ begin
   EarnestFold::Store.migrate
   EarnestFold::Store.workroom.once.forget_old
   unless ARGV.include?("--no-demo")
-    EarnestFold::Store::DemoHouse.new(EarnestFold::Store.workroom).load(reset: ARGV.include?("--reset-demo"))
+    house = EarnestFold::Store::DemoHouse.new(EarnestFold::Store.workroom)
+    house.load(reset: ARGV.include?("--reset-demo"), whole: true)
   end
 
   require "puma"

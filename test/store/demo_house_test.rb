@@ -17,6 +17,19 @@ class DemoHouseTest < StoreTest
     sheets.flat_map(&:entries).each { |entry| assert entry.reckoning, "#{entry.title}: #{entry.problems.inspect}" }
   end
 
+  def test_the_whole_of_it_has_every_heading_method_opening_and_alteration
+    assert S::DemoHouse.new(workroom).load(whole: true)
+    sheets = EarnestFold::Work::Workroom.new(workroom).at_work(50)
+    works = sheets.flat_map(&:works)
+    specs = works.map { |work| work.record.spec }
+    reckoning = EarnestFold::Reckoning
+    assert_empty reckoning::Headings.names - specs.map { |spec| spec.dig("heading", "kind") }
+    assert_empty reckoning::Alterations.names - specs.map { |spec| spec["kind"] }
+    assert_empty reckoning::Opening::KINDS - specs.map { |spec| spec.dig("opening", "kind") }
+    assert_empty reckoning::Methods::Kinds.map(&:name) - works.filter_map { |work| method_of(work) }
+    assert_equal ["Hatch"], works.reject(&:reckoning).map(&:title)
+  end
+
   def test_it_leaves_a_furnished_workroom_alone
     workroom.jobs.create(title: "Mine", unit: "cm")
     refute S::DemoHouse.new(workroom).load
@@ -29,4 +42,8 @@ class DemoHouseTest < StoreTest
     assert S::DemoHouse.new(workroom).load(reset: true)
     refute_includes workroom.jobs.list.map(&:title), "Mine"
   end
+
+  private
+
+  def method_of(work) = work.altered_as ? nil : work.reckoning&.treatment&.order_of_work&.name
 end

@@ -12,6 +12,7 @@ module EarnestFold
       MOST, TALLEST = 5, 260
       LIKELY = {length: R::Length.mm(1800), drop: R::Length.mm(2140)}.freeze
       GHOST = R::Length.mm(1100)
+      SHORT = R::Length.mm(1100)
       RAIL = R::Length.mm(700)
       FOLD = 7
       # One window: its `layers` from the glass to the room (none: not measured yet), what is on the wall by name. Its
@@ -49,7 +50,9 @@ module EarnestFold
         Scale.new([wide, TALLEST / longest.mm.to_f].min)
       end
 
-      def longest = [*@windows.map { |one| down(one) }, *@own.map(&:length).compact, LIKELY[:drop] / 2].max
+      # What hangs folded over a rail takes half its length.
+      def longest =
+        @longest ||= [*@windows.map { |one| down(one) }, *@own.filter_map(&:length).map { |one| one / 2 }, SHORT].max
 
       def height = row_height * @rows.size
 

@@ -180,26 +180,28 @@ module EarnestFold
 
       # Loads the house into an empty workroom; into one that isn't, only when told to start afresh.
       # @param reset [Boolean] takes away everything that is there first
+      # @param whole [Boolean] every room of it, with every heading, method and alteration; else those most used
       # @param today [Date] from which its promises are counted
       # @return [Boolean] whether anything was loaded
-      def load(reset: false, today: Date.today)
+      def load(reset: false, whole: false, today: Date.today)
         @today = today
         @workroom.transaction do
           [:papers, :jobs, :cloths, :tapes, :people, :rule_sets].each { |one| @workroom.rows(one).delete } if reset
           @workroom.rows(:paper_numbers).delete if reset
           next false unless [:jobs, :cloths].all? { |table| @workroom.rows(table).empty? }
 
-          furnish
+          furnish(whole)
           true
         end
       end
 
       private
 
-      def furnish
+      def furnish(whole)
         cloths = CLOTHS.transform_values { |spec, colour| @workroom.cloths.create(spec, colour: colour).to_s }
         sets = @workroom.house.read.sets.to_h { |set| [set.name, set.id.to_s] }
         tapes = Tapes::ALL.transform_values { |spec| @workroom.tapes.create(spec).to_s }
+        the_rest(cloths, sets) if whole
         Rooms::JOBS.each { |job| room(job, cloths, sets, tapes) }
         vestry
         @workroom.house.update(version: @workroom.house.read.version, on_hand: ON_HAND)
@@ -210,6 +212,35 @@ module EarnestFold
         landing(cloths)
         office(cloths)
         timed
+      end
+
+      # Loaded first, so that the rooms most looked at were changed last.
+      def the_rest(cloths, sets)
+        guests
+        newcomer(cloths)
+        MoreRooms::JOBS.each { |job| room(job, cloths, sets, {}) }
+      end
+
+      # A window with nothing but what must be given, and one that nobody has measured.
+      def newcomer(cloths)
+        set = @workroom.house.read.first_set
+        id = @workroom.jobs.create(title: "Linen room", unit: "cm")
+        unit = Reckoning::Units::CM
+        {"Window" => MoreRooms::NEWCOMER.merge("face" => cloths["ferry"]), "Hatch" => StartingRules::UNMEASURED}
+          .each { |name, spec| @workroom.jobs.add_window(id, room: "", name: name, spec: set.applied(spec, unit)) }
+      end
+
+      def guests
+        alterations = MoreRooms::GUESTS.map do |kind, name|
+          Reckoning::Alterations.fetch(kind).example.merge("id" => name)
+        end
+        @workroom.jobs.bring_in(
+          title: "Guests' own curtains",
+          unit: "cm",
+          extras: {"alterations" => alterations},
+          cloths: {},
+          windows: []
+        )
       end
 
       def landing(cloths)
@@ -276,7 +307,7 @@ module EarnestFold
           end
         )
         @workroom.jobs.set_notes(id, notes, version: version(id))
-        promised(id, Rooms::DATES.fetch(title, {}))
+        promised(id, Rooms::DATES.merge(MoreRooms::DATES).fetch(title, {}))
       end
 
       # @param dates [Hash{String => Integer}] so many days from today

@@ -109,6 +109,7 @@ class FirstWindowTest < SystemTest
   def add_window(room, name)
     fill_in "Room", with: room
     fill_in "Window", with: name
+    choose "Hand-finished, lined", allow_label_click: true
     click_on "Measure it"
   end
 

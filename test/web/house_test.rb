@@ -182,6 +182,19 @@ class HouseTest < WebTest
     end
   end
 
+  def test_a_new_window_is_made_like_the_set_that_was_chosen_or_like_the_one_before
+    id = workroom.jobs.create(title: "Net loft", unit: "cm")
+    made = lambda do |**typed|
+      send_form("/jobs/#{id}/windows", "name" => "Gable", **typed)
+      workroom.jobs.find(id).treatments.last.spec
+    end
+    assert_equal set("Unlined").id.to_s, made.call["rules"]
+    assert_equal set("Hall").id.to_s, made.call("rules" => set("Hall").id.to_s)["rules"]
+    get "/jobs/#{id}"
+    assert_match(/value="#{set("Hall").id}" checked/, last_response.body)
+    assert_equal set("Unlined").id.to_s, made.call("rules" => "no set")["rules"]
+  end
+
   private
 
   def set(name) = workroom.house.read.sets.find { |one| one.name == name }

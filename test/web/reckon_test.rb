@@ -10,7 +10,8 @@ class ReckonTest < WebTest
   LEAST = {"support.length" => "248", "drop.readings.left" => "229", "cloth.width" => "138"}.freeze
   STUDY = LEAST.merge(
     "return_left" => "7", "return_right" => "7", "overlap" => "8", "heading.fullness" => "2", "cloth.selvedge" => "1",
-    "cloth.vertical_repeat" => "64", "cloth.price" => "31.50", "making.hem.depth" => "8", "making.side.depth" => "4"
+    "cloth.vertical_repeat" => "64", "cloth.price" => "31.50", "making.hem.depth" => "8",
+    "making.side.kind" => "single", "making.side.depth" => "4", "making.side.turn_under" => "1", "making.seam" => "1.5"
   ).freeze
   # A cloth's figures, typed where there is no cloth of the workroom's.
   CLOTH = %w[width selvedge vertical_repeat horizontal_repeat match one_way shrink_percent price].freeze

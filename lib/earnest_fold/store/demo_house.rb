@@ -223,7 +223,7 @@ module EarnestFold
 
       # A window with nothing but what must be given, and one that nobody has measured.
       def newcomer(cloths)
-        set = @workroom.house.read.first_set
+        set = @workroom.house.read.starting_set
         id = @workroom.jobs.create(title: "Linen room", unit: "cm")
         unit = Reckoning::Units::CM
         {"Window" => MoreRooms::NEWCOMER.merge("face" => cloths["ferry"]), "Hatch" => StartingRules::UNMEASURED}

@@ -15,8 +15,11 @@ module EarnestFold
         # @return [RuleSet, nil]
         def set(id) = sets.find { |one| one.id.to_s == id.to_s }
 
-        # @return [RuleSet] the one that new windows take
+        # @return [RuleSet] the one that stands first
         def first_set = sets.first
+
+        # @return [RuleSet] the one that a new window takes while nobody chooses: nothing hangs behind its face yet
+        def starting_set = sets.find { |set| set.spec.dig("metric", "lining").nil? } || first_set
 
         # @return [Hash] what a lining starts from where the treatment's own set says nothing of one
         def lining(set, unit) = [set, *sets].compact.filter_map { |one| one.lining(unit) }.first || {}

@@ -26,7 +26,7 @@ module EarnestFold
           return named(own.except("answers")) if copy?
 
           named(
-            @sheet.settled.first_set.applied(
+            @sheet.settled.starting_set.applied(
               {"support" => own.fetch("support", {}).slice("kind", "length")}.merge(own.slice(*SHARED)),
               @sheet.unit
             )

@@ -114,7 +114,7 @@ module EarnestFold
         def started
           return starting.altered({}, kind) if altering?
 
-          spec = @settled.first_set.applied(Store::StartingRules::UNMEASURED, @unit)
+          spec = @settled.starting_set.applied(Store::StartingRules::UNMEASURED, @unit)
           spec = chosen(spec, "rules", @settled.sets.map { |set| set.id.to_s })
           spec = chosen(spec, "heading.kind", R::Headings.names)
           ids = @records.map { |one| one.id.to_s }

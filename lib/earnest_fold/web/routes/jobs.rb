@@ -46,7 +46,7 @@ module EarnestFold
             return page(:job, Screens::Job.new(job, typed: form.typed, problem: form.problem), status: 422)
           end
 
-          spec = job.settled.first_set.applied(Store::StartingRules::UNMEASURED, job.unit)
+          spec = form.set(job.settled).applied(Store::StartingRules::UNMEASURED, job.unit)
           made = workroom.jobs.add_window(job.job.id, **form.values, spec: spec)
           go(Paths.station(job.job.id, made, "measure"))
         end

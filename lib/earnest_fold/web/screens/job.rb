@@ -17,6 +17,14 @@ module EarnestFold
 
         def job = sheet.job
 
+        # @return [Array<Array(Store::RuleSet, String, Boolean)>] the house's sets, each drawn, and whether it is the
+        #   one to start from: what was typed, else what the window before took
+        def sets
+          house, taken = sheet.settled, typed["rules"] || entries.last&.record&.spec&.[]("rules")
+          chosen = house.set(taken) || house.starting_set
+          house.sets.map { |set| [set, Drawings::SetSection.new(set, unit).to_s, set.id == chosen.id] }
+        end
+
         # @return [Array<String>] what can be done to somebody's own curtains
         def alterations = Reckoning::Alterations.sort_by(&:place).map(&:kind)
 

@@ -88,10 +88,10 @@ class RememberingTest < WebTest
   def paths
     jobs, work = "/jobs/#{office.id}", "/jobs/#{office.id}/treatments/#{quay.id}"
     altered = "/jobs/#{chapel.id}/treatments/#{pair.id}"
-    %w[measure heading cloth compare cutting making bench hanging log].map { |name| "#{work}/#{name}" } +
+    %w[measure heading cloth near compare cutting making bench hanging log].map { |name| "#{work}/#{name}" } +
       %w[measure alter making hanging].map { |name| "#{altered}/#{name}" } +
       ["", "/account", "/read-back", "/needs.csv", "/table/#{twill.id}"].map { |name| "#{jobs}#{name}" } +
-      %W[/jobs /cloths /shelf /shelf/#{roll.id} /diary /logbook #{altered}/came-in]
+      %W[/today /jobs /cloths /shelf /shelf/#{roll.id} /diary /logbook #{altered}/came-in]
   end
 
   def shown(path)

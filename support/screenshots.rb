@@ -20,8 +20,8 @@ jobs = lambda { |title, station = nil|
 PICTURES = {
   "reckon" => [1280, 800, lambda { |page|
     figures = {"support.length" => 248, "return_left" => 7, "return_right" => 7, "overlap" => 8,
-      "drop.readings.left" => 229, "cloth.width" => 138, "cloth.selvedge" => 1, "cloth.vertical_repeat" => 64,
-      "cloth.price" => "31.50", "unit" => "cm"}
+               "drop.readings.left" => 229, "cloth.width" => 138, "cloth.selvedge" => 1, "cloth.vertical_repeat" => 64,
+               "cloth.price" => "31.50", "unit" => "cm"}
     page.visit("#{ADDRESS}/reckon?#{URI.encode_www_form(figures)}")
     page.has_selector?(".near-figure")
   }],

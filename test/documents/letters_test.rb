@@ -13,7 +13,7 @@ class LettersTest < EarnestFoldTest
 
   def test_every_letter_of_latin_greek_and_cyrillic_is_printed
     paper = D::Paper.new(NAMES.first, about: NAMES.last)
-    paper.table("Ελένη Щ", %w[Name], NAMES.map { |name| [name] })
+    paper.table("Ελένη Щ", %w[Name], NAMES.zip)
     paper.list("", nil, NAMES.map { |name| [name, name] }, [200])
     NAMES.each { |name| paper.note(name) }
     printed = read(paper.render)

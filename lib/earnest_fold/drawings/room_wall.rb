@@ -90,7 +90,7 @@ module EarnestFold
       def window(window, left, wide, top)
         @svg.link(window.href, says: window.title) do
           features(window, left, top)
-          window.layers.empty? ? open(left, wide, top, @scale[down(window)]) : hang(window, left, wide, top)
+          window.layers.empty? ? unmeasured(left, wide, top, @scale[down(window)]) : hang(window, left, wide, top)
           title(window.title, left, wide, top)
         end
         dimension(window, left, wide, top) if window.length
@@ -129,7 +129,7 @@ module EarnestFold
         @svg.path((1..count).flat_map { |fold| ["M", x + wide * (fold - 0.5) / count, top, "v", tall] }, class: "fold")
       end
 
-      def open(left, wide, top, tall)
+      def unmeasured(left, wide, top, tall)
         @svg.rect(left, top, wide, tall, class: "cloth likely", fill: "none")
         @svg.line(left - 6, top - 3, left + wide + 6, top - 3, class: "support thin")
       end

@@ -87,7 +87,7 @@ module EarnestFold
       # @return [Integer] working days between
       def spare(ready, promised)
         works = ->(from, to) { (from...to).count { |date| diary.plan.calendar.works?(date) } }
-        (ready <= promised) ? works.(ready, promised) : -works.(promised, ready)
+        (ready <= promised) ? works.call(ready, promised) : -works.call(promised, ready)
       end
     end
   end

@@ -8,7 +8,7 @@ module EarnestFold
       module MoreRooms
         READ = ->(*readings) { {"readings" => readings, "taken_at" => %w[left middle right].first(readings.size)} }
         DOUBLE = ->(depth) { {"kind" => "double", "depth" => depth} }
-        HEM = ->(depth) { {"hem" => DOUBLE.(depth), "side" => DOUBLE.("2 cm")} }
+        HEM = ->(depth) { {"hem" => DOUBLE.call(depth), "side" => DOUBLE.call("2 cm")} }
         LINED = {
           "cloth" => "sateen",
           "lift" => "2.5 cm",
@@ -21,9 +21,9 @@ module EarnestFold
         SNUG = {
           "support" => {"kind" => "pole", "diameter" => "2.8 cm"},
           "opening" => {"kind" => "dress_pair", "cover" => "44 cm"},
-          "drop" => READ.("202 cm", "202.4 cm").merge("offset" => "-1 cm"),
+          "drop" => READ.call("202 cm", "202.4 cm").merge("offset" => "-1 cm"),
           "heading" => {"kind" => "fixed_pitch", "fullness" => 3, "pitch" => "10 cm", "top_turn" => "7 cm"},
-          "making" => HEM.("8 cm").merge("seam" => "1.5 cm"),
+          "making" => HEM.call("8 cm").merge("seam" => "1.5 cm"),
           "face" => "ferry",
           "lining" => LINED,
           "method" => "bagged_hem_first",
@@ -32,7 +32,7 @@ module EarnestFold
         STUDIO = {
           "support" => {"kind" => "rod", "length" => "312 cm", "diameter" => "1.2 cm"},
           "opening" => {"kind" => "panels", "panels" => 3},
-          "drop" => READ.("168 cm", "168.3 cm"),
+          "drop" => READ.call("168 cm", "168.3 cm"),
           "heading" => {
             "kind" => "rod_pocket",
             "fullness" => "2",
@@ -40,7 +40,7 @@ module EarnestFold
             "pocket" => "4 cm",
             "turn_under" => "1.5 cm"
           },
-          "making" => HEM.("6 cm").merge("seam" => "1 cm"),
+          "making" => HEM.call("6 cm").merge("seam" => "1 cm"),
           "face" => "voile",
           "run" => "railroad",
           "method" => "unlined_sides_first"
@@ -48,7 +48,7 @@ module EarnestFold
         GABLE = {
           "support" => {"kind" => "pole", "length" => "124 cm", "diameter" => "3 cm"},
           "opening" => {"kind" => "pair"},
-          "drop" => READ.("150 cm", "151.5 cm").merge("offset" => "-2 cm"),
+          "drop" => READ.call("150 cm", "151.5 cm").merge("offset" => "-2 cm"),
           "heading" => {
             "kind" => "tab_top",
             "fullness" => "1.5",
@@ -57,7 +57,7 @@ module EarnestFold
             "tab_drop" => "5 cm",
             "tab_spacing" => "16 cm"
           },
-          "making" => HEM.("7 cm").merge("seam" => "1.5 cm"),
+          "making" => HEM.call("7 cm").merge("seam" => "1.5 cm"),
           "face" => "stripe",
           "lining" => LINED,
           "method" => "bagged_middle_first"
@@ -65,9 +65,9 @@ module EarnestFold
         DORMER = {
           "support" => {"kind" => "pole", "length" => "96 cm", "diameter" => "2 cm", "carriers" => 20},
           "opening" => {"kind" => "one_way_right"},
-          "drop" => READ.("140.5 cm", "140 cm"),
+          "drop" => READ.call("140.5 cm", "140 cm"),
           "heading" => {"kind" => "clip_ring", "fullness" => "1.5", "top_turn" => "5 cm", "clip_spacing" => "14 cm"},
-          "making" => HEM.("5 cm"),
+          "making" => HEM.call("5 cm"),
           "face" => "ferry",
           "method" => "unlined_hem_first"
         }.freeze
@@ -75,7 +75,7 @@ module EarnestFold
           "support" => {"kind" => "track", "length" => "210 cm", "carriers" => 40},
           "opening" => {"kind" => "pair"},
           "overlap" => "8 cm",
-          "drop" => READ.("228 cm", "227.2 cm").merge("offset" => "-1 cm"),
+          "drop" => READ.call("228 cm", "227.2 cm").merge("offset" => "-1 cm"),
           "heading" => {
             "kind" => "pleater_hook",
             "fullness" => "2.2",
@@ -84,7 +84,7 @@ module EarnestFold
             "edge" => 3,
             "top_turn" => "2 cm"
           },
-          "making" => HEM.("8 cm").merge("seam" => "1.5 cm", "width_step" => "half"),
+          "making" => HEM.call("8 cm").merge("seam" => "1.5 cm", "width_step" => "half"),
           "face" => "stripe",
           "lining" => LINED,
           "method" => "lining_under_hem"
@@ -92,14 +92,14 @@ module EarnestFold
         DIVIDING = {
           "support" => {"kind" => "batten", "length" => "5.6 m"},
           "opening" => {"kind" => "one_way_left"},
-          "drop" => READ.("3.42 m", "3.4 m").merge("offset" => "2 cm"),
+          "drop" => READ.call("3.42 m", "3.4 m").merge("offset" => "2 cm"),
           "heading" => {
             "kind" => "webbing",
             "fullness" => {"percent_added" => 75},
             "top_turn" => "10 cm",
             "eyelet_spacing" => "30 cm"
           },
-          "making" => HEM.("15 cm").merge("seam" => "2 cm"),
+          "making" => HEM.call("15 cm").merge("seam" => "2 cm"),
           "face" => "velvet",
           "lining" => LINED,
           "method" => "tabled",
@@ -108,9 +108,9 @@ module EarnestFold
         OFFICE_PANELS = {
           "support" => {"kind" => "track", "length" => "160 cm"},
           "opening" => {"kind" => "panels", "panels" => 2},
-          "drop" => READ.("196 cm").merge("offset" => "-1 cm"),
+          "drop" => READ.call("196 cm").merge("offset" => "-1 cm"),
           "heading" => {"kind" => "buckram_panel", "fullness" => 1, "buckram" => "10 cm", "buckram_folds" => 2},
-          "making" => HEM.("8 cm"),
+          "making" => HEM.call("8 cm"),
           "face" => "ferry",
           "method" => "pressed_sewn_last"
         }.freeze
@@ -118,7 +118,7 @@ module EarnestFold
         NEWCOMER = {
           "support" => {"kind" => "track", "length" => "132 cm"},
           "opening" => {"kind" => "pair"},
-          "drop" => READ.("121 cm"),
+          "drop" => READ.call("121 cm"),
           "face" => "ferry"
         }.freeze
         JOBS = [

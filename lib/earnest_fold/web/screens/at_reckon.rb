@@ -57,7 +57,7 @@ module EarnestFold
         # @return [Array<String>] what is still to be given before there is an answer
         def missing
           wanting = entry.problems.map { |problem| wanted(problem) }
-          @asked.cloth.problems.empty? || wanting.empty? ? wanting.uniq : (wanting + cloth_troubles).uniq
+          (@asked.cloth.problems.empty? || wanting.empty?) ? wanting.uniq : (wanting + cloth_troubles).uniq
         end
 
         # @return [Array<String>] the fields that are still to be filled in
@@ -90,7 +90,7 @@ module EarnestFold
         end
 
         def cloth_troubles
-          @asked.cloth.problems.reject { |name, _| name == "width" }
+          @asked.cloth.problems.except("width")
             .map { |name, problem| "#{Words.say("cloth_fields.#{name}")}: #{Words.field_problem(problem, unit)}" }
         end
 

@@ -558,6 +558,7 @@ module Bench
     stations = %w[measure heading cloth compare cutting changes].to_h { |name| [name, "#{treatment(job)}/#{name}"] }
     {
       "bare page" => "/keys",
+      "today" => "/today",
       "jobs" => "/jobs",
       "job" => "/jobs/#{job.id}",
       **stations,

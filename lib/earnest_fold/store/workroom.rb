@@ -55,6 +55,9 @@ module EarnestFold
       # @return [Logbook]
       def logbook = Logbook.new(self)
 
+      # @return [Today]
+      def today = Today.new(self)
+
       # @return [People]
       def people = People.new(self)
 

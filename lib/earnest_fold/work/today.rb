@@ -5,6 +5,8 @@ module EarnestFold
     # What a day begins with: what hands do next at each bench, what waits and for what, what is promised, and
     # the jobs that somebody is at.
     class Today
+      include Remembers
+
       # Looked at are so many jobs, those changed last.
       MOST = 24
       # What is promised is told for so many days.
@@ -20,8 +22,12 @@ module EarnestFold
 
       # @param workroom [Workroom]
       # @param diary [Diary]
-      # @return [Today]
-      def self.of(workroom, diary) = new(workroom.at_work(MOST), diary)
+      # @return [Today] the same one as long as nothing has changed that it is made from
+      def self.of(workroom, diary)
+        kept = workroom.kept
+        as_it_is = Memory.state([kept.id, kept.today.versions(MOST), workroom.house.state, diary.state])
+        Memory.fetch(as_it_is, [:today]) { new(workroom.at_work(MOST), diary) }
+      end
 
       # @return [Array<Job>] the last changed first
       attr_reader :sheets
@@ -33,6 +39,9 @@ module EarnestFold
       def initialize(sheets, diary)
         @sheets, @diary = sheets, diary
       end
+
+      # @return [Array] all that it was given
+      def made_of = [sheets.map(&:state), diary.state]
 
       # @return [Array<AtBench>] those at which there is something to do, in the order of what comes first
       def benches

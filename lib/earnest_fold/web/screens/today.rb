@@ -26,6 +26,9 @@ module EarnestFold
 
         def page_title = Words.say("today.title")
 
+        # @yieldreturn [String] all of it
+        def shown(&block) = Fragments.of(@today, :shown, &block)
+
         # @return [String] the day it is
         def day = Words.day(@today.diary.now.to_date)
 

@@ -165,24 +165,47 @@
     }
   });
 
-  // Reckon answers while somebody types: an answer to older figures than those that stand there is let go, as the next
-  // one is on its way. What was opened stays open.
+  // Reckon answers while somebody types. Each answer carries the figures that it was asked with: one to others than
+  // those that stand there is let go. Until the answer to what stands there is in sight the old one is faint, and it is
+  // asked for again where none comes. What was opened stays open.
   function figuresOf(form) { return new URLSearchParams(new FormData(form)).toString(); }
-  document.addEventListener("htmx:beforeRequest", function (event) {
-    var form = event.target.closest("[data-reckon]");
-    if (form) form.asked = figuresOf(form);
-  });
-  document.addEventListener("htmx:beforeSwap", function (event) {
-    var form = document.querySelector("[data-reckon]");
-    if (!form || !form.asked) return;
-    // Nor does anything change under what is on its way to be kept.
-    var leaving = document.querySelector("[data-carries].on-its-way");
-    if (leaving || figuresOf(form) !== form.asked) { event.detail.shouldSwap = false; return; }
-    // What is typed was answered: nothing is half filled in any more.
-    Array.from(form.elements).forEach(function (field) {
-      if (field.matches("input:not([type=radio])")) field.defaultValue = field.value;
+  var reckon = document.querySelector("[data-reckon]"), answered = reckon && shownFigures(), again = null;
+
+  // What only tells from which figures the last answer came isn't one of them.
+  function shownFigures() {
+    var figures = new URLSearchParams(new FormData(reckon));
+    Array.from(figures.keys()).filter(function (name) { return name.startsWith("was_"); })
+      .forEach(function (name) { figures.delete(name); });
+    return figures.toString();
+  }
+
+  function watch(wait) {
+    var open = shownFigures() !== answered, answer = document.getElementById("answer");
+    if (answer) answer.classList.toggle("stale", open);
+    clearTimeout(again);
+    if (open) again = setTimeout(function () { window.htmx.trigger(reckon, "again"); watch(4000); }, wait);
+  }
+
+  if (reckon) {
+    reckon.addEventListener("input", function () { watch(2000); });
+    reckon.addEventListener("change", function () { watch(2000); });
+    document.addEventListener("htmx:beforeRequest", function (event) {
+      if (event.target === reckon) event.detail.xhr.asked = shownFigures();
     });
-  });
+    document.addEventListener("htmx:beforeSwap", function (event) {
+      if (event.detail.xhr.asked === undefined) return;
+      // Nor does anything change under what is on its way to be kept.
+      var leaving = document.querySelector("[data-carries].on-its-way");
+      if (leaving || shownFigures() !== event.detail.xhr.asked) { event.detail.shouldSwap = false; return; }
+      if (!event.detail.shouldSwap) return;
+      answered = event.detail.xhr.asked;
+      // What is typed was answered: nothing is half filled in any more.
+      Array.from(reckon.elements).forEach(function (field) {
+        if (field.matches("input:not([type=radio])")) field.defaultValue = field.value;
+      });
+    });
+    document.addEventListener("htmx:afterSettle", function () { watch(2000); });
+  }
   // What is kept is what stands there now, answered or not.
   document.addEventListener("submit", function (event) {
     var carried = document.getElementById(event.target.dataset.carries);

@@ -75,6 +75,20 @@ class ReckonSystemTest < SystemTest
     assert_equal 1, workroom.jobs.list.count { |line| line.title == "Boathouse stairs" }
   end
 
+  def test_an_answer_that_does_not_come_is_asked_for_again_and_the_old_one_is_faint
+    visit "/reckon?support.length=248&drop.readings.left=229&cloth.width=138&unit=cm"
+    assert_no_selector "#answer.stale"
+    block("*/reckon?*")
+    fill_in "Repeat, along", with: "64"
+    assert_selector "#answer.stale"
+    assert_no_selector "[data-figure=repeats]"
+    block
+    assert_selector "[data-figure=repeats] b", text: "256.0"
+    assert_no_selector "#answer.stale"
+    # What the line lost is told there.
+    page.driver.browser.logs.get(:browser)
+  end
+
   def test_at_the_cloth_too_it_is_told_how_near_it_is
     go "Breakfast room", "Cloth"
     assert_selector "#near .near-figure", text: "Pole"
@@ -113,6 +127,11 @@ class ReckonSystemTest < SystemTest
   end
 
   private
+
+  def block(*addresses)
+    page.driver.browser.execute_cdp("Network.enable")
+    page.driver.browser.execute_cdp("Network.setBlockedURLs", urls: addresses)
+  end
 
   def assert_address(wanted)
     assert_selector ".to-order"

@@ -239,6 +239,15 @@ module EarnestFold
       say?(key) ? say(key) : "#{name.tr("/_", " ")} #{problem(problem, unit)}"
     end
 
+    # @param problems [Array<Reckoning::Problem>]
+    # @return [String] all that is still wanted, each once
+    def missing_of(problems, unit) = problems.map { |problem| missing(problem, unit) }.uniq.join("; ")
+
+    # @param parts [Array<Reckoning::Hardware>]
+    # @return [String] how many of each are to be had: "6 gliders, 2 hooks"
+    def short(parts, unit) =
+      parts.map { |part| "#{figure(part.short, unit)} #{say("sundries.#{part.name}").downcase}" }.join(", ")
+
     # @param told [Work::Told, String] what is to be said, or said already
     # @return [String]
     #

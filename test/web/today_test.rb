@@ -32,7 +32,10 @@ class TodayTest < WebTest
     get "/today"
     assert_match(/Stop East window, Breakfast room The eyelets measure/, text)
     assert_match(/Figures Gable, Net loft wants the length of the support; a drop reading/, text)
-    assert_match(/Cloth Residents' lounge comes on/, text)
+    comes = Date.iso8601(job("Residents' lounge").dates["cloth"])
+    assert_match(/Cloth Residents' lounge comes on #{EarnestFold::Words.day(comes)}/, text)
+    assert_match(/Parts Ferrymaster's bedroom come on/, text)
+    refute_match(/Cloth Ferrymaster's bedroom/, text)
     stopped = last_response.body[%r{href="(/jobs/\d+/treatments/\d+/\w+)">East window}, 1]
     get stopped
     assert_match(/The eyelets measure/, text)

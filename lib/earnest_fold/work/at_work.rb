@@ -121,6 +121,9 @@ module EarnestFold
       # @return [Array<Reckoning::Problem>] what stands in the way of it
       def problems = reckoned.problems
 
+      # @return [Reckoning::Check, nil] the first that stops it
+      def stop = checks.find(&:stop?)
+
       # @return [String] its own name where it has one, as layers do, behind the window's
       def title
         place = window.name.empty? ? window.room : window.name

@@ -11,8 +11,8 @@ module EarnestFold
       MOST = 24
       # What is promised is told for so many days.
       AHEAD = 14
-      # What waits: `why` is :stop, :wanting, :cloth or :parts; `told` a check, problems, a date or parts that are
-      # short; `entry` nil where the whole job waits.
+      # What waits: `why` is :stop, :wanting, :cloth, :parts_come or :parts; `told` a check, problems, the day it comes
+      # on, or parts that are short and that nobody said a day for; `entry` nil where the whole job waits.
       Wait = Reckoning::Value.define(:why, :sheet, :entry, :told)
       # What is done next at a bench, and after that.
       AtBench = Reckoning::Value.define(:bench, :now, :after)
@@ -50,7 +50,7 @@ module EarnestFold
       end
 
       # @return [Array<Wait>] what holds work first
-      def waiting = stopped + wanting + cloths + parts
+      def waiting = stopped + wanting + arriving + parts
 
       # @return [Array<Promise>] the next one first
       def promised
@@ -64,7 +64,7 @@ module EarnestFold
 
       def stopped
         works.filter_map do |sheet, entry|
-          stop = entry.reckoning && entry.checks.find(&:stop?)
+          stop = entry.stop
           stop && Wait.new(why: :stop, sheet: sheet, entry: entry, told: stop)
         end
       end
@@ -74,12 +74,15 @@ module EarnestFold
           Wait.new(why: :wanting, sheet: sheet, entry: entry, told: entry.problems)
         end
 
-      # Cloth that work waits for, once for each job.
-      def cloths
+      # What comes on a day that somebody said, once for each job: cloth for its work, small parts for its hanging. Work
+      # waits longer, until heavy cloth has lain.
+      def arriving
         awaited = diary.plan.placed.map { |placed| diary.about(placed.task.key) }.select(&:awaited)
-        awaited.uniq { |about| about.sheet.job.id }.map do |about|
-          Wait.new(why: :cloth, sheet: about.sheet, entry: nil, told: about.awaited)
+        come = awaited.uniq { |about| [about.sheet.job.id, about.steps.empty?] }.map do |about|
+          why, name = about.steps.empty? ? [:parts_come, "parts"] : [:cloth, "cloth"]
+          Wait.new(why: why, sheet: about.sheet, entry: nil, told: Diary.date(about.sheet.job, name))
         end
+        come.select { |wait| wait.told > diary.now.to_date }
       end
 
       def parts =

@@ -97,13 +97,7 @@ module EarnestFold
           return unless promise.held
 
           job = promise.sheet.job
-          parts =
-            diary
-              .short(job.id)
-              .map do |part|
-                "#{Words.figure(part.short, promise.sheet.unit)} #{Words.say("sundries.#{part.name}").downcase}"
-              end
-              .join(", ")
+          parts = Words.short(diary.short(job.id), promise.sheet.unit)
           by = promise.promised || promise.ready || diary.now.to_date
           Words.say("diary.short", title: job.title, parts: parts, days: [(by - diary.now.to_date).to_i, 0].max)
         end

@@ -75,17 +75,6 @@ module EarnestFold
         #   wanting of, and why
         def held = entries.filter_map { |entry| (words = holds(entry)) && [entry, words] }
 
-        private def holds(entry)
-          return Words.say("today.wanting", what: wanting(entry)) unless entry.reckoning
-
-          stop = entry.checks.find(&:stop?)
-          stop && Words.check(stop, unit)
-        end
-
-        private def wanting(entry) = entry.problems.map { |one| Words.missing(one, unit) }.uniq.join("; ")
-
-        private def more_windows = "#{Paths.job(job.id)}#new-window"
-
         # @yieldreturn [String] the window's card
         def card(entry, &block) = Fragments.of(sheet, :card, entry.id, &block)
 
@@ -94,6 +83,16 @@ module EarnestFold
 
         # @return [String] "/jobs/1/treatments/2/measure"
         def path(entry, to = next_station(entry)) = Paths.station(job.id, entry.id, to)
+
+        private
+
+        def holds(entry)
+          return Words.say("today.wanting", what: Words.missing_of(entry.problems, unit)) unless entry.reckoning
+
+          entry.stop && Words.check(entry.stop, unit)
+        end
+
+        def more_windows = "#{Paths.job(job.id)}#new-window"
       end
     end
   end

@@ -43,9 +43,9 @@ module EarnestFold
         def for_what(wait)
           case wait.why
           when :stop then Words.check(wait.told, wait.sheet.unit)
-          when :wanting then Words.say("today.wanting", what: missing(wait))
-          when :cloth then Words.say("today.cloth", day: Words.day(wait.told))
-          else Words.say("today.parts", parts: wait.told.map { |part| short(part, wait.sheet.unit) }.join(", "))
+          when :wanting then Words.say("today.wanting", what: Words.missing_of(wait.told, wait.sheet.unit))
+          when :parts then Words.say("today.parts", parts: Words.short(wait.told, wait.sheet.unit))
+          else Words.say("today.#{wait.why}", day: Words.day(wait.told))
           end
         end
 
@@ -98,11 +98,7 @@ module EarnestFold
 
         private
 
-        def stopped?(sheet) = sheet.works.any? { |entry| entry.checks.any?(&:stop?) }
-
-        def missing(wait) = wait.told.map { |problem| Words.missing(problem, wait.sheet.unit) }.uniq.join("; ")
-
-        def short(part, unit) = "#{Words.figure(part.short, unit)} #{Words.say("sundries.#{part.name}").downcase}"
+        def stopped?(sheet) = sheet.works.any?(&:stop)
 
         # An alteration is put right where it is said what is done.
         def stopped_at(wait) = wait.entry.altered_as ? "alter" : Reckoning::Checks.station_of(wait.told)

@@ -116,10 +116,10 @@ module EarnestFold
     # @return [String] a line of an account
     def account_line(line, unit)
       data = line.data.merge(name: line.name)
-      data = data.merge(length: metres(data[:length])) if data[:length]
+      data = data.merge(length: bought(data[:length], data[:sold_by])) if data[:length]
       key = line.data[:by] ? "account.lines.#{line.sort}_#{line.data[:by]}" : "account.lines.#{line.sort}"
       data = data.merge(hours: hours(data[:minutes]), widths: widths(data[:widths].to_r)) if line.data[:by]
-      say(key, unit: unit, **data.except(:by))
+      say(key, unit: unit, **data.except(:by, :sold_by))
     end
 
     # @param minutes [Numeric]
@@ -132,10 +132,24 @@ module EarnestFold
     end
 
     # @param length [Reckoning::Length]
-    # @return [String] as cloth is bought: metres, or yards-free inches stay inches: "18.3 m"
+    # @param by [Symbol] :metre or :yard, as its cloth is sold ({Reckoning::Cloth#sold_by})
+    # @return [String] as cloth is bought: metres to the centimetre, or yards, in eighths where it is so many
     #
-    #   Words.metres(Length.cm(1830)) # => "18.3 m"
-    def metres(length) = "#{number(length.mm / 1000, 2)} m"
+    #   Words.bought(Length.cm(1830), :metre) # => "18.3 m"
+    #   Words.bought(Length.inches(90), :yard) # => "2 1/2 yd"
+    #   Words.bought(Length.cm(1830), :yard) # => "20.01 yd"
+    def bought(length, by)
+      return say("bought.metre", length: number(length.mm / 1000, 2)) if by == :metre
+
+      yards = length / R::Cloth::YARD
+      eighths = (yards * 8).denominator == 1
+      told = eighths ? R::LengthWriter.write(R::Length.inches(yards), R::Units::IN) : number(yards, 2)
+      say("bought.yard", length: told)
+    end
+
+    # @param made [Reckoning::ClothReckoning]
+    # @return [String] how much to order of its cloth
+    def to_order(made) = bought(made.length_to_order, made.cloth.sold_by)
 
     # @param kilograms [Rational]
     def mass(kilograms) = "#{number(kilograms, 1)} kg"
@@ -180,9 +194,9 @@ module EarnestFold
       data = data.merge(feature: say("wall.#{data[:feature]}").downcase) if data[:feature]
       data = data.merge(cloth: say("judgement.the_cloth")) if data[:cloth] == ""
       data = data.merge(figure: told_figure(data[:figure], data[:at], unit)) if data[:figure]
-      data = data.merge(money: money(data[:money]), length: metres(data[:length])) if data[:money]
+      data = data.merge(money: money(data[:money]), length: bought(data[:length], data[:sold_by])) if data[:money]
       data = data.merge(parts: data[:parts].map { |part| say("sundries.#{part}").downcase }) if data[:parts]
-      say(key, unit: unit, **data).then { |said| said[0].upcase + said[1..] }
+      say(key, unit: unit, **data.except(:sold_by)).then { |said| said[0].upcase + said[1..] }
     end
 
     # @api private
@@ -322,6 +336,10 @@ module EarnestFold
     # @param date [Date]
     # @return [String] "Monday 9 March"
     def day(date) = date.strftime("%A %-d %B")
+
+    # @param date [Date]
+    # @return [String] "9 Mar"
+    def short_day(date) = date.strftime("%-d %b")
 
     # @param from [Integer] minutes since midnight
     # @param to [Integer]

@@ -88,8 +88,8 @@ class ReckonTest < WebTest
     reckon(STUDY)
     there = Nokogiri::HTML5(last_response.body).at_css("#other-unit")["href"]
     get there
-    assert_equal ["97 5/8", "54 5/16", "31.50"], on_the_page.values_at("support.length", "cloth.width", "cloth.price")
-    assert_match(/In inches.*cloth to order 16 m widths 6/, text)
+    assert_equal ["97 5/8", "54 5/16", "28.80"], on_the_page.values_at("support.length", "cloth.width", "cloth.price")
+    assert_match(%r{In inches.*cloth to order 17 1/2 yd widths 6}, text)
   end
 
   def test_what_cannot_be_read_is_said_where_it_stands
@@ -263,7 +263,7 @@ class ReckonTest < WebTest
     treatment = made.treatments.first
     cloth = made.cloths.find { |one| one.cloth.id == "face" }
     words = EarnestFold::Words
-    {"to_order" => words.metres(cloth.length_to_order), "cut" => words.length(treatment.cut_drop, R::Units::MM)}
+    {"to_order" => words.to_order(cloth), "cut" => words.length(treatment.cut_drop, R::Units::MM)}
   rescue R::Invalid
     nil
   end

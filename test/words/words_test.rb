@@ -20,7 +20,9 @@ class WordsTest < EarnestFoldTest
     assert_equal %w[2 2½ ½ 10½], [2r, 5/2r, 1/2r, 21/2r].map { |count| Words.widths(count) }
     assert_equal ["2.63", "2", "0.5", "−1.25", "0"], [263/100r, 2, 1/2r, -5/4r, 0].map { |number| Words.number(number) }
     assert_equal ["414.80", "0.01", "7.00"], [2074/5r, 1/200r, 7r].map { |amount| Words.money(amount) }
-    assert_equal "18.3 m", Words.metres(R::Length.mm(18_300))
+    assert_equal "18.3 m", Words.bought(R::Length.mm(18_300), :metre)
+    assert_equal ["2 1/8 yd", "20.01 yd"],
+      [R::Length.inches(153/2r), R::Length.mm(18_300)].map { |length| Words.bought(length, :yard) }
     assert_equal "(284.0 + 9.0) × 2",
       Words.expression(["(", R::Length.cm(284), "+", R::Length.cm(9), ")", "×", 2], R::Units::CM)
     assert_equal "93 1/2 in", Words.with_unit(R::Length.inches(187/2r), R::Units::IN)

@@ -39,7 +39,7 @@ module EarnestFold
           Cells.guarded(made.cloth.name),
           Words.say("uses.#{made.cloth.use}"),
           *amount_cells(made.length_needed),
-          Words.metres(made.length_to_order),
+          Words.to_order(made),
           made.cost ? Words.money(made.cost) : ""
         ]
       end

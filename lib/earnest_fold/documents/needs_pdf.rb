@@ -49,7 +49,7 @@ module EarnestFold
           made.cloth.name,
           Words.say("uses.#{made.cloth.use}"),
           Words.length(made.length_needed, @unit),
-          Words.metres(made.length_to_order),
+          Words.to_order(made),
           made.cost ? Words.money(made.cost) : "–"
         ]
       end

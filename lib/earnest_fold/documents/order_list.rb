@@ -10,7 +10,7 @@ module EarnestFold
     class OrderList
       # One cloth: `needed` of it in all, `to_buy` beyond the shelf, `to_order` that up to the order step, `cost` of
       # it (nil where no price is known), and who it is for.
-      ToBuy = Reckoning::Value.define(:cloth, :use, :needed, :to_buy, :to_order, :cost, :titles)
+      ToBuy = Reckoning::Value.define(:cloth, :sold_by, :use, :needed, :to_buy, :to_order, :cost, :titles)
 
       # @param title [String] the job's
       # @param lines [Array<ToBuy>]
@@ -71,7 +71,7 @@ module EarnestFold
           line.use,
           Words.with_unit(line.needed, @unit),
           Words.with_unit(line.to_buy, @unit),
-          Words.metres(line.to_order),
+          Words.bought(line.to_order, line.sold_by),
           line.cost ? Words.money(line.cost) : "",
           line.titles.join("; ")
         ]

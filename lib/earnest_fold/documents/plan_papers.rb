@@ -52,6 +52,7 @@ module EarnestFold
         order = cloth.to_order(to_buy)
         OrderList::ToBuy.new(
           cloth: cloth.name,
+          sold_by: cloth.sold_by,
           use: Words.say("uses.#{cloth.use}"),
           needed: @cutting.reckoned.length_needed,
           to_buy: to_buy,

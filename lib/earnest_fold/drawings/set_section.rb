@@ -6,7 +6,7 @@ module EarnestFold
     # often as it is, the lining behind it with its own, and how far it stands above.
     class SetSection
       R = Reckoning
-      WIDTH, HEIGHT, FACE, TOP, FOOT = 110, 92, 46, 8, 84
+      WIDTH, HEIGHT, FACE, TOP, FOOT = 110, 92, 40, 8, 84
       # Millimetres to a point; deep hems are drawn shorter, so that something of the curtain stays.
       EACH, DEEPEST = 2.4, 44
       STEP = 5
@@ -20,7 +20,7 @@ module EarnestFold
 
       # @return [String]
       def to_s
-        sheet(FACE, FOOT, @making["hem"], "section-cloth", -1)
+        sheet(FACE, FOOT, @making["hem"], "section-cloth", 1)
         behind if @lining
         @svg.line(0, FOOT + 4, WIDTH, FOOT + 4, class: "floor")
         @svg.to_s
@@ -28,9 +28,9 @@ module EarnestFold
 
       private
 
-      def behind = sheet(FACE + 16, FOOT - tall(@lining["lift"]), @lining["hem"], "section-lining", 1)
+      def behind = sheet(FACE + 27, FOOT - tall(@lining["lift"]), @lining["hem"], "section-lining", -1)
 
-      # Down to the fold, up behind, and for a double hem down and up once more.
+      # Down to the fold, up on its wrong side, between the layers, and for a double hem down once more.
       def sheet(x, foot, hem, css, way)
         deep = tall(hem && hem["depth"])
         turns = folds(hem)

@@ -15,7 +15,7 @@ module EarnestFold
         def took = clocked || minutes
       end
       # Cloth that is bought for it: exact length and price of a metre.
-      Bought = Value.define(:name, :length, :price)
+      Bought = Value.define(:name, :length, :sold_by, :price)
       # What a job is asked for beside its work: which school (nil: the house's), at how many windows it is fitted,
       # what the way costs, {Extra}s, the sum that was agreed on (nil: what it comes to), and what was paid so far.
       class Asked < Value.define(:school, :fitted, :travel, :extras, :agreed, :payments)

@@ -45,7 +45,8 @@ module EarnestFold
         return "" if length.zero?
 
         way = Words.say("near.#{length.negative? ? "less" : "more"}")
-        amounts = [Words.metres(length.abs), *(cost && Words.money(cost.abs))].join(", ")
+        told = Words.bought(length.abs, now.reckoning.treatment.face.sold_by)
+        amounts = [told, *(cost && Words.money(cost.abs))].join(", ")
         "#{amounts} #{way}"
       end
 

@@ -86,7 +86,10 @@ module EarnestFold
         sheet
           .cloths_needed
           .select { |made| made.cloth.price }
-          .map { |made| A::Bought.new(name: made.cloth.name, length: made.length_to_order, price: made.cloth.price) }
+          .map { |made| bought_of(made.cloth, made.length_to_order) }
+
+      def bought_of(cloth, length) =
+        A::Bought.new(name: cloth.name, length: length, sold_by: cloth.sold_by, price: cloth.price)
     end
   end
 end

@@ -71,7 +71,7 @@ class StatementTest < EarnestFoldTest
   end
 
   def test_cloth_has_its_margin
-    made = statement([], [A::Bought.new(name: "Twill", length: R::Length.mm(12_300), price: 43 / 2r)])
+    made = statement([], [A::Bought.new(name: "Twill", length: R::Length.mm(12_300), sold_by: :metre, price: 43 / 2r)])
     assert_equal "317.34", made.lines.first.amount.to_s
   end
 

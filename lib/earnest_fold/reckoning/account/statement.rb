@@ -96,7 +96,7 @@ module EarnestFold
             Charge.new(
               sort: :cloth,
               name: cloth.name,
-              data: {length: cloth.length},
+              data: {length: cloth.length, sold_by: cloth.sold_by},
               amount: Money.of(cloth.length.mm / 1000 * cloth.price * (1 + @rules.cloth_margin / 100))
             )
           end

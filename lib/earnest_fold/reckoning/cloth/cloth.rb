@@ -61,6 +61,9 @@ module EarnestFold
       USES = %w[face lining interlining].freeze
       MATCHES = %w[straight half_drop].freeze
       ORDER_STEP = Length.mm(100)
+      YARD = Length.inches(36)
+      # Yards are cut off the roll in eighths.
+      YARD_STEP = YARD / 8
       FIELDS = Fields.new(
         id: Declare.id,
         name: Declare.text,
@@ -122,6 +125,11 @@ module EarnestFold
       #
       #   cloth.to_order(Length.mm(4210)) # => 4300 mm
       def to_order(length) = length.ceil_to(order_step)
+
+      # @return [Symbol] :yard where its order step is so many eighths of one, else :metre
+      #
+      #   cloth.sold_by # => :metre
+      def sold_by = ((order_step / YARD_STEP).denominator == 1) ? :yard : :metre
 
       # @param length [Length]
       # @return [Rational, nil] what the length costs, unrounded; nil where no price is known

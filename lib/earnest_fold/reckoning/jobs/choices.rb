@@ -12,6 +12,9 @@ module EarnestFold
       # @return [Rational] the thinnest curtain's
       def fullness = reckoning.curtains.map(&:fullness).min
 
+      # @return [Symbol] how its face cloth is sold
+      def sold_by = reckoning.treatment.face.sold_by
+
       # @return [Rational] widths of the widest curtain
       def widths = reckoning.curtains.map(&:widths).max
     end

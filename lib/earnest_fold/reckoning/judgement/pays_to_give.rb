@@ -33,7 +33,8 @@ module EarnestFold
             form: money ? :priced : nil,
             widths: now.more(then_, :widths),
             length: now.lengths.fetch(face.id) - then_.lengths.fetch(face.id),
-            money: money
+            money: money,
+            sold_by: face.sold_by
           }.compact
         end
       end

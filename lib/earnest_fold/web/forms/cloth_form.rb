@@ -3,11 +3,17 @@
 module EarnestFold
   module Web
     module Forms
-      # What a person typed of a cloth.
+      # What a person typed of a cloth. Its price is typed for what it is sold by, its mass as the tape's people weigh
+      # cloth; both are kept metric.
       class ClothForm < FieldForm
         NAMES = %w[name use width selvedge selvedge_in_seam vertical_repeat horizontal_repeat match one_way coated frays
-          creeps curls loose printed shrink_percent mass price].freeze
+          creeps curls loose printed shrink_percent mass order_step price].freeze
         COLOUR = /\A#\h{6}\z/
+        # Grammes a square metre in an ounce a square yard: 28.349523125 g on 0.83612736 m².
+        OUNCE = Rational("28.349523125") / Rational("0.83612736")
+        METRES_A_YARD = R::Cloth::YARD.mm / 1000
+        # What is typed in another measure than it is kept in: the places of what is kept, and of what is shown.
+        PLACES = {"mass" => [2, 1], "price" => [4, 2]}.freeze
 
         attr_reader :spec, :colour
 
@@ -22,15 +28,49 @@ module EarnestFold
           @spec = params ? read : stored
         end
 
-        def shown(name) = (name == "colour") ? @colour_now : super
+        def shown(name)
+          return @colour_now if name == "colour"
 
-        def field(name) = R::Cloth::FIELDS.fetch(name.to_sym)
+          each = times(name, sold_now)
+          number = each && R::Exact.read(kept(name))
+          number ? R::LengthWriter.decimal(steps(number / each, name, 1), PLACES[name][1]) : super
+        end
+
+        def field(name) = (name == "order_step") ? SoldBy.field : R::Cloth::FIELDS.fetch(name.to_sym)
+
+        # @return [Symbol] :metre or :yard
+        def sold_now = sold_by(kept("order_step"))
 
         private
 
         def kept(name) = @stored[name]
 
         def called(name) = Words.say("cloth_fields.#{name}")
+
+        # @return [Rational, nil] how much of what is kept one of what is typed is; nil where both are the same measure
+        def times(name, sold_by)
+          case name
+          when "mass" then @unit.inches? ? OUNCE : nil
+          when "price" then (sold_by == :yard) ? 1 / METRES_A_YARD : nil
+          end
+        end
+
+        def steps(number, name, place) = (number * 10**PLACES[name][place]).round(half: :up)
+
+        def sold_by(step)
+          length = step && R::LengthReader.read(step, R::Units::MM)
+          (length && (length / R::Cloth::YARD_STEP).denominator == 1) ? :yard : :metre
+        end
+
+        def readable(name, text)
+          kept = super
+          each = kept && times(name, sold_by(step_typed))
+          number = each && R::Exact.read(kept)
+          number ? R::LengthWriter.decimal(steps(number * each, name, 0), PLACES[name][0]) : kept
+        end
+
+        # As it is sold by what stands in this form.
+        def step_typed = SoldBy::STEPS.fetch(said("order_step").to_s, kept("order_step"))
 
         def read
           spec = NAMES.reduce(@stored) { |made, name| taken(made, name) }

@@ -38,7 +38,7 @@ module EarnestFold
         # @return [ClothForm] of the cloth that was typed
         attr_reader :cloth
         # @return [ClothForm] the same as it is shown, in the unit of this page
-        def cloth_shown = @cloth_shown ||= ClothForm.new(cloth.spec, "", nil, unit)
+        def cloth_shown = @cloth_shown ||= ClothForm.new(typed_cloth, "", nil, unit)
 
         # @return [TreatmentForm]
         attr_reader :fields
@@ -157,15 +157,21 @@ module EarnestFold
 
         def cloth_form
           typed = CLOTH.to_h { |name| [name, @texts["cloth.#{name}"]] }.compact
-          ClothForm.new({"name" => Words.say("reckon.cloth_name"), "use" => "face"}, "", typed, @typed_in)
+          fresh = {"name" => Words.say("reckon.cloth_name"), "use" => "face", **sold(@typed_in)}
+          ClothForm.new(fresh, "", typed, @typed_in)
         end
+
+        # By the yard where inches are reckoned in.
+        def sold(unit) = {"order_step" => SoldBy.usual(unit)}
+
+        def typed_cloth = cloth.spec.merge(sold(unit))
 
         def typed_cloths
           inner = INNER.map do |use, id|
             name = Words.say("reckon.#{use}_name")
-            Store::Unkept.cloth(id, {"name" => name, "use" => use, "width" => USUAL_WIDTH[@unit.name]})
+            Store::Unkept.cloth(id, {"name" => name, "use" => use, "width" => USUAL_WIDTH[@unit.name], **sold(unit)})
           end
-          [Store::Unkept.cloth(Work::Quick::FACE, cloth.spec), *inner]
+          [Store::Unkept.cloth(Work::Quick::FACE, typed_cloth), *inner]
         end
 
         def window(spec) = [Words.say("reckon.room"), "", [spec.except("answers")]]

@@ -5,6 +5,8 @@ module EarnestFold
     module Routes
       # Somebody's own curtains: how they come to a job, and what they were like when they came in.
       class CameIn < Handler
+        include FirstScreen
+
         post Paths.job(":id", "alterations"), :take_in
         get Paths.came_in(*WORK), :show
         post Paths.came_in(*WORK, "notes"), :note_down
@@ -18,7 +20,7 @@ module EarnestFold
           form, job = Forms::WindowForm.new(params), sheet(id)
           kind = params["kind"].to_s
           unless form.valid? && Reckoning::Alterations[kind]
-            shown = Screens::Job.new(job, typed: form.typed, altering: form.problem || :kind_missing)
+            shown = first_screen(job, typed: form.typed, altering: form.problem || :kind_missing)
             return page(:job, shown, status: 422)
           end
 

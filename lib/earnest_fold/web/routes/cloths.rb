@@ -21,8 +21,7 @@ module EarnestFold
 
         def show(id)
           record = workroom.cloths.find(number(id))
-          form = Forms::ClothForm.new(record.spec, record.colour, nil, workroom_unit)
-          page(:cloth, Screens::ClothForm.new(record, form, workroom_unit))
+          one(record, Forms::ClothForm.new(record.spec, record.colour, nil, workroom_unit))
         end
 
         def bring_in
@@ -42,15 +41,23 @@ module EarnestFold
             end
             next go(Paths.cloths) if form.valid?
 
-            shown = Screens::ClothForm.new(workroom.cloths.find(record.id), form, workroom_unit)
-            page(:cloth, shown, status: status_of(form))
+            one(workroom.cloths.find(record.id), form, status: status_of(form))
           end
         end
 
         private
 
+        def one(record, form, status: 200)
+          used = {pieces: workroom.shelf.all(cloths: [record.id]), using: workroom.jobs.using(record.id)}
+          page(:cloth, Screens::ClothForm.new(record, form, workroom_unit, **used), status: status)
+        end
+
         # What a new cloth starts from.
-        def fresh = {"use" => "face", "selvedge_in_seam" => house.rules.selvedges == "in_seam"}
+        def fresh = {
+          "use" => "face",
+          "selvedge_in_seam" => house.rules.selvedges == "in_seam",
+          "order_step" => Forms::SoldBy.usual(workroom_unit)
+        }
 
         def new_one(form, status: 200)
           station = params["for"] if station_asked

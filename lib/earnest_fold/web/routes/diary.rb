@@ -5,6 +5,8 @@ module EarnestFold
     module Routes
       # The diary: days and benches, what is promised, and what was moved by hand.
       class Diary < Handler
+        include FirstScreen
+
         get Paths.diary, :show
         post Paths.diary_moves, :move
         post Paths.job(":id", "dates"), :settle_dates
@@ -42,7 +44,7 @@ module EarnestFold
           merged do
             job = workroom.jobs.find(number(id))
             form = Forms::DatesForm.new(job, params)
-            next page(:job, Screens::Job.new(sheet(id), dates: form), status: status_of(form)) unless form.valid?
+            next page(:job, first_screen(sheet(id), dates: form), status: status_of(form)) unless form.valid?
 
             workroom.jobs.set_dates(job.id, form.dates, version: job.version)
             go(back)

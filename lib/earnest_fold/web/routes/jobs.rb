@@ -5,6 +5,8 @@ module EarnestFold
     module Routes
       # The jobs, and a job's first screen.
       class Jobs < Handler
+        include FirstScreen
+
         get Paths.jobs, :all
         get Paths.archive, :archive
         post Paths.jobs, :add
@@ -38,12 +40,12 @@ module EarnestFold
           go(Paths.job(workroom.jobs.bring_in(**form.values)))
         end
 
-        def show(id) = page(:job, Screens::Job.new(sheet(id)))
+        def show(id) = page(:job, first_screen(sheet(id)))
 
         def add_window(id)
           form, job = Forms::WindowForm.new(params), sheet(id)
           unless form.valid?
-            return page(:job, Screens::Job.new(job, typed: form.typed, problem: form.problem), status: 422)
+            return page(:job, first_screen(job, typed: form.typed, problem: form.problem), status: 422)
           end
 
           spec = form.set(job.settled).applied(Store::StartingRules::UNMEASURED, job.unit)
@@ -61,7 +63,7 @@ module EarnestFold
           merged do
             job = workroom.jobs.find(number(id))
             form = Forms::NotesForm.new(job, params)
-            next page(:job, Screens::Job.new(sheet(id), notes: form), status: status_of(form)) unless form.valid?
+            next page(:job, first_screen(sheet(id), notes: form), status: status_of(form)) unless form.valid?
 
             workroom.jobs.set_notes(job.id, form.notes, version: job.version)
             go(Paths.job(job.id))

@@ -15,7 +15,8 @@ module EarnestFold
 
         def page_title = Words.say("house.title")
 
-        def sets = record.sets
+        # @return [Array<Array(Store::RuleSet, String, String)>] each set, its curtain cut through, and how it is made
+        def sets = record.sets.map { |set| [set, Drawings::AllowanceSection.new(set, unit).to_s, made(set)] }
 
         # @return [Array<Field>]
         def workroom = Forms::HouseForm::OWN.map { |own| field(own.key) }
@@ -30,6 +31,13 @@ module EarnestFold
         def both_versions = @form.clashes
 
         private
+
+        def unit = record.rules.unit(record.unit)
+
+        def made(set)
+          method = set.for(unit)["method"]
+          method ? Words.say("methods.#{method}") : Words.say("house.not_ruled")
+        end
 
         def fields(part) = Forms::HouseForm::PATHS.fetch(part).map { |name| field("#{part}.#{name}") }
 

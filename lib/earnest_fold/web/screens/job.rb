@@ -7,9 +7,12 @@ module EarnestFold
       class Job
         attr_reader :sheet, :typed, :problem, :altering
 
+        # @param sheet [Work::Job]
+        # @param outlook [Work::Outlook] of it
         # @param problem [Symbol, nil] what stood in the way of a new window
         # @param altering [Symbol, nil] or of somebody's own curtain
-        def initialize(sheet, typed: {}, problem: nil, altering: nil, dates: nil, notes: nil)
+        def initialize(sheet, outlook, typed: {}, problem: nil, altering: nil, dates: nil, notes: nil)
+          @outlook = outlook
           @dates = dates || Forms::DatesForm.new(sheet.job, nil)
           @notes = notes || Forms::NotesForm.new(sheet.job, nil)
           @sheet, @typed, @problem, @altering = sheet, typed, problem, altering
@@ -47,13 +50,52 @@ module EarnestFold
 
         def entries = sheet.works
 
-        def cloths = @cloths ||= sheet.cloths_needed
+        # @return [Array<Work::Outlook::Need>]
+        def needs = @outlook.needs
 
         # @return [Boolean] whether anything is needed, cloth or small parts
-        def needs? = cloths.any? || sheet.work_reckoned.any? { |made| made.sundries.any? }
+        def needs? = needs.any? || sheet.work_reckoned.any? { |made| made.sundries.any? }
 
-        # @return [Reckoning::Length, nil] what is cut of a cloth beside the curtains
-        def beside(cloth) = (@beside ||= sheet.parts_needed)[cloth.id]
+        # @return [Array<Array(String, String, Symbol)>] what is asked of a job first: its name, what it is, and how it
+        #   stands (:late, :open)
+        def facts = [promised, ready, comes_to].compact
+
+        # @return [String] SVG: what is on the shelf of a cloth, and how much of it is needed
+        def bar(need)
+          says = Words.say("drawings.needed", needed: bought(need.needed, need), there: bought(need.there, need))
+          Drawings::NeedBar.new(need.there, need.needed, sheet.colour(need.cloth), says: says).to_s
+        end
+
+        # @return [String] how much of a cloth, and whether there is enough of it
+        def amounts(need)
+          return Words.say("job.cut_of", cut: need.cut, cuts: need.cuts) if need.cut.positive?
+          return Words.say("job.none_there", needed: bought(need.needed, need)) if need.there.zero?
+
+          told = {needed: bought(need.needed, need), there: bought(need.there, need), batches: batches(need)}
+          Words.say("job.there", **told).rstrip
+        end
+
+        # @return [String, nil] what is still to be bought
+        def short(need)
+          return unless need.short
+
+          cost = need.cloth.cost(need.short)
+          [Words.say("job.short", length: bought(need.short, need)), cost && Words.money(cost)].compact.join(", ")
+        end
+
+        # @return [String, nil] the last paper that went out
+        def last_bill
+          bill = @outlook.bills.first or return
+          Words.say("job.bill", kind: Words.say("papers.kinds.#{bill.kind}"), number: bill.number)
+        end
+
+        # @return [String, nil] what was paid, and what is open
+        def paid
+          account = @outlook.account
+          return if account.nil? || account.paid.zero?
+
+          Words.say("job.paid", paid: Words.money(account.paid.to_r), open: Words.money(account.open.to_r))
+        end
 
         def page_title = job.title
 
@@ -85,6 +127,26 @@ module EarnestFold
         def path(entry, to = next_station(entry)) = Paths.station(job.id, entry.id, to)
 
         private
+
+        def bought(length, need) = Words.bought(length, need.cloth.sold_by)
+
+        def batches(need)
+          return Words.say("job.batches", count: need.batches.size) if need.batches.size > 1
+
+          need.batches.first.to_s.empty? ? "" : Words.say("job.batch", batch: need.batches.first)
+        end
+
+        def promised = (day = @outlook.promised) && [Words.say("job.promised"), Words.short_day(day), :open]
+
+        def ready
+          day = @outlook.ready or return
+          [Words.say("job.ready"), Words.short_day(day), @outlook.late? ? :late : :open]
+        end
+
+        def comes_to
+          account = @outlook.account or return
+          [Words.say("job.comes_to"), Words.money(account.gross.to_r), :open]
+        end
 
         def holds(entry)
           return Words.say("today.wanting", what: Words.missing_of(entry.problems, unit)) unless entry.reckoning

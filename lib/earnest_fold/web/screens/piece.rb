@@ -97,6 +97,9 @@ module EarnestFold
           end
         end
 
+        # @return [String] a length of the cloth as it is bought
+        def bought(length) = Words.bought(length, cloth.sold_by)
+
         # @return [Reckoning::Length] what there is of the cloth, this piece among it
         def on_shelf = [record.piece, *@others].sum(R::Length::ZERO, &:left)
 

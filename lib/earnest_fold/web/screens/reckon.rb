@@ -23,7 +23,7 @@ module EarnestFold
         def answer = counted.map { |name, value| [name, Words.say("reckon.figures.#{name}"), value] }
 
         # @return [String] what to order of the face
-        def to_order = Words.metres(alone(reckoning.treatment.face).length_to_order)
+        def to_order = Words.to_order(alone(reckoning.treatment.face))
 
         # @return [String] SVG: as it hangs
         def hung = once(:reckon_hung) { Drawings::HungCurtains.new(reckoning, unit, colour: colour).to_s }
@@ -79,7 +79,7 @@ module EarnestFold
 
         def inner_figures =
           {lining: reckoning.lining, interlining: reckoning.interlining}.compact.transform_values do |cut|
-            Words.metres(alone(cut.cloth).length_to_order)
+            Words.to_order(alone(cut.cloth))
           end
       end
     end

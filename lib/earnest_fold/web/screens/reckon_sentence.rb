@@ -92,8 +92,11 @@ module EarnestFold
         def of_cloth
           return [["of_ours", {cloth: faces}]] if ours
 
-          CLAUSES.map { |key, paths| [key, paths] }.unshift(["of_ours", {cloth: faces}])
+          CLAUSES.map { |key, paths| [by_tape(key), paths] }.unshift(["of_ours", {cloth: faces}])
         end
+
+        # A clause is said otherwise in inches where its words speak of another measure.
+        def by_tape(key) = (unit.inches? && Words.say?("reckon.says.#{key}_inches")) ? "#{key}_inches" : key
 
         def hem
           paths = {kind: "making.hem.kind", depth: "making.hem.depth", sides: "making.side.depth"}

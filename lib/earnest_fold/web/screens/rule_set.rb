@@ -25,6 +25,12 @@ module EarnestFold
 
         def page_title = Words.say("house.set_title", name: set.name)
 
+        # @return [Array<Array(String, String)>] each tape with the curtain that the set makes by it, cut through
+        def sections =
+          Forms::RuleSetForm::UNITS.map do |tape, unit|
+            [Words.say("house.#{tape}"), Drawings::AllowanceSection.new(set, unit).to_s]
+          end
+
         # @return [Field]
         def name
           Field.of_form(form, "name", label: Words.say("house_fields.set_name"), unit: Reckoning::Units::CM)

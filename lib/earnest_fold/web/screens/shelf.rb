@@ -5,12 +5,7 @@ module EarnestFold
     module Screens
       # The shelf: every piece of cloth, by cloth.
       class Shelf
-        R = Reckoning
-        # A cloth with its pieces.
-        Group = R::Value.define(:record, :cloth, :pieces) do
-          # @return [Reckoning::Length]
-          def left = pieces.sum(R::Length::ZERO) { |piece| piece.piece.left }
-        end
+        include PiecesShown
 
         attr_reader :unit, :problems
 
@@ -34,18 +29,6 @@ module EarnestFold
             cloth = Work::Reader.cloth(record, unit)
             Group.new(record: record, cloth: cloth, pieces: pieces) if pieces.any? && cloth
           end
-        end
-
-        # @return [String] SVG: how much of the longest piece of all it is
-        def bar(piece, group) = Drawings::PieceBar.new(piece.piece, longest, group.record.colour).to_s
-
-        # @return [String] what stands out: held back, kept for a job
-        def about(piece, group)
-          notes = piece.reserved.map { |kept| Words.say("shelf.kept_for", title: kept.title) }
-          notes.unshift(Words.say("shelf.held_back")) unless piece.piece.usable?(group.cloth)
-          notes << Words.say("shelf.offcut") if piece.parent_id
-          notes << Words.say("shelf.unmeasured") unless piece.piece.measured
-          notes.join(" · ")
         end
 
         private

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require "web_test_helper"
+require "nokogiri"
+
+# A job's first screen: how it stands as a whole.
+class JobPageTest < WebTest
+  R = EarnestFold::Reckoning
+
+  def test_nothing_is_said_of_a_job_of_which_nothing_is_known
+    id = workroom.jobs.create(title: "Bare", unit: "cm")
+    get "/jobs/#{id}"
+    assert_equal 200, last_response.status
+    refute_match(/promised|comes to|What it needs/, main)
+  end
+
+  def test_promised_ready_and_comes_to
+    lounge = job("Residents' lounge")
+    get "/jobs/#{lounge.id}"
+    assert_match(/comes to ?\d+\.\d\d/, main)
+    workroom.jobs.set_dates(lounge.id, {"promised" => (Date.today + 1).iso8601}, version: lounge.version)
+    get "/jobs/#{lounge.id}"
+    assert_match(/promised ?#{(Date.today + 1).strftime("%-d %b")} ready ?\d+ \w{3} comes to/, main)
+    assert page.at_css(".job-facts .late"), "a day is not enough for a lounge"
+    account = text_of("/jobs/#{lounge.id}/account")[/It comes to ([\d.]+)/, 1]
+    assert_match(/comes to ?#{account}/, text_of("/jobs/#{lounge.id}"))
+  end
+
+  def test_what_is_needed_is_held_against_the_shelf
+    lounge = job("Residents' lounge")
+    get "/jobs/#{lounge.id}"
+    assert_match(/Reedbed linen union face 24.1 m 24 m needed, 43.37 m on the shelf, 2 batches/, main)
+    refute_match(/to buy/, main)
+    workroom.shelf.all.each { |piece| workroom.shelf.use_up(piece.id, true) if piece.label == "R1" }
+    get "/jobs/#{lounge.id}"
+    assert_match(/24 m needed, 18.43 m on the shelf, 2 batches 5.6 m to buy, 190.40/, main)
+  end
+
+  def test_without_a_piece_all_of_it_is_to_buy
+    office = job("Ticket office")
+    workroom.shelf.all.each { |piece| workroom.shelf.use_up(piece.id, true) }
+    get "/jobs/#{office.id}"
+    assert_match(/needed, none on the shelf/, main)
+    assert_match(/to buy/, main)
+  end
+
+  def test_the_page_asks_as_much_for_many_windows_as_for_one
+    one = workroom.jobs.create(title: "One", unit: "cm")
+    many = workroom.jobs.create(title: "Many", unit: "cm")
+    spec = job("Ticket office").treatments.first.spec
+    workroom.jobs.add_window(one, room: "A", name: "", spec: spec)
+    9.times { |number| workroom.jobs.add_window(many, room: "A", name: number.to_s, spec: spec) }
+    get "/jobs/#{one}"
+    assert_equal(*[one, many].map { |id| queries { get("/jobs/#{id}") } })
+  end
+
+  private
+
+  def page = Nokogiri::HTML5(last_response.body)
+
+  def main = page.at_css("main").text.gsub(/\s+/, " ")
+
+  def text_of(path)
+    get path
+    main
+  end
+end

@@ -67,7 +67,8 @@ class ClothPageTest < WebTest
 
   def test_a_step_of_no_name_stands_as_it_is
     cloth = cloth("Ferry cotton twill")
-    workroom.cloths.update(cloth.id, cloth.spec.merge("order_step" => "250 mm"), colour: "#ffffff", version: cloth.version)
+    spec = cloth.spec.merge("order_step" => "250 mm")
+    workroom.cloths.update(cloth.id, spec, colour: "#ffffff", version: cloth.version)
     get "/cloths/#{cloth.id}"
     assert_equal "250 mm", chosen("order_step")
     assert_match(/in steps of 250 mm/, text)
@@ -75,7 +76,8 @@ class ClothPageTest < WebTest
 
   def test_every_nature_is_drawn
     drawn = %w[creeps curls frays coated printed loose].to_h do |name|
-      made = R::Cloth.build(R::Cloth::FIELDS.read(plain.merge(name => true), R::Units::CM, R::Problems.new), R::Problems.new)
+      values = R::Cloth::FIELDS.read(plain.merge(name => true), R::Units::CM, R::Problems.new)
+      made = R::Cloth.build(values, R::Problems.new)
       [name, EarnestFold::Drawings::ClothNature.new(made, colour: "#c9d2bd").to_s]
     end
     assert_equal 6, drawn.values.uniq.size

@@ -9,13 +9,15 @@ module EarnestFold
       # @param tables [Array<Array(String, Array<Array<String>>)>] heading and rows of two cells
       # @param cautions [Array<String>]
       # @param checks [Array<String>] what is measured when it hangs
-      def initialize(title, tables, cautions:, checks:)
-        @title, @tables, @cautions, @checks = title, tables, cautions, checks
+      # @param wall [String, nil] SVG: the windows as they will hang
+      def initialize(title, tables, cautions:, checks:, wall: nil)
+        @title, @tables, @cautions, @checks, @wall = title, tables, cautions, checks, wall
       end
 
       # @return [String] the file
       def render
         paper = Paper.new(Words.say("hanging.sheet", title: @title))
+        paper.drawing(Words.say("hanging.on_the_wall"), @wall) if @wall
         @tables.each { |heading, rows| paper.table(heading, ["", ""], rows, right: [1]) }
         paper.table(
           Words.say("hanging.mind"),

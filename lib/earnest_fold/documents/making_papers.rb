@@ -32,7 +32,8 @@ module EarnestFold
           title,
           @made.flat_map { |work| tables(work, work.hanging(@job)) },
           cautions: remarks.map { |remark| Words.remark(remark, unit) }.uniq,
-          checks: each_curtain { |work, curtain| check(work, curtain) }
+          checks: each_curtain { |work, curtain| check(work, curtain) },
+          wall: @made.empty? ? nil : WallOfJob.new(@job, @made, colours: ->(_) { SKETCHED }).to_s
         ).render
       end
 

@@ -32,6 +32,12 @@ module EarnestFold
         .alter-line.on-mark { stroke: #24506f; stroke-dasharray: 2 4; }
         .leader { fill: none; stroke: #7f9ab0; stroke-width: 1; }
         .caption { font-size: 15px; font-weight: bold; }
+        .feature { fill: #eeeae0; stroke: #8a8a80; stroke-width: 1; }
+        .feature.glass { fill: #f4f8fa; stroke: #5d7482; }
+        .glazing { fill: none; stroke: #5d7482; stroke-width: 1; }
+        .support { stroke: #2b3a42; stroke-width: 5; }
+        .floor { stroke: #8a7f69; stroke-width: 2; }
+        .fold { fill: none; stroke: #8a8f92; stroke-width: 1; }
         .waste { fill: none; }
         .cloth { stroke: #2b3a42; stroke-width: 1; }
       CSS

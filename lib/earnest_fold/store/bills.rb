@@ -13,6 +13,37 @@ module EarnestFold
         @workroom = workroom
       end
 
+      # One that went out, among all others: `open` is what of a job's last invoice isn't paid by now, nil elsewhere.
+      Listed = Reckoning::Value.define(:bill, :title, :open)
+      MOST_LISTED = 60
+      # What was paid on a job so far.
+      PAID = Sequel.lit(
+        "(SELECT coalesce(sum((one->>'amount')::numeric), 0) FROM jsonb_array_elements(account->'payments') one)"
+      )
+      GROSS = Sequel.lit("(content->>'gross')::numeric")
+      private_constant :PAID, :GROSS
+
+      # @param page [Integer] from 1, MOST_LISTED to a page
+      # @return [Array<Listed>] the last written first
+      def list(page: 1)
+        Store.guard do
+          of_page = @workroom.rows(:papers).order(Sequel.desc(:id)).limit(MOST_LISTED, (page - 1) * MOST_LISTED)
+          with_jobs(of_page).select_append(GROSS.as(:gross)).order(Sequel.desc(Sequel[:papers][:id])).map do |row|
+            open = row[:last_of_job] ? Reckoning::Money.read((row[:gross] - row[:paid]).to_s("F")) : nil
+            Listed.new(bill: paper(row), title: row[:title], open: open)
+          end
+        end
+      end
+
+      # @return [Reckoning::Money] what is open of all jobs' last invoices
+      def open
+        Store.guard do
+          last = with_jobs(@workroom.rows(:papers)).select_append(GROSS.as(:gross)).from_self
+            .where(last_of_job: true).where { gross > paid }
+          Reckoning::Money.read((last.sum(Sequel.lit("gross - paid")) || BigDecimal(0)).to_s("F"))
+        end
+      end
+
       # @param job_id [Integer]
       # @return [Array<Bill>] the last first
       def of(job_id) =
@@ -81,6 +112,21 @@ module EarnestFold
       end
 
       private
+
+      # Each with its job's title, what was paid there, and whether it is the last invoice of it.
+      def with_jobs(papers)
+        later = Store.db[:papers].as(:later)
+        follows = Store.db[later].where(
+          Sequel[:later][:workroom_id] => @workroom.id,
+          Sequel[:later][:job_id] => Sequel[:papers][:job_id],
+          Sequel[:later][:kind] => "invoice"
+        ).where { Sequel[:later][:id] > Sequel[:papers][:id] }
+        last = Sequel.&({Sequel[:papers][:kind] => "invoice"}, ~follows.exists)
+        Store.db[papers.as(:papers)]
+          .join(:jobs, workroom_id: @workroom.id, id: Sequel[:papers][:job_id])
+          .select_all(:papers)
+          .select_append(:title, PAID.as(:paid), last.as(:last_of_job))
+      end
 
       def in_turn(kind, number, following)
         return following if number.nil? || number == following

@@ -95,6 +95,24 @@ module EarnestFold
 
       def paths = Paths
 
+      # The places in the bar: the words' key, and the addresses under which one is there, that of the place first.
+      PLACES = {
+        "today.title" => [Paths.today],
+        "reckon.title" => [Paths.reckon],
+        "layout.jobs" => [Paths.jobs, Paths.import],
+        "layout.cloths" => [Paths.cloths, Paths.shelf, Paths.tapes],
+        "diary.title" => [Paths.diary],
+        "written.title" => [Paths.written, Paths.logbook],
+        "layout.house" => [Paths.house]
+      }.freeze
+
+      # @return [Array<Array(String, String, Boolean)>] the address, the words, and whether one is there
+      def places =
+        PLACES.map do |key, paths|
+          here = paths.any? { |path| request.path_info == path || request.path_info.start_with?("#{path}/") }
+          [paths.first, say(key), here]
+        end
+
       def asset(path) = "/#{path}?#{ASSETS.fetch(path)}"
 
       # @param key [String] of a sentence with places for fields

@@ -118,6 +118,8 @@ module EarnestFold
 
       def wall = "/diary/wall.pdf"
 
+      def written = "/books"
+
       def logbook = "/logbook"
 
       def logbook_list(ending) = "/logbook.#{ending}"

@@ -129,7 +129,13 @@ module EarnestFold
       # @return [Symbol] :yard where its order step is so many eighths of one, else :metre
       #
       #   cloth.sold_by # => :metre
-      def sold_by = ((order_step / YARD_STEP).denominator == 1) ? :yard : :metre
+      def sold_by = Cloth.sold_by(order_step)
+
+      # @param order_step [Length]
+      # @return [Symbol] how a cloth of that order step is sold
+      #
+      #   Cloth.sold_by(Length.inches(9)) # => :yard
+      def self.sold_by(order_step) = ((order_step / YARD_STEP).denominator == 1) ? :yard : :metre
 
       # @param length [Length]
       # @return [Rational, nil] what the length costs, unrounded; nil where no price is known

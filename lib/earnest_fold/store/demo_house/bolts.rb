@@ -25,7 +25,8 @@ module EarnestFold
               "selvedge" => "1/2 in",
               "vertical_repeat" => "12 1/2 in",
               "one_way" => true,
-              "price" => "28.00"
+              "order_step" => "4 1/2 in",
+              "price" => "28.4339"
             },
             "#d5c4a1"
           ],

@@ -39,7 +39,7 @@ module EarnestFold
         def field(name) = (name == "order_step") ? SoldBy.field : R::Cloth::FIELDS.fetch(name.to_sym)
 
         # @return [Symbol] :metre or :yard
-        def sold_now = sold_by(kept("order_step"))
+        def sold_now = SoldBy.of(@stored)
 
         private
 
@@ -57,14 +57,9 @@ module EarnestFold
 
         def steps(number, name, place) = (number * 10**PLACES[name][place]).round(half: :up)
 
-        def sold_by(step)
-          length = step && R::LengthReader.read(step, R::Units::MM)
-          (length && (length / R::Cloth::YARD_STEP).denominator == 1) ? :yard : :metre
-        end
-
         def readable(name, text)
           kept = super
-          each = kept && times(name, sold_by(step_typed))
+          each = kept && times(name, SoldBy.of("order_step" => step_typed))
           number = each && R::Exact.read(kept)
           number ? R::LengthWriter.decimal(steps(number * each, name, 0), PLACES[name][0]) : kept
         end

@@ -24,6 +24,13 @@ module EarnestFold
         def self.field =
           @field ||= R::Cloth::FIELDS.fetch(:order_step).then { |field| field.with(kind: new(lengths: field.kind)) }
 
+        # @param spec [Hash] a cloth's, as it is kept
+        # @return [Symbol] :metre or :yard
+        def self.of(spec)
+          length = spec["order_step"] && R::LengthReader.read(spec["order_step"], R::Units::MM)
+          R::Cloth.sold_by(length || R::Cloth::ORDER_STEP)
+        end
+
         # @param unit [Reckoning::Unit]
         # @return [String] the order step of a new cloth
         def self.usual(unit) = USUAL.fetch(unit.inches?)

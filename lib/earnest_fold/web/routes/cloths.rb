@@ -15,7 +15,7 @@ module EarnestFold
         post Paths.cloths, :bring_in
         post Paths.cloth(":id"), :change
 
-        def all = page(:cloths, Screens::Cloths.new(workroom.cloths.all, workroom_unit))
+        def all = page(:cloths, Screens::Cloths.new(workroom.cloths.all, workroom_unit, pieces: workroom.shelf.all))
 
         def blank = new_one(Forms::ClothForm.new(fresh, COLOUR, nil, workroom_unit))
 

@@ -107,7 +107,10 @@ module EarnestFold
 
         # @return [String] SVG: its windows as they will hang
         def wall
-          sheet.once(:wall, more_windows) { Wall.new(sheet, more: [Words.say("job.one_more"), more_windows]).to_s }
+          sheet.once(:wall, more_windows) do
+            more = [Words.say("job.one_more"), more_windows]
+            Documents::WallOfJob.new(sheet, more: more) { |entry| path(entry) }.to_s
+          end
         rescue => error
           RequestLog.note("the wall of job #{job.id} can't be drawn", error)
           ""

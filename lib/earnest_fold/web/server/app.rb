@@ -82,6 +82,7 @@ module EarnestFold
         Routes::CameIn,
         Routes::Account,
         Routes::Diary,
+        Routes::Written,
         Routes::Logbook,
         Routes::Shelf,
         Routes::Cloths,

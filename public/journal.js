@@ -407,6 +407,10 @@
     window.Idiomorph.defaults.callbacks.beforeNodeMorphed = function (old, fresh) {
       // What is asked for afterwards stands as it was until its new answer is there.
       if (old.id && old.id === fresh.id && fresh.dataset && "later" in fresh.dataset) fresh.innerHTML = old.innerHTML;
+      // What a hand opened or folded stays so until the page thinks otherwise than it did before.
+      if (old.nodeName === "DETAILS" && fresh.nodeName === "DETAILS" && old.dataset.open === fresh.dataset.open) {
+        fresh.open = old.open;
+      }
       return !kept(old) && !(fresh.dataset && "same" in fresh.dataset);
     };
   }

@@ -54,8 +54,10 @@ begin
   EarnestFold::Store.migrate
   EarnestFold::Store.workroom.once.forget_old
   unless ARGV.include?("--no-demo")
-    house = EarnestFold::Store::DemoHouse.new(EarnestFold::Store.workroom)
-    house.load(reset: ARGV.include?("--reset-demo"), whole: true)
+    workroom = EarnestFold::Store.workroom
+    loaded = EarnestFold::Store::DemoHouse.new(workroom).load(reset: ARGV.include?("--reset-demo"), whole: true)
+    bill = EarnestFold::Documents::BillContent.method(:of)
+    EarnestFold::Work::DemoProgress.new(workroom, &bill).load if loaded
   end
 
   require "puma"

@@ -40,6 +40,22 @@ class DeskTest < SystemTest
     assert_selector ".working li.lit", text: "Cut drop"
   end
 
+  # What a hand opened stays open under it; what begins to matter opens by itself.
+  def test_folded_figures_open_by_hand_and_by_themselves
+    go "Ticket office", "Cloth"
+    assert_selector "#fold-making[open]", text: "Seam"
+    select "Hand-finished, lined", from: "House rules"
+    assert_selector "#fold-making:not([open])"
+    find("#fold-making summary").click
+    type "Seam", "2"
+    assert_selector "#fold-making[open] .rule-mark", text: "departs"
+    find("#fold-making summary").click
+    type "Hem depth", "9"
+    assert_text "departs; rule 8"
+    assert_selector "#fold-making:not([open])"
+    assert_accessible
+  end
+
   def test_the_other_tape_shows_the_same_window
     go "Ticket office", "Cloth"
     assert_figure "cut_drop", "232.8"

@@ -58,6 +58,7 @@ class FirstWindowTest < SystemTest
     assert_selector ".choice.chosen"
     select "level at the top", from: "Pattern placed"
     type "Point of pattern", "1"
+    find("#fold-making summary").click
     type "Squaring", "2"
     assert_figure "cut_drop", "88"
     click_on "On to Cutting"

@@ -7,6 +7,23 @@ class WholeHouseTest < WebTest
   def setup
     super
     S::DemoHouse.new(workroom).load(reset: true, whole: true)
+    bill = EarnestFold::Documents::BillContent.method(:of)
+    EarnestFold::Work::DemoProgress.new(workroom, &bill).load
+  end
+
+  # Each job stands at another point of its way.
+  def test_the_jobs_have_come_as_far_as_they_are_said_to
+    way = %w[Snug Attic Boathouse Studio].to_h { |title| [title, works(title)] }
+    cut = way.transform_values { |works| works.sum { |work| stages(work).count { |name| name == "cutting" } } }
+    assert_equal({"Snug" => 0, "Attic" => 3, "Boathouse" => 2, "Studio" => 1}, cut)
+    snug = workroom.plans.of(job("Snug").id)
+    refute_empty snug.open
+    assert_includes snug.cuts.values.flatten.map(&:state), "cut"
+    assert_equal [14, 5, 0], way["Attic"].map { |work| work.steps.count { |step| (step.names - work.done).empty? } }
+    assert_equal [true, true], way["Boathouse"].map { |work| stages(work).include?("hanging") }
+    assert(way["Studio"].all? { |work| stages(work).include?("account") })
+    assert_equal %w[invoice quote], workroom.bills.list.map { |line| line.bill.kind }
+    assert_operator workroom.bills.open.to_r, :>, 0
   end
 
   def test_every_station_and_paper_is_there
@@ -26,6 +43,11 @@ class WholeHouseTest < WebTest
   end
 
   private
+
+  def works(title) = EarnestFold::Work::Workroom.new(workroom).job(job(title).id).works
+
+  # @return [Array<String>] the stations that are done
+  def stages(work) = work.stations.select { |name| %i[done warned].include?(work.station_state(name)) }
 
   def there(path)
     get path

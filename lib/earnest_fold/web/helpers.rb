@@ -95,6 +95,10 @@ module EarnestFold
 
       def paths = Paths
 
+      # What opens and folds by itself: a hand's own opening stands until the page thinks otherwise than before.
+      # @return [String] attributes of a <details>
+      def opened(open) = open ? "open data-open=\"yes\"" : "data-open=\"no\""
+
       # The places in the bar: the words' key, and the addresses under which one is there, that of the place first.
       PLACES = {
         "today.title" => [Paths.today],

@@ -29,6 +29,7 @@ module EarnestFold
       def initialize(set, spec, unit, tape: nil)
         @set, @spec, @unit, @tape = set, spec, unit, tape
         @of_tape = Work::Starting.tape_figures(tape, spec)
+        @of_method = of_method
         @marks = {}
       end
 
@@ -56,7 +57,7 @@ module EarnestFold
         ruled = value(path)
         unless ruled.nil?
           RuleMark.new(
-            name: @of_tape.key?(path) ? @tape.spec["name"] : name,
+            name: named(path),
             says: said(path, ruled),
             departs: !same?(path, ruled),
             path: path
@@ -70,7 +71,38 @@ module EarnestFold
         words ? Words.say("#{words}.#{ruled}") : kind(path).show(ruled, @unit)
       end
 
-      def value(path) = @of_tape.fetch(path) { @set&.value(path, @spec.dig("heading", "kind"), @unit) }
+      # Whose figure it is: the tape's, the method's, or the set's.
+      def named(path)
+        return @tape.spec["name"] if @of_tape.key?(path)
+
+        method?(path) ? Words.say("methods.#{@spec["method"]}") : name
+      end
+
+      def value(path)
+        return @of_tape[path] if @of_tape.key?(path)
+
+        method?(path) ? by_method(path) : of_set(path)
+      end
+
+      # A record that a method gives is given whole.
+      def method?(path) = @of_method.key?(path) || @of_method[path.rpartition(".").first].is_a?(Hash)
+
+      def by_method(path)
+        record, _, name = path.rpartition(".")
+        @of_method.fetch(path) { @of_method.fetch(record)[name] }
+      end
+
+      def of_set(path) = @set&.value(path, @spec.dig("heading", "kind"), @unit)
+
+      # A method that isn't the set's own means other figures: the method is the one departure, and its figures are
+      # its rule.
+      def of_method
+        method = @spec["method"]
+        return {} if @set.nil? || method.nil? || of_set("method") == method
+
+        figures = R::Methods::Kinds[method]&.figures(@unit) || {}
+        @spec["lining"] ? figures : figures.reject { |path, _| path.start_with?("lining.") }
+      end
 
       def kind(path) = Work::SpecFields.kind(path, @spec)
 

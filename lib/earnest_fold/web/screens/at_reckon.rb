@@ -49,7 +49,7 @@ module EarnestFold
 
           typed = @asked.typed(path)
           shown = super
-          shown = shown.with(rule: nil, hint: nil)
+          shown = shown.with(rule: nil, hint: nil, taken: nil)
           shown = shown.with(problem: beyond(path)) if shown.problem.nil?
           typed ? shown.with(text: typed) : shown
         end
@@ -73,14 +73,9 @@ module EarnestFold
         private
 
         # What an empty field is taken as; a dash where nothing is reckoned from it.
-        def taken_as(path)
+        def taken_at(path)
           declared = path.start_with?("cloth.") ? @asked.cloth.field(path.delete_prefix("cloth.")) : nil
-          declared ||= Work::SpecFields.field(path, spec)
-          case (taken = declared.required? ? nil : declared.default)
-          when Reckoning::Length then taken.zero? ? "0" : Words.length(taken, unit)
-          when Numeric then Words.number(taken)
-          else "–"
-          end
+          taken_as(declared || Work::SpecFields.field(path, spec)) || "–"
         end
 
         def wanted(problem)

@@ -24,6 +24,19 @@ module EarnestFold
 
         def interlinings = field("interlining.cloth", options: cloths("interlining", "fields.no_interlining"))
 
+        # What every curtain has of its making, and every lining of its own; the rest is folded.
+        EVERYDAY = %w[making.hem.kind making.hem.depth making.side.kind making.side.depth lining.lift lining.inset
+          lining.hem.depth].freeze
+
+        # @return [Array<Field>] the allowances that every curtain has, and how the pattern lies
+        def everyday = (making_fields + lining_fields).select { |field| everyday?(field.path) } + pattern_fields
+
+        # @return [Fold] the other allowances and habits of this treatment
+        def rarer = fold(:making, making_fields.reject { |field| everyday?(field.path) })
+
+        # @return [Fold, nil] the lining's
+        def lining_rarer = fold(:lining, lining_fields.reject { |field| everyday?(field.path) })
+
         # @return [Array<Field>] the allowances and habits of this treatment
         def making_fields = @making_fields ||= [weighting, *MAKING.map { |path| field(path) }]
 
@@ -61,7 +74,10 @@ module EarnestFold
         def pattern_fields = patterned? ? PATTERN.map { |path| field(path) } : []
 
         # @return [Integer] figures here that depart from the house's rules
-        def departures = ruled.departures(%w[weighting] + MAKING + (spec["lining"] ? LINING : []))
+        def departures
+          figures = ruled.departures(%w[weighting] + MAKING + (spec["lining"] ? LINING : []))
+          figures + (method_field.rule&.departs ? 1 : 0)
+        end
 
         def patterned? = face&.repeats?
 
@@ -136,6 +152,14 @@ module EarnestFold
         def widths_given? = !spec.dig("making", "widths").nil?
 
         private
+
+        # What is turned under matters where a fold is single.
+        def everyday?(path)
+          return true if EVERYDAY.include?(path) || path == "wrap_measured"
+
+          folds = %w[making.hem making.side].find { |part| path == "#{part}.turn_under" } or return false
+          spec.dig(*folds.split("."), "kind") == "single"
+        end
 
         def method_name(name) = Words.say("methods.#{name}")
 

@@ -129,8 +129,22 @@ module EarnestFold
             now: now,
             problem: problem && Words.field_problem(problem, unit),
             offer: problem&.data&.[](:offer)&.then { |meant| declared.kind.show(meant, unit) },
-            stop: stops[path]&.then { |check| Words.check(check, unit) }
+            stop: stops[path]&.then { |check| Words.check(check, unit) },
+            taken: taken_as(declared)
           )
+        end
+
+        # Figures that not every window has: folded until one of them matters. What they say until then is `told`.
+        Fold = R::Value.define(:name, :fields, :open, :told)
+
+        # @param name [Symbol]
+        # @param fields [Array<Field>]
+        # @return [Fold, nil] nil where there are none
+        def fold(name, fields)
+          return if fields.empty?
+
+          told = fields.filter_map(&:in_short).join(" · ")
+          Fold.new(name: name, fields: fields, open: fields.any?(&:matters?), told: told)
         end
 
         # @return [Hash{String => Reckoning::Check}] what stops the work, by the field to change first at each station
@@ -190,6 +204,14 @@ module EarnestFold
 
         # Stations that look at more than the job say their own.
         def said_here = once(:said) { entry.said_at(station, sheet) }
+
+        # What an empty field is taken as; nil where nothing is taken for it.
+        def taken_as(declared)
+          case (taken = declared.required? ? nil : declared.default)
+          when R::Length then taken.zero? ? "0" : Words.length(taken, unit)
+          when Numeric then Words.number(taken)
+          end
+        end
 
         # A length typed in another unit than the one shown says how it was typed.
         def hint(path, kind)

@@ -4,11 +4,15 @@ module EarnestFold
   module Web
     module Screens
       # One field as a view shows it: what stands in it, what it is called, and what is wrong with it.
-      Field = Reckoning::Value.define(:path, :label, :text, :problem, :hint, :options, :rule, :now, :offer, :stop) do
+      Field = Reckoning::Value.define(
+        :path, :label, :text, :problem, :hint, :options, :rule, :now, :offer, :stop, :taken
+      ) do
         # `now` is what stands in the store, where that may be something else than what is shown; `offer` what was
-        # perhaps meant; `stop` what can't be made for as long as it says what it says.
+        # perhaps meant; `stop` what can't be made for as long as it says what it says; `taken` what it is taken as
+        # while nobody says anything.
         def self.of(
-          path:, label:, text:, problem: nil, hint: nil, options: nil, rule: nil, now: text, offer: nil, stop: nil
+          path:, label:, text:, problem: nil, hint: nil, options: nil, rule: nil, now: text, offer: nil, stop: nil,
+          taken: nil
         )
           new(
             path: path,
@@ -20,7 +24,8 @@ module EarnestFold
             rule: rule,
             now: now,
             offer: offer,
-            stop: stop
+            stop: stop,
+            taken: taken
           )
         end
 
@@ -56,6 +61,24 @@ module EarnestFold
           new(**members.to_h { |name| [name, nil] }, path: path)
 
         def same? = text.nil?
+
+        # @return [Boolean] whether anything of it wants to be seen: it departs, stops the work, can't be taken, or
+        #   says something of which the rules say nothing
+        def matters?
+          return true if problem || stop
+
+          rule ? rule.departs : !(text.empty? || text == taken || usual?)
+        end
+
+        # @return [Boolean] whether a choice is left at what it begins with
+        def usual? = !options.nil? && text == options.keys.first
+
+        # @return [String, nil] what it is called and what holds of it: said, or taken unless that is nothing
+        def in_short
+          told = text.empty? ? taken : options&.fetch(text, nil) || text
+          nothing = told.nil? || (text.empty? && told == "0")
+          "#{label} #{told}" unless nothing
+        end
 
         # Several lines where the kind takes as many.
         def long? = path == "notes"

@@ -11,10 +11,11 @@ module EarnestFold
 
         def kinds = field("heading.kind")
 
-        # @return [Array<Field>] those of the kind, then what of the support matters to it
-        def fields =
-          @fields ||=
-            (Work::SpecFields.heading_paths(spec) + support_paths).map { |path| field(path) }
+        # @return [Array<Field>] those that every heading of its kind has, then what of the support matters to it
+        def fields = @fields ||= everyday.map { |path| field(path) }
+
+        # @return [Fold, nil] what some of its kind have besides
+        def rarer = fold(:rarer, (Work::SpecFields.heading_paths(spec) - everyday).map { |path| field(path) })
 
         # @return [Array<Field>] which of the house's tapes it takes, where it takes any
         def tape_fields
@@ -42,8 +43,11 @@ module EarnestFold
           kept.map { |one| tape_pitch(one, used) }
         end
 
-        # @return [Array<Field>] of what ties the curtains back
-        def tieback_fields = @tieback_fields ||= TIEBACK.map { |path| field(path) } + [trimming]
+        # @return [Fold] what ties the curtains back
+        def tiebacks
+          made = fold(:tiebacks, TIEBACK.map { |path| field(path) } + [trimming])
+          spec["tieback"] ? made : made.with(told: Words.say("folds.no_tiebacks"))
+        end
 
         # @return [Reckoning::Tieback, nil]
         def tieback = reckoning&.tieback || treatment&.tieback&.for(treatment)
@@ -98,6 +102,16 @@ module EarnestFold
         end
 
         private
+
+        # What must be given, what the rules say something of, and what its kind's example has; of a range its target.
+        def everyday
+          kind = R::Headings.fetch(spec.dig("heading", "kind"))
+          paths = Work::SpecFields.heading_paths(spec).grep_v(/\.(min|max)\z/).select do |path|
+            example = kind.example.key?(path.split(".")[1])
+            example || ruled.mark(path) || Work::SpecFields.field(path, spec).required?
+          end
+          paths + support_paths
+        end
 
         # What frill and tiebacks are cut from.
         def trimming

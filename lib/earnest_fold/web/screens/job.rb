@@ -60,10 +60,11 @@ module EarnestFold
         #   stands (:late, :open)
         def facts = [promised, ready, comes_to].compact
 
-        # @return [String] SVG: what is on the shelf of a cloth, and how much of it is needed
+        # @return [String] SVG: what is on the shelf of a cloth beside what is needed of it; once cutting began, how
+        #   much of that is cut
         def bar(need)
-          says = Words.say("drawings.needed", needed: bought(need.needed, need), there: bought(need.there, need))
-          Drawings::NeedBar.new(need.there, need.needed, sheet.colour(need.cloth), says: says).to_s
+          there = need.cut.zero? ? need.there : need.needed * Rational(need.cut, [need.cut, need.cuts].max)
+          Drawings::NeedBar.new(there, need.needed, sheet.colour(need.cloth), says: amounts(need)).to_s
         end
 
         # @return [String] how much of a cloth, and whether there is enough of it

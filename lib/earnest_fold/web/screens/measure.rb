@@ -8,7 +8,6 @@ module EarnestFold
         STATION = "measure"
         # What an opening of a kind is given besides.
         OPENINGS = {
-          "pair" => ["opening.split"],
           "dress_pair" => ["opening.cover"],
           "panels" => ["opening.panels"]
         }.freeze
@@ -38,6 +37,10 @@ module EarnestFold
         # @return [Field] the length that decides, where it stands on the drawing: what each of a dress pair covers,
         #   else the support's
         def main_length = dress? ? field("opening.cover") : field("support.length")
+
+        # @return [Fold] what matters at some windows: how a pair shares its support, how far that stands off the wall
+        def beyond =
+          fold(:beyond, (opening_split + %w[support.projection support.height]).map { |path| field(path) })
 
         # @return [Array<Field>] what else is asked of the opening: of a dress pair how far apart its ends are, which
         #   only the drawing takes
@@ -127,6 +130,8 @@ module EarnestFold
         def glass_clear = stack_back&.glass_clear(treatment.wall.glass)
 
         private
+
+        def opening_split = overlaps? ? ["opening.split"] : []
 
         def there = spec.fetch("wall", {}).keys.map(&:to_sym)
 

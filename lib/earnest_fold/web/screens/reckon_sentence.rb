@@ -55,7 +55,7 @@ module EarnestFold
 
         def slot(path)
           shown = in_words(path.is_a?(Field) ? path : field(path))
-          wanting.include?(shown.path) ? shown : shown.with(hint: taken_as(shown.path))
+          wanting.include?(shown.path) ? shown : shown.with(hint: taken_at(shown.path))
         end
 
         def in_words(shown)

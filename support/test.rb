@@ -10,7 +10,7 @@ PARTS = {
   "core" => %w[test/reckoning test/laws test/golden],
   "store" => %w[test/store],
   "work" => %w[test/work],
-  "web" => %w[test/web test/drawings test/words],
+  "web" => %w[test/web test/drawings test/words test/locale],
   "cli" => %w[test/command_line test/documents],
   "system" => %w[test/system],
   "project" => %w[test/project],
@@ -30,7 +30,7 @@ end
 SHARES_EACH = 4
 
 # What a file takes beside others: the browser's are the longest.
-WEIGHTS = {"system" => 12, "sweep" => 20, "work" => 40, "project" => 10, "laws" => 4, "golden" => 4}.freeze
+WEIGHTS = {"system" => 12, "sweep" => 20, "work" => 40, "project" => 10, "laws" => 4, "golden" => 4, "locale" => 12}.freeze
 
 def weight(file) = File.size(file) * WEIGHTS.fetch(file.delete_prefix(File.join(ROOT, "test", "")).split("/").first, 1)
 

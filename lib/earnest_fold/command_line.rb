@@ -8,16 +8,6 @@ module EarnestFold
   class CommandLine
     REFUSED = 2
     MISUSED = 64
-    HELP = <<~TEXT
-      earnest-fold reckon FILE …    reckons job documents (*.fold.json; - is standard input)
-      earnest-fold choices FILE …   the near alternatives of each treatment, side by side
-      earnest-fold near FILE …      how near each of its figures is to another answer
-      earnest-fold plan FILE …      the whole cutting plan of each
-      earnest-fold schema           prints the JSON Schema of the job document
-
-      Results go to standard output as JSON, one line each where there are several files. A document that can't be
-      reckoned gives its errors by JSON Pointer, and exit 2.
-    TEXT
     OUTPUTS = {
       "reckon" => ->(job) { Documents::ReckoningFormat.new(Reckoning::JobReckoning.new(job)).to_h },
       "choices" => ->(job) { Documents::ChoicesFormat.new(Reckoning::JobReckoning.new(job)).to_h },
@@ -79,13 +69,20 @@ module EarnestFold
     end
 
     def print_help
-      @output.puts(HELP)
+      @output.puts(help)
       0
     end
 
     def misused
-      @errors.puts(HELP)
+      @errors.puts(help)
       MISUSED
+    end
+
+    # @return [String] what there is, and what it does
+    def help
+      commands = {**OUTPUTS.to_h { |name, _| [name, "#{name} FILE …"] }, "schema" => "schema"}
+      lines = commands.map { |name, typed| "earnest-fold #{typed.ljust(16)}#{Words.say("command_line.#{name}")}" }
+      [*lines, "", Words.say("command_line.results")].join("\n")
     end
   end
 end

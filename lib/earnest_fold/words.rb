@@ -1,25 +1,13 @@
 # frozen_string_literal: true
 
-require "i18n"
-
 module EarnestFold
   # The words for people, from the locale file, and figures as people write them. Everything that speaks (screens,
   # drawings, documents) asks here, so that each thing is said once.
   module Words
     R = Reckoning
-    I18n.load_path = [File.expand_path("../../config/locales/en.yml", __dir__)]
-    I18n.available_locales = [:en]
-    I18n.default_locale = :en
-
-    # @api private
-    # @return [Hash{String => String}] every text by its whole key, so that the common case needs no search
-    def self.flattened(tree, above = "")
-      tree.each_with_object({}) do |(key, value), texts|
-        value.is_a?(Hash) ? texts.merge!(flattened(value, "#{above}#{key}.")) : texts["#{above}#{key}"] = value
-      end
-    end
-    TEXTS = flattened(I18n.backend.tap(&:eager_load!).translations.fetch(:en)).freeze
-    private_constant :TEXTS
+    TEXTS = Locale.load(ENV.fetch("EARNEST_FOLD_LOCALE", "en"))
+    COUNTED, DECIMAL = TEXTS.fetch("numbers.counted"), TEXTS.fetch("numbers.decimal")
+    private_constant :TEXTS, :COUNTED, :DECIMAL
 
     module_function
 
@@ -44,18 +32,26 @@ module EarnestFold
         values.first.is_a?(Array)
 
       shown = values.map { |value| value.is_a?(R::Length) ? length(value, unit) : value.to_s }
-      values.first.is_a?(R::Length) ? "#{shown.join(", ")} #{unit.name}" : shown.join(", ")
+      values.first.is_a?(R::Length) ? "#{shown.join(", ")} #{unit(unit)}" : shown.join(", ")
     end
 
-    # "%{widths ? width|widths}" in a text: the first for one (or half a one), the second for any other number.
-    BY_NUMBER = /%\{(\w+) \? ([^|]+)\|([^}]+)\}/
+    # "%{widths ? width|widths}" in a text: the form that the number takes by the locale's rule.
+    BY_NUMBER = /%\{(\w+) \? ([^}]+)\}/
     private_constant :BY_NUMBER
 
     # @api private
     def by_number(said, facts)
       return said unless said.include?("%{")
 
-      said.gsub(BY_NUMBER) { %w[1 ½].include?(facts.fetch($1.to_sym).to_s) ? $2 : $3 }
+      said.gsub(BY_NUMBER) { Locale.form(COUNTED, $2.split("|"), counted(facts.fetch($1.to_sym).to_s)) }
+    end
+
+    # @api private
+    # @param text [String] a number as it is said: "2", "½", "2.5"
+    # @return [Rational]
+    def counted(text)
+      halves = text.end_with?("½") ? 1/2r : 0
+      R::Exact.read(text.delete_suffix("½"))&.+(halves) || halves
     end
 
     # @return [Boolean]
@@ -73,12 +69,22 @@ module EarnestFold
     # @return [String] without the unit
     #
     #   Words.length(Length.mm(2365), Units::CM) # => "236.5"
-    def length(length, unit) = R::LengthWriter.write(length, unit)
+    def length(length, unit) = decimal(R::LengthWriter.write(length, unit))
+
+    # @api private
+    # With the locale's own decimal sign.
+    def decimal(text) = (DECIMAL == ".") ? text : text.tr(".", DECIMAL)
+
+    # @param unit [Reckoning::Unit]
+    # @return [String] its sign
+    #
+    #   Words.unit(Units::CM) # => "cm"
+    def unit(unit) = say("unit_signs.#{unit.name}")
 
     # @return [String] with the unit: "236.5 cm", "93 1/2 in"
     #
     #   Words.with_unit(Length.inches(187/2r), Units::IN) # => "93 1/2 in"
-    def with_unit(length, unit) = "#{length(length, unit)} #{unit.name}"
+    def with_unit(length, unit) = "#{length(length, unit)} #{unit(unit)}"
 
     # @param number [Rational, Integer]
     # @param places [Integer]
@@ -88,7 +94,7 @@ module EarnestFold
     def number(number, places = 2)
       steps = (number * 10**places).round(half: :up)
       text = R::LengthWriter.decimal(steps.abs, places).sub(/\.?0+\z/, "") if places.positive?
-      text ||= steps.abs.to_s
+      text = decimal(text || steps.abs.to_s)
       steps.negative? ? "−#{text}" : text
     end
 
@@ -109,7 +115,7 @@ module EarnestFold
     #   Words.money(4148/10r) # => "414.80"
     def money(amount)
       hundredths = (amount * 100).round(half: :up)
-      "#{"−" if hundredths.negative?}#{R::LengthWriter.decimal(hundredths.abs, 2)}"
+      "#{"−" if hundredths.negative?}#{decimal(R::LengthWriter.decimal(hundredths.abs, 2))}"
     end
 
     # @param line [Reckoning::Account::Charge]
@@ -128,7 +134,8 @@ module EarnestFold
     #   Words.hours(200) # => "3 h 20 min"
     def hours(minutes)
       hours, rest = minutes.round.divmod(60)
-      [*("#{hours} h" if hours.positive?), *("#{rest} min" if rest.positive? || hours.zero?)].join(" ")
+      told = [*(say("clock.hours", hours: hours) if hours.positive?)]
+      [*told, *(say("clock.minutes", minutes: rest) if rest.positive? || hours.zero?)].join(" ")
     end
 
     # @param length [Reckoning::Length]
@@ -152,7 +159,7 @@ module EarnestFold
     def to_order(made) = bought(made.length_to_order, made.cloth.sold_by)
 
     # @param kilograms [Rational]
-    def mass(kilograms) = "#{number(kilograms, 1)} kg"
+    def mass(kilograms) = say("clock.mass", mass: number(kilograms, 1))
 
     # @param expression [Array] of lengths, numbers and signs
     # @yieldparam figure [Reckoning::Length, Rational, Integer] to be written another way than plainly
@@ -333,13 +340,28 @@ module EarnestFold
       say("making.in_all", hours: hours, minutes: rest)
     end
 
-    # @param date [Date]
-    # @return [String] "Monday 9 March"
-    def day(date) = date.strftime("%A %-d %B")
+    # @param date [Date, Time]
+    # @param form [Symbol] :day "Monday 9 March", :short "9 Mar", :in_week "Mon 9 Mar", :dated "9 Mar 2026" or :long
+    #   "9 March 2026", as the locale writes them
+    # @return [String]
+    #
+    #   Words.date(Date.new(2026, 3, 9), :in_week) # => "Mon 9 Mar"
+    def date(date, form)
+      month, weekday = date.month - 1, date.wday
+      say(
+        "dates.#{form}",
+        day: date.day.to_s,
+        year: date.year.to_s,
+        month: TEXTS.fetch("dates.months")[month],
+        short_month: TEXTS.fetch("dates.short_months")[month],
+        weekday: TEXTS.fetch("dates.weekdays")[weekday],
+        short_weekday: TEXTS.fetch("dates.short_weekdays")[weekday]
+      )
+    end
 
     # @param date [Date]
-    # @return [String] "9 Mar"
-    def short_day(date) = date.strftime("%-d %b")
+    # @return [String] "Monday 9 March"
+    def day(date) = date(date, :day)
 
     # @param from [Integer] minutes since midnight
     # @param to [Integer]
@@ -389,8 +411,11 @@ module EarnestFold
       [:hem, :lining_hem].include?(line.name) ? "working.#{line.name}_#{line.data[:kind]}" : "working.#{line.name}"
     end
 
-    def sign(token) =
-      {"↑" => "rounded up", "↓" => "rounded down", "↕" => "to the nearest", "→" => "→"}.fetch(token, token)
+    ROUNDED = {"↑" => "signs.rounded_up", "↓" => "signs.rounded_down", "↕" => "signs.to_the_nearest"}.freeze
+    private_constant :ROUNDED
+
+    # @api private
+    def sign(token) = ROUNDED.key?(token) ? TEXTS.fetch(ROUNDED[token]) : token
 
     def value_in(value, unit)
       case value

@@ -17,7 +17,7 @@ module EarnestFold
       def wall(day)
         week = Work::Week.new(@diary, day)
         days = week.days.to_h { |date| [Words.day(date), week.stretches(date).map { |one| row(week, one) }] }
-        WallPdf.new(Words.say("diary.wall_title", day: week.monday.strftime("%-d %B %Y")), days).render
+        WallPdf.new(Words.say("diary.wall_title", day: Words.date(week.monday, :long)), days).render
       end
 
       private

@@ -284,7 +284,8 @@ module EarnestFold
           at = x(step * count, from)
           @svg.line(at, foot - 4, at, foot + 4, class: "dim")
           if (count % each).zero?
-            @svg.text(at, foot + 18, "#{count} #{@unit.inches? ? "ft" : "m"}", class: "ruler", text_anchor: anchor(at))
+            told = "#{count} #{Words.say("unit_signs.#{@unit.inches? ? "ft" : "m"}")}"
+            @svg.text(at, foot + 18, told, class: "ruler", text_anchor: anchor(at))
           end
         end
       end

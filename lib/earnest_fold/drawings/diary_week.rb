@@ -62,7 +62,7 @@ module EarnestFold
       def ground
         @days.each_with_index do |date, index|
           @svg.rect(LEFT + index * @day, TOP - 4, @day, @tall, class: index.even? ? "day" : "day other")
-          @svg.text(LEFT + index * @day + 6, 18, date.strftime("%a %-d %b"), class: "label")
+          @svg.text(LEFT + index * @day + 6, 18, Words.date(date, :in_week), class: "label")
         end
         Reckoning::Diary::BENCHES.each do |bench|
           @svg.text(4, @tops[bench] + 26, Words.say("benches.#{bench}"), class: "label")

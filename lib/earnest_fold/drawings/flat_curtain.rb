@@ -92,7 +92,7 @@ module EarnestFold
       def says
         Words.say(
           "drawings.flat",
-          hand: @curtain.hand,
+          hand: Words.hand(@curtain.hand),
           widths: Words.widths(@shown.widths),
           flat: @shown.bounds.last,
           drop: @shown.drop,

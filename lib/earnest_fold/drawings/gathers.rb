@@ -37,7 +37,7 @@ module EarnestFold
       def says
         Words.say(
           "drawings.gathers",
-          hand: @curtain.hand,
+          hand: Words.hand(@curtain.hand),
           finished: @curtain.finished_width,
           flat: @curtain.flat_width,
           hooks: @hooks.size,

@@ -38,7 +38,7 @@ module EarnestFold
         Words.say(
           "drawings.heading",
           heading: Words.say("headings.#{@heading.kind}"),
-          hand: @curtain.hand,
+          hand: Words.hand(@curtain.hand),
           marks: @marks.size,
           width: @whole,
           unit: @unit

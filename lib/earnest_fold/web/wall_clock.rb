@@ -16,16 +16,16 @@ module EarnestFold
       def time(at) = local(at).strftime("%H:%M")
 
       # @return [String] "3 Mar 2026"
-      def day(at) = local(at).strftime("%-d %b %Y")
+      def day(at) = Words.date(local(at), :dated)
 
       # @return [String] "2026-03-03", to be kept
       def date(at) = local(at).strftime("%Y-%m-%d")
 
       # @return [String] "3 March 2026", as it stands on paper
-      def long_day(at) = local(at).strftime("%-d %B %Y")
+      def long_day(at) = Words.date(local(at), :long)
 
       # @return [String] "3 Mar 2026, 14:05"
-      def moment(at) = local(at).strftime("%-d %b %Y, %H:%M")
+      def moment(at) = "#{day(at)}, #{time(at)}"
 
       # @return [String] the same for a machine: exact, with its zone
       def machine(at) = at.utc.strftime("%Y-%m-%dT%H:%M:%SZ")

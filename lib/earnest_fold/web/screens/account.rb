@@ -81,7 +81,7 @@ module EarnestFold
 
         # @param paid [Hash] as it is kept
         # @return [String] on which day, in which words
-        def paid_words(paid) = "#{Date.iso8601(paid["on"]).strftime("%-d %b %Y")}, #{paid["name"]}"
+        def paid_words(paid) = "#{Words.date(Date.iso8601(paid["on"]), :dated)}, #{paid["name"]}"
 
         # @return [Array<Work::Job::Entry>] what is not in it yet
         def missing = sheet.works.reject(&:reckoning)

@@ -140,11 +140,11 @@ module EarnestFold
           need.batches.first.to_s.empty? ? "" : Words.say("job.batch", batch: need.batches.first)
         end
 
-        def promised = (day = @outlook.promised) && [Words.say("job.promised"), Words.short_day(day), :open]
+        def promised = (day = @outlook.promised) && [Words.say("job.promised"), Words.date(day, :short), :open]
 
         def ready
           day = @outlook.ready or return
-          [Words.say("job.ready"), Words.short_day(day), @outlook.late? ? :late : :open]
+          [Words.say("job.ready"), Words.date(day, :short), @outlook.late? ? :late : :open]
         end
 
         def comes_to

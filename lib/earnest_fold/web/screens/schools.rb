@@ -49,7 +49,7 @@ module EarnestFold
           return Words.say("#{kind.said}.#{value}") if kind.said
 
           text = kind.show(value, @unit)
-          kind.is_a?(Reckoning::FieldKinds::LengthKind) ? "#{text} #{@unit.name}" : text
+          kind.is_a?(Reckoning::FieldKinds::LengthKind) ? "#{text} #{Words.unit(@unit)}" : text
         end
       end
     end

@@ -18,6 +18,9 @@ module EarnestFold
   LOADER.collapse("#{__dir__}/earnest_fold/web/server")
   LOADER.setup
 
+  # @return [String] the language that this process speaks ({Words::Locale})
+  def self.locale = ENV.fetch("EARNEST_FOLD_LOCALE", "en")
+
   # @return [String] the application's folder
   def self.root = File.expand_path("..", __dir__)
 end

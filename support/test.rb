@@ -30,7 +30,9 @@ end
 SHARES_EACH = 4
 
 # What a file takes beside others: the browser's are the longest.
-WEIGHTS = {"system" => 12, "sweep" => 20, "work" => 40, "project" => 10, "laws" => 4, "golden" => 4, "locale" => 12}.freeze
+WEIGHTS = {
+  "system" => 12, "sweep" => 20, "work" => 40, "project" => 10, "laws" => 4, "golden" => 4, "locale" => 12
+}.freeze
 
 def weight(file) = File.size(file) * WEIGHTS.fetch(file.delete_prefix(File.join(ROOT, "test", "")).split("/").first, 1)
 

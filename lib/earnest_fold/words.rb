@@ -5,7 +5,7 @@ module EarnestFold
   # drawings, documents) asks here, so that each thing is said once.
   module Words
     R = Reckoning
-    TEXTS = Locale.load(ENV.fetch("EARNEST_FOLD_LOCALE", "en"))
+    TEXTS = Locale.load(EarnestFold.locale)
     COUNTED, DECIMAL = TEXTS.fetch("numbers.counted"), TEXTS.fetch("numbers.decimal")
     private_constant :TEXTS, :COUNTED, :DECIMAL
 

@@ -25,10 +25,13 @@ module MadeUp
     case value
     when Hash then value.transform_values { |inner| turned(inner) }
     when Array then value.map { |inner| turned(inner) }
-    when String then value.split(/(%\{\w+(?:\}| \?)|<\w+>)/).map { |part| part.match?(/\A[%<]/) ? part : spelt(part) }.join
+    when String then parts(value).map { |part| part.match?(/\A[%<]/) ? part : spelt(part) }.join
     else value
     end
   end
+
+  # What is filled in later, or names a key on the keyboard, apart from the words.
+  def parts(text) = text.split(/(%{\w+(?:}| \?)|<\w+>)/)
 
   def spelt(text) = text.tr(LETTERS, OTHERS)
 end

@@ -20,7 +20,10 @@ class Walk < WebTest
   EACH = 3
   SPOKEN = /[A-Za-z]{2,}/
   # The product, file formats, lengths as somebody typed them, and the columns of a list that programs read.
-  ALLOWED = %r{Earnest Fold|earnest-fold|CSV|JSON|PDF|SVG|Europe/\w+|\.fold|\.csv|\.json|\.jpg|[\d.,/]+ (?:cm|mm|in)\b|\Ajob,work,.*}
+  ALLOWED = %r{
+    Earnest\ Fold|earnest-fold|CSV|JSON|PDF|SVG|Europe/\w+|\.(?:fold|csv|json|jpg)|
+    [\d.,/]+\ (?:cm|mm|in)\b|\Ajob,work,.*
+  }x
 
   def setup
     super
@@ -95,12 +98,14 @@ class Walk < WebTest
     case last_response.content_type.to_s
     when /html/ then of_page(page)
     when /pdf/ then PDF::Reader.new(StringIO.new(last_response.body)).pages.flat_map { |one| one.text.lines }
-    when /csv/ then last_response.body.dup.force_encoding(Encoding::UTF_8).lines
-    when /calendar/ then last_response.body.dup.force_encoding(Encoding::UTF_8).scan(/^(?:SUMMARY|X-WR-CALNAME):(.*)$/).flatten
+    when /csv/ then whole.lines
+    when /calendar/ then whole.scan(/^(?:SUMMARY|X-WR-CALNAME):(.*)$/).flatten
     when /svg/ then [Nokogiri::XML(last_response.body).text]
     else []
     end
   end
+
+  def whole = last_response.body.dup.force_encoding(Encoding::UTF_8)
 
   HEARD = %w[aria-label title alt placeholder].freeze
 

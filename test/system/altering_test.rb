@@ -25,8 +25,8 @@ class AlteringInTheBrowserTest < SystemTest
     click_link "Ticket office"
     unfold "Somebody's own curtain"
     within("details", text: "Somebody's own curtain") do
-      fill_in "Which curtains, or where they hang", with: "Printed pair"
-      select "Shortened at top and foot", from: "What is to be done"
+      fill_in "Curtains", with: "Printed pair"
+      select "Shortened at top and foot", from: "Alteration"
       click_button "Take it in"
     end
     {"As it is, top to hem" => "210", "Comes out at the top" => "24", "Comes out at the foot" => "36",
@@ -107,15 +107,15 @@ class AlteringInTheBrowserTest < SystemTest
     click_link "Ticket office"
     unfold "Somebody's own curtain"
     within("details", text: "Somebody's own curtain") do
-      fill_in "Which curtains, or where they hang", with: "Ticket hall pair"
-      select "Shortened, the made hem kept", from: "What is to be done"
+      fill_in "Curtains", with: "Ticket hall pair"
+      select "Shortened, the made hem kept", from: "Alteration"
       click_button "Take it in"
     end
     type "As it is, top to hem", "228"
     type "Wanted", "190"
     type "Curtains alike", "2"
-    type "Measured from (the customer's words)", "the hook's eye"
-    type "Measured to (the customer's words)", "just on the sill"
+    type "From (customer's words)", "the hook's eye"
+    type "To (customer's words)", "just on the sill"
     assert_selector ".read-back", text: "From the hook's eye to just on the sill: 190.0 cm, which is 74 13/16 in."
     assert_accessible
   end
@@ -123,7 +123,7 @@ class AlteringInTheBrowserTest < SystemTest
   def note_what_came_in
     click_link "What came in, and photographs"
     find(".noting .ground[data-curtain=right]").click(x: 0, y: 40)
-    select "Worn or faded", from: "What"
+    select "Worn or faded", from: "Kind"
     fill_in "In words", with: "pale along the fold", match: :first
     click_button "Note it"
     assert_selector ".notes-made", text: "Worn or faded, Right"

@@ -36,7 +36,7 @@ class CuttingInTheBrowserTest < SystemTest
     within(find("details", text: "There is a flaw here")) do
       fill_in "Flaw from", with: "60"
       fill_in "to", with: "66"
-      fill_in "What it is", with: "hole"
+      fill_in "Flaw", with: "hole"
       click_on "Keep the flaw and plan again"
     end
     assert_selector ".table-head p", text: "1 of 8 cut"
@@ -58,7 +58,7 @@ class CuttingInTheBrowserTest < SystemTest
     ground = find(".flawing .ground", match: :first)
     page.driver.browser.action.move_to(ground.native, -100, 0).click.perform
     assert_field "Flaw from", with: /\A\d+ mm\z/
-    fill_in "What it is", with: "knot"
+    fill_in "Flaw", with: "knot"
     click_on "Keep the flaw"
     assert_selector ".flaw-list li", text: "knot", count: 1
     before = find(".flaw-list b").text

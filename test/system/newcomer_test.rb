@@ -55,8 +55,8 @@ class NewcomerTest < SystemTest
 
   def test_a_customers_curtain_with_its_two_lengths
     open_job
-    fill_in "Which curtains, or where they hang", with: "Pantry"
-    select "Shortened at the hem", from: "What is to be done"
+    fill_in "Curtains", with: "Pantry"
+    select "Shortened at the hem", from: "Alteration"
     click_on "Take it in"
     type "As it is, top to hem", "200"
     type "Wanted", "180"

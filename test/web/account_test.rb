@@ -44,7 +44,7 @@ class AccountStationTest < WebTest
     send_form(account, **seeing(account, "school" => "by_width", "fitted" => "0", "travel" => "12,50"))
     get account
     assert_match(/by the width and drop band 172\.00 € [\d.]+ € chosen/, words)
-    assert_match(/The way 12\.50/, words)
+    assert_match(/Travel 12\.50/, words)
     assert_match(/Altering Vestry pair: 2 widths 92\.00/, words)
   end
 

@@ -50,7 +50,11 @@ module EarnestFold
       def sundry(one) =
         [Cells.guarded(one.says), "", *amount_cells(one.amount), "", one.cost ? Words.money(one.cost) : ""]
 
-      def amount_cells(amount) = amount.is_a?(R::Length) ? [Words.length(amount, @unit), Words.unit(@unit)] : [amount.to_s, ""]
+      def amount_cells(amount)
+        return [amount.to_s, ""] unless amount.is_a?(R::Length)
+
+        [Words.length(amount, @unit), Words.unit(@unit)]
+      end
     end
   end
 end

@@ -51,7 +51,10 @@ module EarnestFold
 
       private
 
-      def says = Words.say("drawings.on_table", hand: Words.hand(@curtain.hand), step: Words.say("work_steps.#{@step.code}.title"))
+      def says
+        step = Words.say("work_steps.#{@step.code}.title")
+        Words.say("drawings.on_table", hand: Words.hand(@curtain.hand), step: step)
+      end
 
       # A cut is a width of cloth; before it is folded the hem's allowance still lies below.
       def extent

@@ -4,13 +4,13 @@ require "i18n"
 
 module EarnestFold
   module Words
-    # The one locale that a process speaks: EARNEST_FOLD_LOCALE names its file in `config/locales` ("en" where nothing is
-    # said). A file says everything that is said to people: texts, numbers, units, names of days, and by which of the
-    # rules here it counts.
+    # The one locale that a process speaks: EARNEST_FOLD_LOCALE names its file in `config/locales` ("en" where nothing
+    # is said). A file says everything that is said to people: texts, numbers, units, names of days, and by which of
+    # the rules here it counts.
     module Locale
       FOLDER = File.expand_path("../../../config/locales", __dir__)
-      # How a language counts: the names of its forms as in its `one:`, `other:`, in the order in which `|` parts them in
-      # a text, and which of them a number takes. What is half of one is counted as one.
+      # How a language counts: the names of its forms as in its `one:`, `other:`, in the order in which `|` parts them
+      # in a text, and which of them a number takes. What is half of one is counted as one.
       RULES = {
         "one_other" => [%i[one other], ->(number) { [1, 1/2r].include?(number) ? 0 : 1 }],
         "one_few_many" => [%i[one few many], lambda { |number|

@@ -69,7 +69,7 @@ module EarnestFold
     # @return [String] without the unit
     #
     #   Words.length(Length.mm(2365), Units::CM) # => "236.5"
-    def length(length, unit) = decimal(R::LengthWriter.write(length, unit))
+    def length(length, unit) = decimal(R::LengthWriter.write(length.on(unit), unit))
 
     # @api private
     # With the locale's own decimal sign.

@@ -46,6 +46,15 @@ class LengthTest < EarnestFoldTest
     "93 1/2/3" => nil
   }.freeze
 
+  # Advice is round on either tape, and reckoned with as it is.
+  def test_advice_is_round_on_either_tape
+    loosely = EarnestFold::Reckoning::Loosely.new(150, 6)
+    units = [EarnestFold::Reckoning::Units::CM, EarnestFold::Reckoning::Units::IN]
+    assert_equal ["15.0 cm", "6 in"], units.map { |unit| EarnestFold::Words.with_unit(loosely, unit) }
+    assert_equal EarnestFold::Reckoning::Length.mm(300), loosely * 2
+    assert_equal loosely, EarnestFold::Reckoning::Length.mm(150)
+  end
+
   def test_reads_what_people_write
     READ.each { |text, mm| assert_equal_or_nil mm && R::Length.mm(mm), R::LengthReader.read(text, R::Units::CM), text }
   end

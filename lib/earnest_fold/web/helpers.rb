@@ -141,7 +141,7 @@ module EarnestFold
       def length_html(length, unit)
         return Words.length(length, unit) unless unit.inches?
 
-        parts = Reckoning::LengthWriter.parts(length, unit)
+        parts = Reckoning::LengthWriter.parts(length.on(unit), unit)
         fraction = parts.fraction && %(<span class="fraction">#{parts.fraction}</span>)
         "#{parts.sign}#{parts.whole}#{fraction}"
       end

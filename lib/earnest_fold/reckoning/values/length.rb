@@ -38,6 +38,10 @@ module EarnestFold
         freeze
       end
 
+      # @param _unit [Unit]
+      # @return [Length] as a person with that tape says it: a figure is itself ({Loosely})
+      def on(_unit) = self
+
       def +(other) = Length.new(@mm + Length.millimetres(other))
 
       def -(other) = Length.new(@mm - Length.millimetres(other))

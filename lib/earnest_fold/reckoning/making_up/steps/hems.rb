@@ -6,7 +6,7 @@ module EarnestFold
       # Hem, weights and corners at the foot.
       module Steps
         # What stays open of a bagged hem at each end: a hand's breadth.
-        LEFT_OPEN = Length.mm(100)
+        LEFT_OPEN = Loosely.new(100, 4)
 
         module_function
 

@@ -6,9 +6,9 @@ module EarnestFold
       # The lining, joined, hemmed and locked in.
       module Steps
         # Where a locked lining is left loose below a taped top, so that the tape still goes in.
-        LOCKED_TO = Length.mm(180)
+        LOCKED_TO = Loosely.new(180, 7)
         # How far a lock's loose stitches stand apart, or a little more.
-        STITCHES = Length.mm(150)
+        STITCHES = Loosely.new(150, 6)
 
         module_function
 

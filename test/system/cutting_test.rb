@@ -65,7 +65,7 @@ class CuttingInTheBrowserTest < SystemTest
     page.driver.browser.action.click_and_hold(find(".flawing .flaw .notch").native).move_by(120, 0).release.perform
     assert_selector ".history li", text: "A flaw was moved"
     refute_equal before, find(".flaw-list b").text
-    click_on "The flaw at", match: :first
+    click_on "It is none", match: :first
     assert_no_selector ".flaw-list li"
   end
 

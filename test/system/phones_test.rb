@@ -6,7 +6,11 @@ require "system_test_helper"
 # touched is as large as a thumb.
 class PhonesTest < SystemTest
   STATIONS = %w[measure heading cloth compare cutting making bench hanging].freeze
-  PLACES = %w[/today /jobs /reckon /cloths /cloths/new /shelf /diary /logbook /house-rules /find /people /keys].freeze
+  PLACES = %w[
+    /today /jobs /jobs/archive /reckon /cloths /cloths/new /tapes /tapes/new /shelf /shelf/new /diary /books /logbook
+    /house-rules /house-rules/books /house-rules/schools /find /people /keys /measure-sheet
+  ].freeze
+  OF_WORK = %w[ticket changes log].freeze
   RECKONED = "/reckon?support.length=248&drop.readings.left=229&cloth.width=138&cloth.vertical_repeat=64&unit=cm"
   # What is touched, and is no word within a sentence.
   MEASURED = <<~JS
@@ -53,7 +57,7 @@ class PhonesTest < SystemTest
   [390, 768].each do |width|
     define_method(:"test_every_page_fits_#{width}") do
       Browser.size(page, width, 844)
-      wrong = (pages + PLACES + [RECKONED]).flat_map do |path|
+      wrong = everything.flat_map do |path|
         visit path
         page.evaluate_script("#{MEASURED}(#{width})").map { |what| "#{path} #{what}" }
       end
@@ -61,15 +65,34 @@ class PhonesTest < SystemTest
     end
   end
 
+  # WCAG 2.2 AA, as far as a program can tell.
+  def test_nothing_is_found_against_any_page
+    wrong = everything.flat_map do |path|
+      visit path
+      findings.map { |found| "#{path} #{found}" }
+    end
+    assert_empty wrong
+  end
+
   private
+
+  def everything = pages + PLACES + rooms + [RECKONED]
+
+  # A cloth, a piece, a set.
+  def rooms
+    cloth = workroom.cloths.all.find { |one| one.spec["name"] == "Reedbed linen union" }
+    piece = workroom.shelf.all(cloths: [cloth.id]).first
+    ["/cloths/#{cloth.id}", "/shelf/#{piece.id}", "/house-rules/sets/#{workroom.house.read.sets.first.id}"]
+  end
 
   def pages
     job = workroom.jobs.list.find { |line| line.title == "Residents' lounge" }
     record = workroom.jobs.find(job.id).treatments.first
     altered = workroom.jobs.list.map { |line| workroom.jobs.find(line.id) }
       .flat_map { |one| one.treatments.select { |work| work.sort == "altered" }.map { |work| [one.id, work.id] } }.first
-    STATIONS.map { |name| "/jobs/#{job.id}/treatments/#{record.id}/#{name}" } +
-      ["/jobs/#{job.id}", "/jobs/#{job.id}/account", "/jobs/#{job.id}/table/#{record.spec["face"]}"] +
-      %w[measure alter making hanging].map { |name| "/jobs/#{altered[0]}/treatments/#{altered[1]}/#{name}" }
+    (STATIONS + OF_WORK).map { |name| "/jobs/#{job.id}/treatments/#{record.id}/#{name}" } +
+      ["/jobs/#{job.id}", "/jobs/#{job.id}/account", "/jobs/#{job.id}/read-back",
+        "/jobs/#{job.id}/table/#{record.spec["face"]}"] +
+      %w[measure alter making hanging came-in].map { |name| "/jobs/#{altered[0]}/treatments/#{altered[1]}/#{name}" }
   end
 end

@@ -6,8 +6,14 @@ module EarnestFold
     # twice: a number is taken in the same transaction as its paper, and whoever comes second waits.
     class Bills
       KINDS = %w[quote order invoice].freeze
-      # `content` is what was written, as plain values.
-      Bill = Reckoning::Value.define(:id, :job_id, :kind, :number, :content, :by, :at)
+      ANSWERS = %w[accepted declined].freeze
+      # What a customer answered, and on which day.
+      Answer = Reckoning::Value.define(:said, :on)
+      # `content` is what was written, as plain values; `answer` the last one, nil while there is none.
+      Bill = Reckoning::Value.define(:id, :job_id, :kind, :number, :content, :by, :at, :answer) do
+        # @return [Boolean] whether a customer answers such a paper
+        def answered_to? = kind != "invoice"
+      end
 
       def initialize(workroom)
         @workroom = workroom
@@ -21,7 +27,13 @@ module EarnestFold
         "(SELECT coalesce(sum((one->>'amount')::numeric), 0) FROM jsonb_array_elements(account->'payments') one)"
       )
       GROSS = Sequel.lit("(content->>'gross')::numeric")
-      private_constant :PAID, :GROSS
+      # What was answered last.
+      ANSWERED = Sequel.lit(
+        "(SELECT row_to_json(one) FROM (SELECT said, \"on\" FROM paper_answers " \
+        "WHERE paper_answers.workroom_id = papers.workroom_id AND paper_answers.paper_id = papers.id " \
+        "ORDER BY paper_answers.id DESC LIMIT 1) one) AS answered"
+      )
+      private_constant :PAID, :GROSS, :ANSWERED
 
       # @param page [Integer] from 1, MOST_LISTED to a page
       # @return [Array<Listed>] the last written first
@@ -51,6 +63,7 @@ module EarnestFold
           Store
             .prepared(:papers_of_job, workroom: @workroom.id, job: job_id) do
               Store.db[:papers].where(workroom_id: :$workroom, job_id: :$job).order(Sequel.desc(:id)).limit(50)
+                .select_all(:papers).select_append(ANSWERED)
             end
             .map { |row| paper(row) }
         end
@@ -66,6 +79,33 @@ module EarnestFold
             raise(Missing, "no paper #{id}")
           end
         end
+
+      # A customer answered a quote or an order. Whoever says something else later is believed.
+      # @param job_id [Integer]
+      # @param id [Integer] of the paper
+      # @param said [String] one of ANSWERS
+      # @param on [Date]
+      # @raise [Missing] where there is no such paper in that job, or one that nobody answers
+      def answer(job_id, id, said, on)
+        @workroom.transaction do
+          answerable = @workroom.rows(:papers).where(job_id: job_id, id: id).exclude(kind: "invoice")
+          raise Missing, "no paper #{id} to be answered" if answerable.empty?
+
+          @workroom.insert(:paper_answers, paper_id: id, said: said, on: on, by: @workroom.by)
+        end
+      end
+
+      # @param job_ids [Array<Integer>]
+      # @return [Array<Bill>] of each job that has one the last quote or order, unless it is invoiced by now
+      def asked(job_ids)
+        return [] if job_ids.empty?
+
+        Store.guard do
+          last = @workroom.rows(:papers).where(job_id: job_ids).order(:job_id, Sequel.desc(:id)).distinct(:job_id)
+          Store.db[last.as(:papers)].exclude(kind: "invoice").select_all(:papers).select_append(ANSWERED)
+            .map { |row| paper(row) }
+        end
+      end
 
       # @return [Hash{String => Integer}] the number that the next paper of each kind takes
       def following
@@ -125,7 +165,7 @@ module EarnestFold
         Store.db[papers.as(:papers)]
           .join(:jobs, workroom_id: @workroom.id, id: Sequel[:papers][:job_id])
           .select_all(:papers)
-          .select_append(:title, PAID.as(:paid), last.as(:last_of_job))
+          .select_append(:title, PAID.as(:paid), last.as(:last_of_job), ANSWERED)
       end
 
       def in_turn(kind, number, following)
@@ -143,7 +183,11 @@ module EarnestFold
         @workroom.rows(:paper_numbers).where(kind: kind)
       end
 
-      def paper(row) = Bill.new(**row.slice(*Bill.members), content: Records.plain(row[:content]))
+      def paper(row)
+        answered = row[:answered] && Records.plain(row[:answered])
+        answer = answered && Answer.new(said: answered["said"], on: Date.iso8601(answered["on"]))
+        Bill.new(**row.slice(*Bill.members), content: Records.plain(row[:content]), answer: answer)
+      end
     end
   end
 end

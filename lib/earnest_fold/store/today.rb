@@ -30,6 +30,8 @@ module EarnestFold
           said: [here(:bench_entries).select { max(id).as(:id) }.from_self, %i[id]],
           cut: [here(:plan_cuts).where(state: "cut").select { [count(id).as(:cuts), max(id).as(:id)] }.from_self,
             %i[cuts id]],
+          asked: [here(:papers).select { max(id).as(:id) }.from_self, %i[id]],
+          answered: [here(:paper_answers).select { max(id).as(:id) }.from_self, %i[id]],
           cloths: [here(:cloths), %i[id version]]
         }
       end

@@ -48,6 +48,8 @@ module EarnestFold
 
       def paper(job, paper) = job(job, "papers/#{paper}.pdf")
 
+      def paper_answer(job, paper) = job(job, "papers/#{paper}/answer")
+
       # @param to [String, nil] a station, or what else there is of a work: "changes", "slip.pdf"
       def work(job, work, to = nil) = under("/jobs/#{job}/treatments/#{work}", to)
 

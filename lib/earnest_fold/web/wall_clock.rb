@@ -11,6 +11,9 @@ module EarnestFold
         @zone = TZInfo::Timezone.get(zone)
       end
 
+      # @return [Date]
+      def today = local(Time.now).to_date
+
       # @param at [Time]
       # @return [String] "14:05"
       def time(at) = local(at).strftime("%H:%M")

@@ -27,6 +27,9 @@ module EarnestFold
       # @param today [Date]
       def load(today: Date.today)
         write(QUOTED, "quote", "Mrs Tallow")
+        quote = @workroom.bills.of(id_of(QUOTED)).first
+        @workroom.bills.answer(quote.job_id, quote.id, "accepted", today)
+        write(AT_BENCH, "quote", "Heron Ferry House")
         to_the_table(CUTTING, 1)
         [AT_BENCH, HUNG, INVOICED].each { |title| cut(title) }
         works(AT_BENCH).zip(DONE) { |work, count| tick(work, count.to_i, AT_BENCH_BY) }

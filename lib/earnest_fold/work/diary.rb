@@ -105,6 +105,10 @@ module EarnestFold
         zone.to_local(zone.local_to_utc(wall + 3600))
       end
 
+      # @param at [Time]
+      # @return [Time] the same moment in the workroom's zone
+      def local(at) = zone.to_local(at)
+
       # @return [Date, nil] a date that a job has
       def self.date(job, name) = (text = job.dates[name]) && Date.iso8601(text)
 

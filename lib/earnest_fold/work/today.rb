@@ -11,8 +11,9 @@ module EarnestFold
       MOST = 24
       # What is promised is told for so many days.
       AHEAD = 14
-      # What waits: `why` is :stop, :wanting, :cloth, :parts_come or :parts; `told` a check, problems, the day it comes
-      # on, or parts that are short and that nobody said a day for; `entry` nil where the whole job waits.
+      # What waits: `why` is :stop, :wanting, :cloth, :parts_come, :parts or :answer; `told` a check, problems, the day
+      # it comes on, parts that are short and that nobody said a day for, or the paper that nobody answered; `entry` nil
+      # where the whole job waits.
       Wait = Reckoning::Value.define(:why, :sheet, :entry, :told)
       # What is done next at a bench, and after that.
       AtBench = Reckoning::Value.define(:bench, :now, :after)
@@ -26,7 +27,10 @@ module EarnestFold
       def self.of(workroom, diary)
         kept = workroom.kept
         as_it_is = Memory.state([kept.id, kept.today.versions(MOST), workroom.house.state, diary.state])
-        Memory.fetch(as_it_is, [:today]) { new(workroom.at_work(MOST), diary) }
+        Memory.fetch(as_it_is, [:today]) do
+          sheets = workroom.at_work(MOST)
+          new(sheets, diary, kept.bills.asked(sheets.map { |sheet| sheet.job.id }))
+        end
       end
 
       # @return [Array<Job>] the last changed first
@@ -36,12 +40,13 @@ module EarnestFold
 
       # @param sheets [Array<Job>]
       # @param diary [Diary]
-      def initialize(sheets, diary)
-        @sheets, @diary = sheets, diary
+      # @param asked [Array<Store::Bills::Bill>] their last quotes and orders
+      def initialize(sheets, diary, asked = [])
+        @sheets, @diary, @asked = sheets, diary, asked
       end
 
       # @return [Array] all that it was given
-      def made_of = [sheets.map(&:state), diary.state]
+      def made_of = [sheets.map(&:state), diary.state, @asked]
 
       # @return [Array<AtBench>] those at which there is something to do, in the order of what comes first
       def benches
@@ -50,7 +55,17 @@ module EarnestFold
       end
 
       # @return [Array<Wait>] what holds work first
-      def waiting = stopped + wanting + arriving + parts
+      def waiting = stopped + wanting + arriving + parts + unanswered
+
+      # So many days an answer is told.
+      ANSWERS = 7
+
+      # @return [Array<Array(Job, Store::Bills::Bill)>] what customers answered lately, the last first
+      def came_back
+        since = diary.now.to_date - ANSWERS
+        papers = @asked.select { |bill| bill.answer && bill.answer.on >= since }
+        papers.sort_by { |bill| [bill.answer.on, bill.id] }.reverse.map { |bill| [sheet_of(bill), bill] }
+      end
 
       # @return [Array<Promise>] the next one first
       def promised
@@ -83,6 +98,14 @@ module EarnestFold
           Wait.new(why: why, sheet: about.sheet, entry: nil, told: Diary.date(about.sheet.job, name))
         end
         come.select { |wait| wait.told > diary.now.to_date }
+      end
+
+      def sheet_of(bill) = sheets.find { |sheet| sheet.job.id == bill.job_id }
+
+      def unanswered
+        @asked.reject(&:answer).map do |bill|
+          Wait.new(why: :answer, sheet: sheet_of(bill), entry: nil, told: bill)
+        end
       end
 
       def parts =

@@ -9,6 +9,7 @@ module EarnestFold
         post Paths.account(":id"), :settle
         post Paths.job(":id", "papers"), :write
         get Paths.paper(":id", ":paper"), :paper
+        post Paths.paper_answer(":id", ":paper"), :answer
 
         def show(id, status: 200, **more)
           made = account_of(id)
@@ -27,7 +28,7 @@ module EarnestFold
         def settle(id)
           merged do
             made = account_of(id)
-            form = Forms::AccountForm.new(made.kept, made.asked, params, today: clock.date(Time.now))
+            form = Forms::AccountForm.new(made.kept, made.asked, params, today: clock.today.iso8601)
             next show(id, status: status_of(form), form: form) unless form.valid?
 
             workroom.jobs.set_account(number(id), form.account, version: made.sheet.job.version)
@@ -46,6 +47,14 @@ module EarnestFold
           show(id, status: 422, problem: :number_used)
         rescue Store::OutOfTurn
           show(id, status: 422, problem: :number_out_of_turn)
+        end
+
+        def answer(id, paper)
+          form = Forms::PaperAnswerForm.new(params, clock.today)
+          return show(id, status: 422, problem: form.problem) unless form.valid?
+
+          workroom.bills.answer(number(id), number(paper), form.said, form.day)
+          go(Paths.account(number(id)))
         end
 
         def paper(id, paper)

@@ -133,6 +133,14 @@ module EarnestFold
 
         def kept = @account.kept
 
+        # @return [Array<String>] what a customer can answer
+        def answers = Store::Bills::ANSWERS
+
+        # @param paper [Store::Bills::Bill] that was answered
+        # @return [String] "accepted 23 Nov 2026"
+        def answered(paper) =
+          "#{Words.say("papers.answered.#{paper.answer.said}")} #{Words.date(paper.answer.on, :dated)}"
+
         # @return [Array<String>] the papers that can be written
         def kinds_of_bill = Store::Bills::KINDS
 

@@ -87,7 +87,9 @@ module EarnestFold
         # @return [String, nil] the last paper that went out
         def last_bill
           bill = @outlook.bills.first or return
-          Words.say("job.bill", kind: Words.say("papers.kinds.#{bill.kind}"), number: bill.number)
+          name = Words.say("papers.title", kind: Words.say("papers.kinds.#{bill.kind}"), number: bill.number)
+          answer = bill.answer or return name
+          "#{name}, #{Words.say("papers.answered.#{answer.said}")} #{Words.date(answer.on, :short)}"
         end
 
         # @return [String, nil] what was paid, and what is open

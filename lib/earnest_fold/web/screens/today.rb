@@ -45,12 +45,17 @@ module EarnestFold
           when :stop then Words.check(wait.told, wait.sheet.unit)
           when :wanting then Words.say("today.wanting", what: Words.missing_of(wait.told, wait.sheet.unit))
           when :parts then Words.say("today.parts", parts: Words.short(wait.told, wait.sheet.unit))
+          when :answer then Words.say("today.answer", paper: named(wait.told), day: Words.day(day_of(wait.told)))
           else Words.say("today.#{wait.why}", day: Words.day(wait.told))
           end
         end
 
+        # @return [Array<Array(Work::Job, String)>] what customers answered lately
+        def came_back = @today.came_back.map { |sheet, bill| [sheet, answered(bill)] }
+
         # @return [String] where it is put right
         def wait_path(wait)
+          return Paths.account(wait.sheet.job.id) if wait.why == :answer
           return Paths.job(wait.sheet.job.id) unless wait.entry
 
           station = (wait.why == :stop) ? stopped_at(wait) : wait.entry.following
@@ -97,6 +102,16 @@ module EarnestFold
         def next_path(sheet, entry) = Paths.station(sheet.job.id, entry.id, entry.following)
 
         private
+
+        def named(bill) = Words.say("papers.title", kind: Words.say("papers.kinds.#{bill.kind}"), number: bill.number)
+
+        def answered(bill)
+          said = Words.say("papers.answered.#{bill.answer.said}")
+          Words.say("today.answered", paper: named(bill), said: said, day: Words.day(bill.answer.on))
+        end
+
+        # By the clock on the workroom's wall.
+        def day_of(bill) = @today.diary.local(bill.at).to_date
 
         def stopped?(sheet) = sheet.works.any?(&:stop)
 

@@ -6,6 +6,15 @@ module EarnestFold
     class JobReader
       R = Reckoning
       ID = R::Fields.new(id: R::Declare.id)
+      # So many of each a document has at most: a workroom's largest job has a tenth of it.
+      MOST = {
+        "cloths" => 200,
+        "tapes" => 100,
+        "windows" => 200,
+        "treatments" => 20,
+        "alterations" => 200,
+        "small_parts" => 500
+      }.freeze
       private_constant :ID
 
       # @param raw [Object] plain values
@@ -44,6 +53,7 @@ module EarnestFold
       def each_of(key, within: @raw, place: @problems, required: false)
         list = within.fetch(key) { return required ? place.within(key).add(:missing).to_a : [] }
         return place.within(key).add(:not_a_list).to_a unless list.is_a?(Array)
+        return place.within(key).add(:too_many_items, most: MOST.fetch(key)).to_a if list.size > MOST.fetch(key)
 
         list.each_with_index.filter_map { |raw, index| yield(raw, place.within(key).within(index)) }
       end

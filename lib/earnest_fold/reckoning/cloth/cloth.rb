@@ -71,8 +71,8 @@ module EarnestFold
         width: Declare.length(least: :over_zero),
         selvedge: Declare.length(Length::ZERO),
         selvedge_in_seam: Declare.flag(false),
-        vertical_repeat: Declare.length(Length::ZERO),
-        horizontal_repeat: Declare.length(Length::ZERO),
+        vertical_repeat: Declare.length(Length::ZERO, finest: Declare::FINEST),
+        horizontal_repeat: Declare.length(Length::ZERO, finest: Declare::FINEST),
         match: Declare.choice(MATCHES, "straight", said: "matches"),
         one_way: Declare.flag(false),
         coated: Declare.flag(false),
@@ -86,7 +86,7 @@ module EarnestFold
         mass: Declare.number(nil, least: 0, most: 100_000),
         price: [FieldKinds::PriceKind.new, nil],
         order_step: Declare.length(ORDER_STEP, least: :over_zero),
-        pieces: Declare.list(Declare.record(Piece::FIELDS) { |values, problems| Piece.build(values, problems) }.first)
+        pieces: Declare.list(Declare.record(Piece::FIELDS) { |values, problems| Piece.build(values, problems) }.first, most: 300)
       )
 
       # @return [Cloth, nil] nil where its figures contradict each other

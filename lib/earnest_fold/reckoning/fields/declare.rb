@@ -17,8 +17,15 @@ module EarnestFold
       def starting(start, field) = [*field.first(2), nil, start]
 
       # @param sane [Length, nil] the most that anybody means by it
-      def length(default = REQUIRED, least: :zero, sane: nil) =
-        [FieldKinds::LengthKind.new(least: least, sane: sane), default]
+      # @param finest [Length, nil] the least that it can be, unless it is nothing
+      def length(default = REQUIRED, least: :zero, sane: nil, finest: nil) =
+        [FieldKinds::LengthKind.new(least: least, sane: sane, finest: finest), default]
+
+      # Nothing comes again closer than this: hooks, eyelets, pockets, or a pattern.
+      FINEST = Length.mm(5)
+
+      # A distance at which something comes again.
+      def pitch(default = REQUIRED) = length(default, least: :over_zero, finest: FINEST)
 
       def number(default = REQUIRED, **bounds) = [FieldKinds::NumberKind.between(**bounds), default]
 

@@ -7,11 +7,12 @@ module EarnestFold
       LONGEST = Length.mm(100_000)
 
       # A length. `least` is :over_zero, :zero or :any; `sane` the most that anybody means by it, nil where it can be
-      # anything: a slip of the unit is caught before cloth is reckoned for it.
-      class LengthKind < Value.define(:least, :sane)
+      # anything: a slip of the unit is caught before cloth is reckoned for it. `finest` is the least that it can be
+      # unless it is nothing: finer than that nothing is made, and there would be more of it than can be drawn.
+      class LengthKind < Value.define(:least, :sane, :finest)
         include Kind
 
-        def initialize(least:, sane: nil) = super
+        def initialize(least:, sane: nil, finest: nil) = super
 
         def read(raw, unit, problems)
           length = exactly(raw, unit)
@@ -19,6 +20,7 @@ module EarnestFold
           return problems.add(:not_over_zero) if least == :over_zero && !length.positive?
           return problems.add(:below_zero) if least == :zero && length.negative?
           return problems.add(:too_long, most: LONGEST) if length.abs > LONGEST
+          return problems.add(:too_fine, least: finest) if finest && !length.zero? && length < finest
 
           length
         end
@@ -57,6 +59,7 @@ module EarnestFold
             zero: {"type" => "number", "minimum" => 0}
           }
           {
+            **(finest ? {"description" => "at least #{finest}#{", or nothing" if least == :zero}"} : {}),
             "anyOf" => [
               number.fetch(least, {"type" => "number"}),
               {"type" => "string", "minLength" => 1, "maxLength" => LengthReader::LONGEST_TEXT}

@@ -10,7 +10,7 @@ module EarnestFold
         def read(raw, unit, problems)
           return problems.add(:not_a_list) unless raw.is_a?(Array)
           return problems.add(:no_readings) if raw.size < least
-          return problems.add(:too_many, most: most) if raw.size > most
+          return problems.add(:too_many_items, most: most) if raw.size > most
 
           raw.each_with_index.map { |item, index| kind.read(item, unit, problems.within(index)) }.freeze
         end

@@ -12,7 +12,7 @@ module EarnestFold
         include Kind
 
         MOST, LONGEST_MARK = 12, 40
-        LENGTH = LengthKind.new(least: :over_zero)
+        LENGTH = LengthKind.new(least: :over_zero, finest: Length.mm(5))
         FIELDS = Fields.new(
           pitch: [LENGTH, Fields::REQUIRED],
           mark: [TextKind.new(least: 0, most: LONGEST_MARK), ""]

@@ -11,7 +11,7 @@ module EarnestFold
       FIELDS = Fields.new(
         fullness: Declare.fullness,
         top_turn: Declare.length(Length::ZERO),
-        clip_spacing: Declare.length(least: :over_zero),
+        clip_spacing: Declare.pitch,
         **StiffenedTop::FIELDS.declared
       )
       EXAMPLE = {"kind" => KIND, "fullness" => "1.5", "top_turn" => "5 cm", "clip_spacing" => "14 cm"}.freeze

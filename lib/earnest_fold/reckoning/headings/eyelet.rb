@@ -22,8 +22,8 @@ module EarnestFold
       LEAST = 4
       FIELDS = Fields.new(
         fullness: Declare.fullness,
-        pitch: Declare.length(Length.mm(150), least: :over_zero),
-        tape_pitch: Declare.length(nil, least: :over_zero),
+        pitch: Declare.pitch(Length.mm(150)),
+        tape_pitch: Declare.pitch(nil),
         top_turn: Declare.length(Length::ZERO),
         eyelet_diameter: Declare.length(nil, least: :over_zero),
         **Taped::FIELDS.declared,

@@ -20,7 +20,7 @@ module EarnestFold
       KIND = "fixed_pitch"
       FIELDS = Fields.new(
         fullness: Declare.fullness,
-        pitch: Declare.length(least: :over_zero),
+        pitch: Declare.pitch,
         top_turn: Declare.length(Length::ZERO),
         **Taped::FIELDS.declared,
         **Frilled::FIELDS.declared,

@@ -23,8 +23,8 @@ module EarnestFold
       FIELDS = Fields.new(
         fullness: Declare.fullness,
         top_turn: Declare.length(Length::ZERO),
-        hook_spacing: Declare.length(Length.mm(80), least: :over_zero),
-        pocket_pitch: Declare.length(nil, least: :over_zero),
+        hook_spacing: Declare.pitch(Length.mm(80)),
+        pocket_pitch: Declare.pitch(nil),
         pockets_a_hook: Declare.count(nil, least: 1, most: 1000),
         **Taped::FIELDS.declared,
         **Frilled::FIELDS.declared,

@@ -23,7 +23,7 @@ module EarnestFold
       KIND = "pleater_hook"
       FIELDS = Fields.new(
         fullness: Declare.fullness,
-        pocket_pitch: Declare.length(least: :over_zero),
+        pocket_pitch: Declare.pitch,
         skips: [FieldKinds::CountListKind.new, Declare::REQUIRED],
         edge: Declare.count(least: 0, most: 1000),
         top_turn: Declare.length(Length::ZERO),

@@ -20,7 +20,7 @@ module EarnestFold
         top_turn: Declare.length(Length::ZERO),
         tab_width: Declare.length(least: :over_zero),
         tab_drop: Declare.length,
-        tab_spacing: Declare.length(least: :over_zero),
+        tab_spacing: Declare.pitch,
         **StiffenedTop::FIELDS.declared
       )
       EXAMPLE = {

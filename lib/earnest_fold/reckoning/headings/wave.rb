@@ -10,8 +10,8 @@ module EarnestFold
       KIND = "wave"
       CLEARANCE = Length.mm(10)
       FIELDS = Fields.new(
-        glider_spacing: Declare.length(least: :over_zero),
-        hook_pitch: Declare.length(least: :over_zero),
+        glider_spacing: Declare.pitch,
+        hook_pitch: Declare.pitch,
         tape_turn_in: Declare.length(Length::ZERO),
         top_turn: Declare.length(Length::ZERO),
         tape_below: Declare.length(nil)

@@ -13,7 +13,7 @@ module EarnestFold
       FIELDS = Fields.new(
         fullness: Declare.fullness,
         top_turn: Declare.length(Length::ZERO),
-        eyelet_spacing: Declare.length(Length.mm(305), least: :over_zero),
+        eyelet_spacing: Declare.pitch(Length.mm(305)),
         grommet: Declare.length(nil, least: :over_zero),
         fastening: Declare.choice(FASTENINGS, "none", said: "fastenings")
       )

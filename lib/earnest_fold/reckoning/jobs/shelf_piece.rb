@@ -27,7 +27,7 @@ module EarnestFold
           delivered: Declare.length(least: :over_zero),
           measured: Declare.length(nil, least: :over_zero),
           width: Declare.length(nil, least: :over_zero),
-          repeat: Declare.length(nil, least: :over_zero),
+          repeat: Declare.pitch(nil),
           batch: Declare.text(most: 60),
           pattern_start: Declare.length(Length::ZERO, least: :any),
           place: Declare.text(most: 80),

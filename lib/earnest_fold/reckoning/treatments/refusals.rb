@@ -53,6 +53,7 @@ module EarnestFold
           problems.within(:making).within(:widths).add(:width_used_up)
         end
         too_many_pleats(curtains, problems.within(:heading))
+        too_many_marks(treatment.heading, curtains, problems.within(:heading))
         lining_targets(treatment, curtains, problems.within(:lining)) if treatment.lining
       end
 
@@ -67,6 +68,18 @@ module EarnestFold
         if curtains.any? { |curtain| curtain.heading.fetch(:pleats, 0) > Heading::MOST_PLEATS }
           problems.add(:too_many_pleats, most: Heading::MOST_PLEATS)
         end
+      end
+
+      # More than these, of whatever a heading counts, no drawing and no paper can show.
+      MOST_MARKS = 2000
+
+      # It stands at the figure by which they come again.
+      def too_many_marks(heading, curtains, problems)
+        counted = curtains.flat_map { |curtain| curtain.heading.values.grep(Integer) }
+        return unless counted.any? { |count| count > MOST_MARKS }
+
+        again = heading.class.fields.find { |field| field.kind.respond_to?(:finest) && field.kind.finest }
+        (again ? problems.within(again.name) : problems).add(:too_many_marks, most: MOST_MARKS)
       end
 
       def lining_targets(treatment, curtains, problems)

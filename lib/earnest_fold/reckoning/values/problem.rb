@@ -34,11 +34,15 @@ module EarnestFold
       #   Problems.new.within(:support).within(:length).at # => "/support/length"
       def within(step) = Problems.new("#{@at}/#{step.to_s.gsub("~", "~0").gsub("/", "~1")}", @found)
 
+      # More than these nobody reads; looking for more takes longer than it helps.
+      MOST = 200
+
       # @param code [Symbol]
       # @return [nil] so that a reader can answer with it
+      # @raise [Invalid] where there are so many by now that nothing more is looked for
       def add(code, **data)
         @found << Problem.new(at: @at, code: code, data: data)
-        nil
+        (@found.size < MOST) ? nil : raise_any
       end
 
       # @return [Boolean] whether something at or below this place was found wrong

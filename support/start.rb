@@ -69,6 +69,8 @@ begin
     puma.bind "tcp://127.0.0.1:#{number}"
     puma.threads 2, 5
     puma.workers 0
+    # What is larger is refused while it comes, before any of it is kept.
+    puma.http_content_length_limit EarnestFold::Web::Sizes::MOST
     puma.environment ENV["RACK_ENV"]
     puma.rackup File.join(ROOT, "config.ru")
     puma.quiet

@@ -21,6 +21,17 @@ class SafetyTest < WebTest
     end
   end
 
+  def test_pages_are_kept_by_nobody_and_stand_apart_from_other_sites
+    %w[/jobs /nowhere /reckon].each do |path|
+      get path
+      headers = last_response.headers
+      assert_equal "no-store", headers["Cache-Control"], path
+      assert_equal %w[same-origin same-origin],
+        headers.values_at("Cross-Origin-Opener-Policy", "Cross-Origin-Resource-Policy"), path
+      assert_match(/camera=\(\)/, headers["Permissions-Policy"], path)
+    end
+  end
+
   def test_what_a_person_types_is_escaped_everywhere
     send_form("/jobs", "title" => "<script>alert(1)</script>", "unit" => "cm")
     follow_redirect!

@@ -39,15 +39,10 @@ module EarnestFold
 
       private
 
-      # @return [Hash, nil] what was sent, where it is a form of a size that a form may have
+      # @return [Hash, nil] what was sent, where it is a form that can be read ({Door})
       def read(env)
         request = Rack::Request.new(env)
-        return if !request.post? || request.content_length.to_i > Sizes.most(request.path_info)
-
-        request.POST
-      rescue Rack::QueryParser::ParameterTypeError, Rack::QueryParser::InvalidParameterError, Rack::Multipart::Error,
-        EOFError
-        nil
+        request.POST if request.post? && !env[Door::REFUSED]
       end
 
       # A file counts by its name and size.

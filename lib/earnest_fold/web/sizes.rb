@@ -8,6 +8,9 @@ module EarnestFold
       # A photograph with the form round it.
       PHOTOGRAPH = Documents::Photograph::LARGEST + 64 * 1024
 
+      # The most that anything may bring.
+      MOST = [FORM, PHOTOGRAPH, Documents::JobFormat::LARGEST].max + 64 * 1024
+
       module_function
 
       # @param path [String] to which it is sent

@@ -64,6 +64,8 @@ module EarnestFold
       YARD = Length.inches(36)
       # Yards are cut off the roll in eighths.
       YARD_STEP = YARD / 8
+      PIECE = Declare.record(Piece::FIELDS) { |values, problems| Piece.build(values, problems) }.first
+      private_constant :PIECE
       FIELDS = Fields.new(
         id: Declare.id,
         name: Declare.text,
@@ -86,7 +88,7 @@ module EarnestFold
         mass: Declare.number(nil, least: 0, most: 100_000),
         price: [FieldKinds::PriceKind.new, nil],
         order_step: Declare.length(ORDER_STEP, least: :over_zero),
-        pieces: Declare.list(Declare.record(Piece::FIELDS) { |values, problems| Piece.build(values, problems) }.first, most: 300)
+        pieces: Declare.list(PIECE, most: 300)
       )
 
       # @return [Cloth, nil] nil where its figures contradict each other

@@ -47,6 +47,7 @@ module EarnestFold
       def self.setup_default_middleware(builder)
         builder.use Rack::Deflater, include: COMPRESSED
         builder.use Files, File.join(EarnestFold.root, "public")
+        builder.use Door
         super
       end
 
@@ -62,7 +63,7 @@ module EarnestFold
           "Referrer-Policy" => "same-origin"
         raise env[Once::FAILED] if env[Once::FAILED]
 
-        halt failure(413) if request.content_length.to_i > Sizes.most(request.path_info)
+        halt failure(env[Door::REFUSED]) if env[Door::REFUSED]
         halt failure(400) unless readable?(params)
         # Asked here and not in a middleware, so that a stale token gets a page of ours and not a dropped session.
         halt failure(403) unless request.safe? || TOKENS.accepts?(env)

@@ -24,7 +24,6 @@ class LocalPostgres
   def initialize(name, settings: {})
     @name = name
     @settings = settings
-    @started = false
   end
 
   # Makes the server where there is none, starts it where it isn't running.
@@ -32,22 +31,36 @@ class LocalPostgres
   # @raise [Trouble]
   def start
     make unless File.exist?(File.join(data, "PG_VERSION"))
+    hold
     return self if running?
 
     @port = free_port
-    options = {"listen_addresses" => "127.0.0.1", "port" => @port, "unix_socket_directories" => ""}.merge(@settings)
-    command = options.map { |name, value| "-c #{name}=#{value}" }.join(" ")
-    run("pg_ctl", "-w", "-t", "60", "-D", data, "-l", log, "-o", command, "start") do
-      raise Trouble, "PostgreSQL did not start: #{last_of_log}"
-    end
-    @started = true
+    launch { raise Trouble, "PostgreSQL did not start: #{last_of_log}" }
     self
   end
 
-  # Stops the server, if this object started it.
+  # Stops the server, unless somebody else of this checkout uses it: whoever leaves last stops it.
   def stop
-    run("pg_ctl", "-w", "-m", "fast", "-D", data, "stop") { nil } if @started
-    @started = false
+    @watching&.kill
+    run("pg_ctl", "-w", "-m", "fast", "-D", data, "stop") { nil } if @held&.flock(File::LOCK_EX | File::LOCK_NB)
+    @held&.close
+    @held = nil
+  end
+
+  # How often it is looked after, in seconds.
+  LOOK = 2
+
+  # Starts it again whenever it doesn't answer any more: somebody killed it, or its disk was full.
+  # @yieldparam words [String] what happened
+  # @return [LocalPostgres] self
+  def watched(&told)
+    @watching = Thread.new do
+      loop do
+        sleep LOOK
+        revive(&told) unless answering?
+      end
+    end
+    self
   end
 
   # @return [String] the address of a database on this server, which is made where it isn't there
@@ -97,10 +110,46 @@ class LocalPostgres
     raise Trouble, "The database could not be made: #{output.lines.first&.strip}" unless status.success?
   end
 
-  def running?
-    run("pg_ctl", "-D", data, "status") { return false }
-    @port = Integer(File.readlines(File.join(data, "postmaster.pid"))[3], 10)
+  # As long as this process lives it says that the server is wanted.
+  def hold
+    @held ||= File.open(File.join(home, "in-use"), File::RDWR | File::CREAT, 0o600)
+    @held.flock(File::LOCK_SH)
+  end
+
+  def launch(&failed)
+    options = {"listen_addresses" => "127.0.0.1", "port" => @port, "unix_socket_directories" => ""}.merge(@settings)
+    command = options.map { |name, value| "-c #{name}=#{value}" }.join(" ")
+    run("pg_ctl", "-w", "-t", "60", "-D", data, "-l", log, "-o", command, "start", &failed)
+  end
+
+  def answering?
+    TCPSocket.new("127.0.0.1", port).close
     true
+  rescue SystemCallError
+    false
+  end
+
+  # What is left of the one that died may still hold its memory: then it goes the next time.
+  def revive
+    forget_stranger
+    launch { return yield("the database is gone, and doesn't start yet: #{last_of_log}") }
+    yield("the database was gone, and is started again")
+  end
+
+  def running?
+    forget_stranger
+    run("pg_ctl", "-D", data, "status") { return false }
+    @port = Integer(File.readlines(pid_file)[3], 10)
+    true
+  end
+
+  def pid_file = File.join(data, "postmaster.pid")
+
+  # A number that was the server's before the machine went off may be another program's by now.
+  def forget_stranger
+    number = File.exist?(pid_file) && File.readlines(pid_file).first.to_i
+    name = number && File.exist?("/proc/#{number}/comm") && File.read("/proc/#{number}/comm").strip
+    File.delete(pid_file) if name && name != "postgres"
   end
 
   attr_reader :port

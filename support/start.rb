@@ -2,12 +2,13 @@
 
 # Starts the database and the application, and stops what it started. See bin/start.
 require "fileutils"
+require "open3"
 require "securerandom"
 require "socket"
 require_relative "local_postgres"
 
 ROOT = File.expand_path("..", __dir__)
-FLAGS = %w[--no-demo --reset-demo].freeze
+FLAGS = %w[--no-demo --reset-demo --yes].freeze
 
 def stop_with(line)
   warn line
@@ -39,6 +40,40 @@ def session_secret
   File.read(file)
 end
 
+# What is there goes only when somebody says so, and a copy of it stays.
+def reset_agreed?(workroom)
+  jobs, papers = %i[jobs papers].map { |table| workroom.rows(table).count }
+  return true if ARGV.include?("--yes") || jobs.zero?
+  goes = "all work (jobs: #{jobs}, papers: #{papers})"
+  stop_with("--reset-demo takes away #{goes}: say --yes to agree.") unless $stdin.tty?
+
+  print "This takes away #{goes}; a copy of it is made first. Type yes to go on: "
+  $stdin.gets.to_s.strip == "yes"
+end
+
+# Before anything is changed that can't be taken back.
+def copied_first(url, why)
+  return if EarnestFold::Store.db[:jobs].empty?
+
+  puts "A copy before #{why}: #{Copies.new(url).make}"
+end
+
+# The night's copy, by itself; what newer ones stand for goes.
+def copy_nightly(url)
+  Thread.new do
+    loop do
+      sleep 600
+      last = EarnestFold::Store.db[:copies].max(:at)
+      next if EarnestFold::Store.db[:jobs].empty? || !Copies.due?(last, Time.now)
+
+      Open3.capture2e({"DATABASE_URL" => url}, RbConfig.ruby, File.join(ROOT, "support", "copy.rb"), "backup")
+      Copies.thin
+    rescue => error
+      EarnestFold::Web::RequestLog.note("the night's copy could not be made", error)
+    end
+  end
+end
+
 unknown = ARGV - FLAGS
 stop_with("bin/start knows #{FLAGS.join(" and ")}, not #{unknown.join(" ")}.") if unknown.any?
 number = port
@@ -50,11 +85,17 @@ begin
   ENV["SESSION_SECRET"] ||= session_secret
   ENV["RACK_ENV"] ||= "production"
   require_relative "../lib/earnest_fold"
+  require_relative "copies"
   EarnestFold::Store.connect(ENV["DATABASE_URL"])
+  copied_first(ENV["DATABASE_URL"], "the tables are changed") unless EarnestFold::Store.current?
   EarnestFold::Store.migrate
   EarnestFold::Store.workroom.once.forget_old
   unless ARGV.include?("--no-demo")
     workroom = EarnestFold::Store.workroom
+    if ARGV.include?("--reset-demo")
+      stop_with("Nothing was changed.") unless reset_agreed?(workroom)
+      copied_first(ENV["DATABASE_URL"], "the demo house is loaded anew")
+    end
     loaded = EarnestFold::Store::DemoHouse.new(workroom).load(reset: ARGV.include?("--reset-demo"), whole: true)
     bill = EarnestFold::Documents::BillContent.method(:of)
     EarnestFold::Work::DemoProgress.new(workroom, &bill).load if loaded
@@ -76,6 +117,8 @@ begin
     puma.quiet
   end
   $stdout.sync = true
+  server&.watched { |words| warn "#{Time.now.strftime("%F %T")} #{words}" }
+  copy_nightly(ENV["DATABASE_URL"])
   events = Puma::Events.new
   events.after_booted { puts "Earnest Fold is open at http://127.0.0.1:#{number}/  (Ctrl-C closes it)" }
   ENV["REQUEST_LOG"] ||= File.join(ROOT, "var", "requests.log")
@@ -90,7 +133,9 @@ rescue LocalPostgres::Trouble => trouble
 rescue SignalException
   status = 0
 rescue => error
-  raise unless defined?(EarnestFold::Store::Unreachable) && error.is_a?(EarnestFold::Store::Unreachable)
+  said = [*(Copies::Trouble if defined?(Copies)),
+    *(EarnestFold::Store::Unreachable if defined?(EarnestFold::Store::Unreachable))]
+  raise if said.none? { |one| error.is_a?(one) }
 
   warn error.message
   status = 1

@@ -71,6 +71,9 @@ module EarnestFold
     # Brings the tables up to date.
     def migrate = Sequel::Migrator.run(db, MIGRATIONS)
 
+    # @return [Boolean] whether the tables are those of this version, or there are none yet
+    def current? = db.tables.empty? || Sequel::Migrator.is_current?(db, MIGRATIONS)
+
     # @return [Workroom] the one workroom there is today; made where there is none
     def workroom = @workroom ||= first_workroom
 

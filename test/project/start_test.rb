@@ -33,7 +33,22 @@ class StartTest < EarnestFoldTest
   def test_an_unknown_flag
     output, status = start({}, "--demon")
     refute_predicate status, :success?
-    assert_match(/knows --no-demo and --reset-demo, not --demon/, output)
+    assert_match(/knows --no-demo and --reset-demo and --yes, not --demon/, output)
+  end
+
+  # Nothing goes without somebody's word.
+  def test_a_reset_asks_first
+    database = {"PORT" => free_port, "DATABASE_URL" => ENV.fetch("DATABASE_URL")}
+    EarnestFold::Store.connect(ENV.fetch("DATABASE_URL")) unless EarnestFold::Store.connected?
+    EarnestFold::Store.migrate
+    id = EarnestFold::Store.workroom.jobs.create(title: "Stays", unit: "cm")
+    environment = {"RACK_ENV" => "production"}.merge(database)
+    output, status = Open3.capture2e(environment, *command, "--reset-demo", stdin_data: "")
+    refute_predicate status, :success?
+    assert_match(/takes away all work \(jobs: \d+, papers: \d+\): say --yes/, output)
+    assert EarnestFold::Store.workroom.jobs.find(id)
+  ensure
+    EarnestFold::Store.db[:jobs].where(id: id).delete
   end
 
   def test_it_starts_serves_and_stops
@@ -51,7 +66,7 @@ class StartTest < EarnestFoldTest
       *command,
       "--no-demo"
     ) do |_, output, thread|
-      line = Timeout.timeout(30) { output.gets }
+      line = Timeout.timeout(30) { output.each_line.find { |one| one.include?("http") } }
       assert_match(%r{http://127\.0\.0\.1:#{port}/}, line)
       assert_equal "303", Net::HTTP.get_response(URI("http://127.0.0.1:#{port}/")).code
       Process.kill("INT", thread.pid)

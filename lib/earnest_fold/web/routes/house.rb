@@ -16,7 +16,10 @@ module EarnestFold
         get Paths.people, :people
         post Paths.people, :at_work
 
-        def show = page(:house, Screens::House.new(house, Forms::HouseForm.new(house, nil)))
+        def show
+          copied = {copy: Store::Copies.last, copy_old: Store::Copies.old?(workroom, Time.now)}
+          page(:house, Screens::House.new(house, Forms::HouseForm.new(house, nil), **copied))
+        end
 
         def settle
           settled(Forms::HouseForm, Screens::House, :house, Paths.house) { |form| form.values }

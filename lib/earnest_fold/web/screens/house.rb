@@ -9,9 +9,16 @@ module EarnestFold
 
         # @param record [Store::House::Record]
         # @param form [Forms::HouseForm]
-        def initialize(record, form, notice: nil)
+        # @param copy [Store::Copies::Copy, nil] the last one of everything
+        # @param copy_old [Boolean] whether it is older than it should be
+        def initialize(record, form, notice: nil, copy: nil, copy_old: false)
           @record, @form, @notice = record, form, notice && Words.say("notices.#{notice}")
+          @copy, @copy_old = copy, copy_old
         end
+
+        attr_reader :copy
+
+        def copy_old? = @copy_old
 
         def page_title = Words.say("house.title")
 

@@ -31,9 +31,9 @@ PICTURES = {
   "measure-phone" => [390, 844, ->(_) { jobs.call("Ticket office", "Measure") }],
   "heading" => [1280, 800, ->(_) { jobs.call("Ticket office", "Heading") }],
   "cloth" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Cloth") }],
-  "compare" => [1280, 800, lambda { |page|
-    jobs.call("Residents' lounge", "Cloth")
-    page.click_link("Compare headings, counts, and the cloth run the other way")
+  "cloth-page" => [1280, 800, lambda { |page|
+    page.visit("#{ADDRESS}/cloths")
+    page.click_link("Reedbed linen union")
   }],
   "house-rules" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/house-rules") }],
   "cutting" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Cutting") }],

@@ -130,6 +130,62 @@ class ShelfTest < StoreTest
     assert_empty cuts
   end
 
+  # A tick put back leaves everything as it was, also the cloth that came off with it.
+  def test_putting_back_is_the_exact_inverse
+    take(line(0, 250), line(1000, 1250), line(1260, 1400))
+    before = lying
+    [[1], [2], [1, 2], [2, 1], [1, 0], [0, 1, 2]].each do |order|
+      order.each { |index| workroom.plans.tick(table, cuts_in_order[index].id, least: LEAST) }
+      assert_adds_up
+      order.reverse_each { |index| workroom.plans.put_back(table, cuts_in_order[index].id, least: LEAST) }
+      assert_equal before, lying, order.inspect
+    end
+  end
+
+  # Cloth that one job has set aside is its own still when another's cut takes it off the piece.
+  def test_what_is_set_aside_stays_so_when_its_cloth_comes_off
+    take(line(0, 250))
+    own = workroom.jobs.create(title: "Snug", unit: "cm")
+    seen = {@piece => workroom.shelf.find(@piece).version}
+    workroom.plans.take(own, @cloth, facts, [line(1000, 1250)], seen: seen)
+    workroom.plans.tick([own, @cloth], workroom.plans.of(own).of(@cloth).first.id, least: LEAST)
+    offcut = workroom.shelf.all.find { |record| record.label == "A1/1" }
+    assert_equal [["Bar", cm(0), cm(250)]], offcut.reserved.map { |one| [one.title, one.from, one.to] }
+    assert_equal [cm(0), cm(250)], [offcut.begins(@job), offcut.begins], "a third job begins after it"
+    assert workroom.plans.tick(table, cuts.first.id, least: LEAST)
+    assert_adds_up
+  end
+
+  def test_an_offcuts_name_is_one_that_nobody_uses
+    receive("A1/1", "3 m")
+    receive("A1/3", "3 m")
+    take(line(500, 750), line(1500, 1750))
+    cuts.each { |cut| workroom.plans.tick(table, cut.id, least: LEAST) }
+    assert_equal %w[A1 A1/1 A1/2 A1/3 A1/4], workroom.shelf.all.map(&:label).sort
+  end
+
+  # An offcut that somebody measured isn't taken for one that never came off.
+  def test_an_offcut_that_was_touched_stays
+    take(line(500, 750))
+    workroom.plans.tick(table, cuts.first.id, least: LEAST)
+    offcut = workroom.shelf.all.find { |record| record.label == "A1/1" }
+    workroom.shelf.update(offcut.id, offcut.spec.merge("measured" => "499 cm"), version: offcut.version)
+    workroom.plans.put_back(table, cuts.first.id, least: LEAST)
+    assert_equal cm(499), workroom.shelf.find(offcut.id).piece.left
+  end
+
+  # Whatever several jobs do at one piece, in any order: lengths add up, and no cloth is promised or cut twice.
+  def test_no_order_of_steps_promises_cloth_twice
+    random = Random.new(11)
+    jobs = [@job, *%w[Snug Porch].map { |title| workroom.jobs.create(title: title, unit: "cm") }]
+    8.times do
+      jobs.each { |job| plan_anything(job, random) }
+      12.times { step_anywhere(jobs.sample(random: random), random) }
+      assert_adds_up
+      assert_nothing_promised_twice(jobs)
+    end
+  end
+
   # Each step dies after each of its writes in turn: all of it is done, or nothing.
   def test_a_step_that_dies_in_the_middle_leaves_everything_as_it_was
     take(line(40, 290), line(600, 850))
@@ -190,6 +246,53 @@ class ShelfTest < StoreTest
 
   def take(*lines) =
     workroom.plans.take(@job, @cloth, facts, lines, seen: {@piece => workroom.shelf.find(@piece).version})
+
+  def cuts_in_order = cuts.sort_by { |cut| cut.cut.number }
+
+  # What lies where, whatever it is called by.
+  def lying
+    pieces = workroom.shelf.all(used_up: true).map do |record|
+      takings = record.piece.life.takings.map { |taking| [taking.kind, taking.from, taking.to] }
+      [record.label, record.piece.left, takings]
+    end
+    [pieces.sort, cuts_in_order.map { |cut| [cut.label, cut.begins, cut.ends, cut.state] }]
+  end
+
+  # Cuts for a job, end to end, on what is left of some piece after what others have set aside.
+  def plan_anything(job, random)
+    record = workroom.shelf.all.select { |one| one.piece.length - one.begins(job) > cm(400) }.sample(random: random)
+    return unless record
+
+    datum, at = record.begins(job), cm(0)
+    lines = Array.new(random.rand(1..3)) do
+      from = at + cm(random.rand(0..60))
+      at = from + cm(random.rand(40..110))
+      line((from.mm / 10).to_i, (at.mm / 10).to_i).with(piece_id: record.id, datum: datum)
+    end
+    lines.pop while lines.any? && datum + lines.last.to > record.piece.length
+    seen = {record.id => record.version}
+    workroom.plans.take(job, @cloth, facts, lines, seen: seen) if lines.any?
+  end
+
+  def step_anywhere(job, random)
+    place = [job, @cloth]
+    done, planned = workroom.plans.of(job).of(@cloth).reject { |cut| cut.state == "wrong" }.partition(&:done?)
+    cut = ((random.rand(3) == 0) ? done : planned).sample(random: random) or return
+    return workroom.plans.put_back(place, cut.id, least: LEAST) if cut.done?
+    return workroom.plans.tick(place, cut.id, least: LEAST) unless random.rand(8) == 0
+
+    workroom.plans.wrong(place, cut.id, cut.from, cut.to, least: LEAST, why: "slipped")
+  end
+
+  def assert_nothing_promised_twice(jobs)
+    stretches = jobs.flat_map { |job| workroom.plans.of(job).of(@cloth).reject(&:done?) }.group_by(&:piece_id)
+    stretches.each do |piece, planned|
+      life = workroom.shelf.find(piece).piece.life
+      taken = life.takings.reject { |taking| taking.kind == :wasted }.map { |taking| [taking.from, taking.to] }
+      all = (planned.map { |cut| [cut.begins, cut.ends] } + taken).sort
+      all.each_cons(2) { |one, other| assert_operator one.last, :<=, other.first, "piece #{piece}: #{all}" }
+    end
+  end
 
   def cuts = workroom.plans.of(@job).of(@cloth)
 

@@ -70,7 +70,54 @@ class TickingTest < EarnestFoldTest
     end
   end
 
+  # Plans are taken and cuts are made of one piece at once, by three people each: nobody stands in another's way.
+  def test_takers_and_tickers_at_once
+    jobs = Array.new(3) { |index| @workroom.jobs.create(title: "Race #{index}", unit: "cm") }
+    @workroom.plans.release(@job, @cloth)
+    takers = jobs.map { |job| Thread.new { 12.times.map { outcome { take_some(job) } } } }
+    tickers = jobs.map { |job| Thread.new { 12.times.map { |turn| outcome { tick_some(job, turn) } } } }
+    told = (takers + tickers).flat_map(&:value)
+    assert_empty told - %i[done stale gone nothing], told.tally
+    @workroom.shelf.all(cloths: [@cloth], used_up: true).each { |record| assert_predicate record.piece.life, :whole? }
+  ensure
+    @workroom.rows(:jobs).where(id: jobs).delete
+  end
+
   private
+
+  def outcome
+    yield
+  rescue S::Stale
+    :stale
+  rescue S::Missing, R::Invalid
+    :gone
+  rescue => error
+    error.class
+  end
+
+  def take_some(job)
+    record = @workroom.shelf.all(cloths: [@cloth]).max_by { |one| one.piece.length - one.begins(job) }
+    datum = record.begins(job)
+    return :nothing if record.piece.length - datum < R::Length.cm(200)
+
+    lines = [0, 1].map { |index| line(index).with(piece_id: record.id, datum: datum) }
+    lines = lines.each_with_index.map do |one, index|
+      one.with(from: R::Length.cm(index * 90), to: R::Length.cm(index * 90 + 50))
+    end
+    facts = {proved: true, used: R::Length.cm(140), bound: R::Length.cm(140)}
+    @workroom.plans.take(job, @cloth, facts, lines, seen: {record.id => record.version})
+    :done
+  end
+
+  def tick_some(job, turn)
+    planned, done = @workroom.plans.of(job).of(@cloth).partition { |cut| cut.state == "planned" }
+    place = [job, @cloth]
+    return @workroom.plans.put_back(place, done.last.id, least: LEAST) && :done if turn % 4 == 3 && done.any?
+    return :nothing if planned.empty?
+
+    @workroom.plans.tick(place, planned[turn % planned.size].id, least: LEAST)
+    :done
+  end
 
   def spoil(cut) =
     @workroom.plans.wrong([@job, @cloth], cut.id, cut.begins, cut.ends, least: LEAST, why: "slipped")

@@ -57,6 +57,7 @@ module EarnestFold
       def take(job_id, cloth_id, facts, lines, seen:)
         @workroom.transaction do
           @workroom.rows(:jobs).where(id: job_id).for_update.first or raise Missing, "no job #{job_id}"
+          hold(job_id, cloth_id, lines.map(&:piece_id))
           check(lines, seen)
           clear(job_id, cloth_id)
           kept = @workroom.insert(
@@ -76,7 +77,12 @@ module EarnestFold
       end
 
       # Leaves what isn't cut yet on the shelf for others.
-      def release(job_id, cloth_id) = @workroom.transaction { clear(job_id, cloth_id) }
+      def release(job_id, cloth_id)
+        @workroom.transaction do
+          hold(job_id, cloth_id, [])
+          clear(job_id, cloth_id)
+        end
+      end
 
       # A cut is made.
       # @param place [Array(Integer, Integer)] the job and the cloth at whose table it was said: no other's cut is
@@ -102,8 +108,7 @@ module EarnestFold
           row = locked(place, id)
           next false if row[:state] == "planned"
 
-          shelf.put_back(id, least: least, data: told(row))
-          to_be_made(row)
+          to_be_made(row) { shelf.put_back(id, least: least, data: told(row)) }
           true
         end
       end
@@ -139,16 +144,33 @@ module EarnestFold
 
       def shelf = @workroom.shelf
 
-      # Where the plan that it was made by is open still, it is planned as before; else the next plan will place it.
+      # Where the plan that it was made by is open still, it is planned as before, and goes with its cloth; else the
+      # next plan will place it.
+      # @yield puts its cloth back
       def to_be_made(row)
         rows = @workroom.rows(:plan_cuts).where(id: row[:id])
         open = @workroom.rows(:plans).where(id: row[:plan_id], open: true).any?
-        open ? rows.update(state: "planned", done_at: nil, by: "") : rows.delete
+        rows.update(state: "planned", done_at: nil, by: "") if open
+        yield
+        rows.delete unless open
       end
 
+      # How often a cut can move to another piece while somebody waits for it.
+      MOST_MOVES = 10
+      private_constant :MOST_MOVES
+
+      # The piece before the cut, as everybody locks them: whoever takes a plan, or moves a cut with its cloth, holds
+      # its piece first. Where the cloth came off as a piece of its own meanwhile, the cut is there now.
       def locked((job, cloth), id)
-        @workroom.rows(:plan_cuts).where(job_id: job, cloth_id: cloth, id: id).for_update.first ||
-          raise(Missing, "no cut #{id} there")
+        rows = @workroom.rows(:plan_cuts).where(job_id: job, cloth_id: cloth, id: id)
+        MOST_MOVES.times do
+          piece = rows.get(:piece_id) || raise(Missing, "no cut #{id} there")
+          @workroom.rows(:pieces).where(id: piece).for_update.first
+          next unless rows.get(:piece_id) == piece
+
+          return rows.for_update.first || raise(Missing, "no cut #{id} there")
+        end
+        raise Busy, "cut #{id} moves from piece to piece"
       end
 
       def took(row, kind, from, to, least, **more)
@@ -184,8 +206,20 @@ module EarnestFold
         @workroom.rows(:plans).where(job_id: job_id, cloth_id: cloth_id, open: true).update(open: false)
       end
 
-      # In the order of their ids, so that two who take plans at once wait for each other and don't stand in each
-      # other's way.
+      # Every piece that is touched, those of the plan that lay there too, in the order of their ids: two who take plans
+      # at once wait for each other and don't stand in each other's way.
+      # @raise [Stale] where cuts were moved to other pieces meanwhile
+      def hold(job_id, cloth_id, pieces)
+        held = (pieces + planned_on(job_id, cloth_id)).uniq.sort
+        held.each { |piece| shelf.locked(piece) }
+        raise Stale, "the plan's cloth" if (planned_on(job_id, cloth_id) - held).any?
+      end
+
+      def planned_on(job_id, cloth_id) =
+        @workroom.rows(:plan_cuts).where(job_id: job_id, cloth_id: cloth_id, state: "planned")
+          .distinct
+          .select_map(:piece_id)
+
       def check(lines, seen)
         lines.map(&:piece_id).uniq.sort.each do |piece|
           raise Stale, "piece #{piece}" unless shelf.locked(piece)[:version] == seen.fetch(piece)

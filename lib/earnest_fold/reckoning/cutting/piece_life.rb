@@ -50,18 +50,20 @@ module EarnestFold
           )
         end
 
-        # A taking that never was. At the end of the piece its cloth is left again, with the waste before it; between
-        # others it lies about as an offcut, or as waste.
+        # A taking that never was: its cloth hangs together with what was wasted on either side of it, and with offcuts
+        # that nobody touched. At the end of the piece all of that is left again; between others it lies about as an
+        # offcut, or as waste.
         # @param taking [Taking] one of these
+        # @param loose [Array<Taking>] the offcuts among these that nobody touched
         # @return [Exchange]
-        def put_back(taking, least:)
-          after = takings.drop(takings.index(taking) + 1)
-          unless after.all? { |one| one.kind == :wasted }
-            return Exchange.new(removed: [taking], added: [between(taking.from, taking.to, least)])
-          end
+        def put_back(taking, least:, loose: [])
+          place = takings.index(taking)
+          free = ->(one) { one.kind == :wasted || loose.include?(one) }
+          after = takings.drop(place + 1).take_while(&free)
+          around = [*takings.first(place).reverse.take_while(&free).reverse, taking, *after]
+          return Exchange.new(removed: around, added: []) if place + after.size + 1 == takings.size
 
-          before = takings.take_while { |one| one != taking }.reverse.take_while { |one| one.kind == :wasted }
-          Exchange.new(removed: [*before, taking, *after], added: [])
+          Exchange.new(removed: around, added: [between(around.first.from, around.last.to, least)])
         end
 
         # @param change [Exchange]

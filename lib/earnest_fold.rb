@@ -12,7 +12,8 @@ module EarnestFold
   LOADER = Zeitwerk::Loader.for_gem(warn_on_extra_files: false)
   LOADER.ignore(
     "#{__dir__}/earnest_fold/reckoning.rb",
-    "#{__dir__}/earnest_fold/reckoning"
+    "#{__dir__}/earnest_fold/reckoning",
+    "#{__dir__}/earnest_fold/documents/photograph"
   )
   # What names the rooms of the web stands apart from what they name.
   LOADER.collapse("#{__dir__}/earnest_fold/web/server")

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "test_helper"
+require "vips"
 
 # A photograph is read and encoded anew: upright, no larger than it need be, with nothing the camera wrote into it;
 # what isn't one is refused.
@@ -36,6 +37,15 @@ class PhotographTest < EarnestFoldTest
     clear = Vips::Image.black(20, 10, bands: 4).copy(interpretation: :srgb).pngsave_buffer
     assert_equal [255.0],
       Vips::Image.new_from_buffer(P.encode(clear).bytes, "").avg.then { |mean| [mean.round(0).to_f] }
+  end
+
+  # What is small as a file can be huge as a picture: it has so much time and memory, and no more.
+  def test_huge_ones_are_decoded_small_or_refused
+    huge = Vips::Image.black(9000, 6000, bands: 3).copy(interpretation: :srgb)
+    assert_equal [1600, 1067], P.encode(huge.jpegsave_buffer).then { |made| [made.width, made.height] }
+    assert_raises(P::NotOne) { P.encode(huge.pngsave_buffer) }
+    larger = Vips::Image.black(16_000, 9000, bands: 3).copy(interpretation: :srgb)
+    assert_raises(P::NotOne) { P.encode(larger.jpegsave_buffer) }
   end
 
   def test_what_is_no_photograph_is_refused

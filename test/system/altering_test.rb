@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "system_test_helper"
+require "vips"
 
 # A customer's pair from its arrival to the invoice, and a week rearranged by hand, as a person does it.
 class AlteringInTheBrowserTest < SystemTest

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_test_helper"
+require "vips"
 require "pdf-reader"
 
 # Somebody's own curtains through their stations: the worked job, bad input, what came in, the slip, the bench.

@@ -1,21 +1,25 @@
 # frozen_string_literal: true
 
-require "vips"
+require "open3"
+require "rbconfig"
 
 module EarnestFold
   module Documents
     # A photograph in: a JPEG or PNG read and encoded anew as JPEG, upright, no larger than a screen needs, with
-    # nothing of what the camera wrote into it (where, when, whose).
+    # nothing of what the camera wrote into it (where, when, whose). It is decoded in a process of its own, which has so
+    # much time and memory and no more.
     module Photograph
       # What isn't a photograph, or isn't whole.
       class NotOne < Error; end
 
       LARGEST = 12 * 1024 * 1024
-      MOST_PIXELS = 80_000_000
-      LONGEST_SIDE = 1600
-      QUALITY = 82
       # How a file of each kind begins; nothing else is handed to the decoder.
-      BEGINS = {"\xFF\xD8\xFF".b => :jpegload_buffer, "\x89PNG\r\n\x1A\n".b => :pngload_buffer}.freeze
+      BEGINS = ["\xFF\xD8\xFF".b, "\x89PNG\r\n\x1A\n".b].freeze
+      # Seconds of a processor, bytes of memory.
+      BUDGET = {rlimit_cpu: 8, rlimit_as: 1_500 * 1024 * 1024}.freeze
+      DECODER = File.expand_path("photograph/decoder.rb", __dir__)
+      # What the decoder says first: the size of what follows.
+      SIZE = /\A(\d+) (\d+)\n/n
       # @!attribute bytes [String] JPEG
       Encoded = Reckoning::Value.define(:bytes, :width, :height)
 
@@ -25,33 +29,22 @@ module EarnestFold
       # @return [Encoded]
       # @raise [NotOne]
       def encode(bytes)
-        image = small(opened(bytes.b))
-        flat = image.has_alpha? ? image.flatten(background: [255, 255, 255]) : image
-        Encoded.new(
-          bytes: flat.colourspace(:srgb).jpegsave_buffer(Q: QUALITY, strip: true),
-          width: flat.width,
-          height: flat.height
-        )
-      rescue Vips::Error
-        raise NotOne, "can't be decoded"
-      end
-
-      def opened(bytes)
         raise NotOne, "too large" if bytes.bytesize > LARGEST
+        raise NotOne, "neither JPEG nor PNG" if BEGINS.none? { |beginning| bytes.b.start_with?(beginning) }
 
-        loader = BEGINS.find { |beginning, _| bytes.start_with?(beginning) }&.last or
-          raise NotOne, "neither JPEG nor PNG"
-        image, = Vips::Image.public_send(loader, bytes, fail_on: :truncated)
-        raise NotOne, "too many pixels" if image.width * image.height > MOST_PIXELS
+        said, status = decoded(bytes)
+        width, height = SIZE.match(said)&.captures
+        raise NotOne, "can't be decoded" unless status.success? && width
 
-        image
+        Encoded.new(bytes: said.sub(SIZE, ""), width: width.to_i, height: height.to_i)
       end
 
-      # Upright, and no longer than LONGEST_SIDE.
-      def small(image)
-        upright = image.autorot
-        longest = [upright.width, upright.height].max
-        (longest > LONGEST_SIDE) ? upright.resize(LONGEST_SIDE / longest.to_f) : upright
+      # @api private
+      def decoded(bytes)
+        gems = File.join(EarnestFold.root, "Gemfile")
+        environment = {"VIPS_CONCURRENCY" => "1", "VIPS_WARNING" => "0", "BUNDLE_GEMFILE" => gems}
+        Open3.capture2(environment, RbConfig.ruby, "-rbundler/setup", DECODER, stdin_data: bytes.b, binmode: true,
+          err: File::NULL, **BUDGET)
       end
     end
   end

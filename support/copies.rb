@@ -66,6 +66,7 @@ class Copies
     raise Trouble, "There is no file #{file}." unless File.file?(file)
 
     refuse_unless_empty
+    refuse_if_open
     Dir.mktmpdir("restored") do |folder|
       manifest = unpacked(opened(file, passphrase, folder), folder)
       refill(File.join(folder, DUMP))
@@ -165,6 +166,13 @@ class Copies
     return if filled.empty?
 
     raise Trouble, "There is something here already (#{filled.first(3).join(", ")}): restore into an empty place."
+  end
+
+  # Whoever looks at these tables would find others.
+  def refuse_if_open
+    others = store.db[:pg_stat_activity].where(datname: database, backend_type: "client backend")
+      .exclude(pid: Sequel.function(:pg_backend_pid))
+    raise Trouble, "The application is open: close it first." unless others.empty?
   end
 
   def refill(dump)

@@ -116,8 +116,14 @@ class LocalPostgres
     @held.flock(File::LOCK_SH)
   end
 
+  # Its log tells what went wrong, never what stood in a row, and grows to so many bytes.
+  QUIET = {"log_min_error_statement" => "panic", "log_error_verbosity" => "terse"}.freeze
+  LONGEST_LOG = 5 * 1024 * 1024
+
   def launch(&failed)
-    options = {"listen_addresses" => "127.0.0.1", "port" => @port, "unix_socket_directories" => ""}.merge(@settings)
+    File.rename(log, "#{log}.1") if File.size?(log).to_i > LONGEST_LOG
+    own = {"listen_addresses" => "127.0.0.1", "port" => @port, "unix_socket_directories" => ""}
+    options = own.merge(QUIET, @settings)
     command = options.map { |name, value| "-c #{name}=#{value}" }.join(" ")
     run("pg_ctl", "-w", "-t", "60", "-D", data, "-l", log, "-o", command, "start", &failed)
   end

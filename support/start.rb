@@ -74,6 +74,8 @@ def copy_nightly(url)
   end
 end
 
+# What is written here is this user's alone.
+File.umask(0o077)
 unknown = ARGV - FLAGS
 stop_with("bin/start knows #{FLAGS.join(" and ")}, not #{unknown.join(" ")}.") if unknown.any?
 number = port
@@ -96,9 +98,11 @@ begin
       stop_with("Nothing was changed.") unless reset_agreed?(workroom)
       copied_first(ENV["DATABASE_URL"], "the demo house is loaded anew")
     end
-    loaded = EarnestFold::Store::DemoHouse.new(workroom).load(reset: ARGV.include?("--reset-demo"), whole: true)
     bill = EarnestFold::Documents::BillContent.method(:of)
-    EarnestFold::Work::DemoProgress.new(workroom, &bill).load if loaded
+    workroom.transaction do
+      loaded = EarnestFold::Store::DemoHouse.new(workroom).load(reset: ARGV.include?("--reset-demo"), whole: true)
+      EarnestFold::Work::DemoProgress.new(workroom, &bill).load if loaded
+    end
   end
 
   require "puma"

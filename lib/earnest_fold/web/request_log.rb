@@ -21,10 +21,12 @@ module EarnestFold
       # @param about [String]
       # @param error [StandardError]
       def self.note(about, error)
-        (@notes ||= default).error(
-          ["#{about}: #{error.class}: #{error.message}", *error.backtrace&.first(15)].join("\n    ")
-        )
+        (@notes ||= default).error(["#{about}: #{told(error)}", *error.backtrace&.first(15)].join("\n    "))
       end
+
+      # What the database says after its first line is of somebody's rows: nobody else reads that.
+      # @return [String]
+      def self.told(error) = "#{error.class}: #{error.message.lines.first.to_s.strip[0, 300]}"
 
       # @return [Logger] to the file that REQUEST_LOG names; nowhere without it
       def self.default
@@ -55,7 +57,7 @@ module EarnestFold
 
       def trouble(env)
         error = env["sinatra.error"] or return
-        @log.error(["#{env[NUMBER]} #{error.class}: #{error.message}", *error.backtrace&.first(15)].join("\n    "))
+        @log.error(["#{env[NUMBER]} #{RequestLog.told(error)}", *error.backtrace&.first(15)].join("\n    "))
       end
     end
   end

@@ -9,7 +9,7 @@ module EarnestFold
       R = Reckoning
       WIDTH, HEIGHT, TOP, FOOT = 520, 232, 26, 204
       # The face at the foot, the lining behind it, and where the edge is seen from above.
-      FACE, BEHIND, EDGE, ACROSS = 92, 34, 322, 120
+      FACE, BEHIND, EDGE, ACROSS = 92, 34, 322, 142
       APART = 6
       # Units to the millimetre, at most; deep hems are drawn smaller.
       MOST, ROOM, EDGE_ROOM = 1.3, 140, 150

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_test_helper"
+require "pdf-reader"
 
 # The shelf and its pieces through their requests.
 class ShelfPagesTest < WebTest
@@ -12,6 +13,18 @@ class ShelfPagesTest < WebTest
     assert_match(/Reedbed linen union\s+43.37 m in 3 pieces/, text)
     assert_match(/J1 15 m 2 – By the door held back/, text)
     assert_match(/R3 6.4 m 422 – Rack A, below not measured yet/, text)
+  end
+
+  # Each label has its piece, and a code of its own.
+  def test_every_piece_has_a_label
+    get "/shelf-labels.pdf"
+    assert_equal 200, last_response.status
+    words = PDF::Reader.new(StringIO.new(last_response.body)).pages.map(&:text).join.delete(" \n")
+    workroom.shelf.all.each { |piece| assert_includes words, piece.label.delete(" ") }
+    assert_includes words, "24.94m"
+    workroom.shelf.all.each { |piece| workroom.shelf.use_up(piece.id, true) }
+    get "/shelf-labels.pdf"
+    assert_equal 200, last_response.status
   end
 
   def test_a_piece_is_received

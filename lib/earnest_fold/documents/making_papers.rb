@@ -14,8 +14,10 @@ module EarnestFold
 
       # @param job [Work::Job]
       # @param works [Array<Work::AtWork>] of it; those that are reckoned are told
-      def initialize(job, works)
-        @job, @works = job, works.select(&:reckoning)
+      # @yieldparam work [Work::AtWork]
+      # @yieldreturn [String] the address that the code on a tag opens; without a block there are no codes
+      def initialize(job, works, &opens)
+        @job, @works, @opens = job, works.select(&:reckoning), opens
         @made = @works.reject(&:altered_as)
       end
 
@@ -38,7 +40,10 @@ module EarnestFold
       end
 
       # @return [String] PDF
-      def tags = TagPdf.new(Words.say("tag.title", title: title), each_curtain { |*of| tag(*of) }).render
+      def tags
+        opens = @opens ? each_curtain { |work, _| @opens.call(work) } : []
+        TagPdf.new(Words.say("tag.title", title: title), each_curtain { |*of| tag(*of) }, opens).render
+      end
 
       private
 

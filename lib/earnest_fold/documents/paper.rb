@@ -3,6 +3,7 @@
 require "prawn"
 require "prawn/table"
 require "prawn-svg"
+require "rqrcode_core"
 
 module EarnestFold
   module Documents
@@ -73,17 +74,24 @@ module EarnestFold
 
       # Labels to be cut apart, a frame round each.
       # @param labels [Array<Array<String>>] the lines of each: the first large, the second larger
+      # @param opens [Array<String, nil>] of each the address that its code opens
       # @return [self]
-      def labels(labels, across:, down:)
+      def labels(labels, across:, down:, opens: [])
         wide, tall = @pdf.bounds.width / across, (@pdf.bounds.height - 40) / down
-        labels.each_slice(across * down).with_index do |page, number|
+        labels.zip(opens).each_slice(across * down).with_index do |page, number|
           @pdf.start_new_page if number.positive?
-          page.each_with_index do |lines, index|
-            label(lines, [index % across * wide, @pdf.bounds.height - 36 - index / across * tall], wide, tall)
+          page.each_with_index do |(lines, address), index|
+            at = [index % across * wide, @pdf.bounds.height - 36 - index / across * tall]
+            label(lines, at, wide, tall, beside: address ? CODE + 8 : 0)
+            code(address, [at[0] + wide - CODE - 8, at[1] - 8]) if address
           end
         end
         self
       end
+
+      # How large a code is printed, in points: 22 mm, which a phone reads at arm's length.
+      CODE = 62
+      private_constant :CODE
 
       # Photographs, two to a row.
       # @param images [Array<Array(String, String)>] JPEG, and words below it
@@ -177,7 +185,8 @@ module EarnestFold
         )
       end
 
-      def label(lines, at, wide, tall)
+      # @param beside [Numeric] what is taken beside the first lines
+      def label(lines, at, wide, tall, beside: 0)
         @pdf.bounding_box(at, width: wide, height: tall) do
           @pdf.stroke_color LINE
           @pdf.stroke_bounds
@@ -187,10 +196,22 @@ module EarnestFold
                 at: [0, @pdf.bounds.height - [0, 20, 46, 72, 88, 106][index]],
                 size: [14, 20, 18, 9, 9, 11][index],
                 style: (index < 3) ? :bold : :normal,
-                width: wide - 20,
+                width: wide - 20 - ((index < 3) ? beside : 0),
                 height: 24,
                 overflow: :shrink_to_fit
             end
+          end
+        end
+      end
+
+      def code(address, at)
+        rows = RQRCodeCore::QRCode.new(address, level: :m).modules
+        each = CODE / rows.size.to_f
+        rows.each_with_index do |row, down|
+          row.each_with_index do |dark, across|
+            next unless dark
+
+            @pdf.fill_rectangle([at[0] + across * each, at[1] - down * each], each + 0.05, each + 0.05)
           end
         end
       end

@@ -2,16 +2,18 @@
 
 module EarnestFold
   module Documents
-    # Tags for finished curtains, one for each: maker, cloth, batch, care, flame treatment, and the drop.
+    # Labels to be cut apart: tags for finished curtains (maker, cloth, batch, care, and the drop), and for pieces on
+    # the shelf. Each has a code that opens its page.
     class TagPdf
       # @param title [String]
       # @param tags [Array<Array<String>>] the lines of each
-      def initialize(title, tags)
-        @title, @tags = title, tags
+      # @param opens [Array<String, nil>] the address that each opens
+      def initialize(title, tags, opens = [])
+        @title, @tags, @opens = title, tags, opens
       end
 
       # @return [String] the file
-      def render = Paper.new(@title).labels(@tags, across: 2, down: 5).render
+      def render = Paper.new(@title).labels(@tags, across: 2, down: 5, opens: @opens).render
     end
   end
 end

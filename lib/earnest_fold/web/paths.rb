@@ -92,6 +92,8 @@ module EarnestFold
 
       def shelf_list = "/shelf.csv"
 
+      def shelf_labels = "/shelf-labels.pdf"
+
       def bring_in_pieces = "/shelf/bring-in"
 
       # @param cloth [Integer, nil] of which it is

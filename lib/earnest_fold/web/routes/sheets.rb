@@ -97,7 +97,10 @@ module EarnestFold
 
         def printed(job, works, file)
           filed(PDF, job, "-#{file}")
-          Documents::MakingPapers.new(job, works).public_send(MAKING.fetch(file))
+          papers = Documents::MakingPapers.new(job, works) do |work|
+            "#{request.base_url}#{Paths.station(job.job.id, work.id, "hanging")}"
+          end
+          papers.public_send(MAKING.fetch(file))
         end
       end
     end

@@ -9,6 +9,7 @@ module EarnestFold
 
         get Paths.shelf, :all
         get Paths.shelf_list, :list
+        get Paths.shelf_labels, :labels
         post Paths.bring_in_pieces, :bring_in
         get Paths.new_piece, :blank
         post Paths.shelf, :receive
@@ -29,6 +30,13 @@ module EarnestFold
           Documents::ShelfCsv.text(
             workroom.shelf.all.map { |record| [names.fetch(record.cloth_id), record.spec, record.piece] }
           )
+        end
+
+        def labels
+          sent_as("application/pdf", "shelf-labels.pdf")
+          shown = Screens::Shelf.new(workroom.shelf.all, workroom.cloths.all, workroom_unit)
+          opens = shown.pieces.map { |piece| "#{request.base_url}#{Paths.piece(piece.id)}" }
+          Documents::TagPdf.new(Words.say("shelf.labels_title"), shown.labels, opens).render
         end
 
         def bring_in

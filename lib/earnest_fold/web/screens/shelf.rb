@@ -31,7 +31,21 @@ module EarnestFold
           end
         end
 
+        # @return [Array<Store::Records::Piece>] as they stand there
+        def pieces = groups.flat_map(&:pieces)
+
+        # @return [Array<Array<String>>] what stands on the label of each
+        def labels =
+          groups.flat_map do |group|
+            group.pieces.map do |piece|
+              [piece.label, group.cloth.name, Words.bought(piece.piece.left, group.cloth.sold_by),
+                *told(piece.piece.batch, "shelf.batch"), *told(piece.piece.place, "shelf.place")]
+            end
+          end
+
         private
+
+        def told(text, key) = text.empty? ? [] : ["#{Words.say(key)} #{text}"]
 
         def longest = @longest ||= @records.map { |piece| piece.piece.length }.max
       end

@@ -106,7 +106,7 @@ class DeskTest < SystemTest
 
   def test_a_job_document_goes_out_and_in
     visit "/jobs"
-    attach_file "A *.fold.json file", root("test/golden/02-patterned-interlined-bay.fold.json")
+    attach_file "A *.fold.json or *.fold.tar file", root("test/golden/02-patterned-interlined-bay.fold.json")
     click_on "Bring it in"
     assert_selector "h1", text: "Residents' lounge"
     assert_selector ".window", count: 2

@@ -39,6 +39,9 @@ module EarnestFold
         raw = parse(text)
         problems = R::Problems.new
         job = JobReader.new(raw, problems).job
+        # What is too large isn't looked at twice.
+        return problems.raise_any if problems.to_a.any? { |problem| problem.code == :too_many_items }
+
         found = problems.to_a + misfits(raw, problems.to_a.map(&:at))
         raise R::Invalid, found if found.any?
 

@@ -9,7 +9,7 @@ module EarnestFold
       PHOTOGRAPH = Documents::Photograph::LARGEST + 64 * 1024
 
       # The most that anything may bring.
-      MOST = [FORM, PHOTOGRAPH, Documents::JobFormat::LARGEST].max + 64 * 1024
+      MOST = [FORM, PHOTOGRAPH, Documents::JobArchive::LARGEST].max + 64 * 1024
 
       module_function
 
@@ -17,7 +17,7 @@ module EarnestFold
       # @return [Integer] a job document may be larger than what a form sends
       def most(path)
         case path
-        when Paths.import then Documents::JobFormat::LARGEST
+        when Paths.import then Documents::JobArchive::LARGEST
         when %r{/came-in/photographs\z} then PHOTOGRAPH
         else FORM
         end

@@ -10,6 +10,13 @@ module EarnestFold
         @sheet, @pieces = job, pieces
       end
 
+      # @param job [Store::Records::Job]
+      # @return [Array<Integer>] its works in the order in which its document has them: what is made, then what is
+      #   altered
+      def self.order(job)
+        job.treatments.reject(&:put_away).partition { |record| record.sort != Station::ALTERED }.flatten.map(&:id)
+      end
+
       # @return [Hash{Symbol => Object}] title, unit, extras, cloths and tapes ({id => spec}) and windows ([id,
       #   room, name, {id => spec}])
       def to_h = {

@@ -12,12 +12,15 @@ module EarnestFold
         # @param sets [Array<Store::RuleSet>] the house's own, by whose names a document may go
         def initialize(file, sets)
           @problems, @sets = [], sets
-          text = (file.is_a?(Hash) && file[:tempfile].respond_to?(:read)) ? file[:tempfile].read : ""
+          text = document_in((file.is_a?(Hash) && file[:tempfile].respond_to?(:read)) ? file[:tempfile].read : "")
           Documents::JobFormat.read_strictly(text)
           @raw = Documents::JobFormat.parse(text)
         rescue R::Invalid => invalid
           @problems = invalid.problems
         end
+
+        # @return [Documents::JobArchive::Opened, nil] where a job came whole
+        attr_reader :archive
 
         def valid? = problems.empty?
 
@@ -29,6 +32,14 @@ module EarnestFold
         end
 
         private
+
+        # Of a job that comes whole the document alone is read here.
+        def document_in(bytes)
+          return bytes unless Documents::JobArchive.one?(bytes.b)
+
+          @archive = Documents::JobArchive.open(bytes.b)
+          @archive.document
+        end
 
         def extras
           kept = Documents::SpecFormat.extras_to_keep(@raw)

@@ -37,7 +37,10 @@ module EarnestFold
           form = Forms::ImportForm.new(params["file"], house.sets)
           return page(:import, Screens::Import.new(form.problems), status: 422) unless form.valid?
 
-          go(Paths.job(workroom.jobs.bring_in(**form.values)))
+          id = workroom.transaction do
+            workroom.jobs.bring_in(**form.values).tap { |made| fill(made, form.archive) if form.archive }
+          end
+          go(Paths.job(id))
         end
 
         def show(id) = page(:job, first_screen(sheet(id)))
@@ -77,6 +80,12 @@ module EarnestFold
         end
 
         private
+
+        # What came besides its document, with its works in the document's order.
+        def fill(id, archive)
+          works = Work::Export.order(workroom.jobs.find(id))
+          Store::JobRest.new(workroom).fill(id, works, archive.rest, archive.images)
+        end
 
         def listed(page, **more) =
           Screens::Jobs.new(workroom.jobs.list(page: page), unit: house.unit, page: page, **more)

@@ -25,6 +25,7 @@ module EarnestFold
         get Paths.measure_sheet, :measure_sheet
         get Paths.job(":id", "read-back"), :read_back
         get Paths.job(":id", "job.fold.json"), :document
+        get Paths.job(":id", "job.fold.tar"), :archive
         get Paths.job(":id", "needs.csv"), :needs_list
         get Paths.job(":id", "needs.pdf"), :needs
         PLANS.each_key { |file| get Paths.plan(":id", ":cloth", file), :plan, file }
@@ -41,8 +42,17 @@ module EarnestFold
         def document(id)
           job = sheet(id)
           filed("application/json", job, ".fold.json")
-          kept = Work::Export.new(job, workroom.shelf.all(cloths: job.cloths_used)).to_h
-          Documents::JobWriter.new(Documents::JobWriter::Kept.new(**kept)).text
+          written(job)
+        end
+
+        # The job whole: with what its document doesn't say.
+        def archive(id)
+          job, rest, pictures = sheet(id), Store::JobRest.new(workroom), {}
+          told = rest.of(job.job, Work::Export.order(job.job)) do |picture|
+            "photographs/#{pictures.size + 1}.jpg".tap { |file| pictures[file] = rest.image(picture) }
+          end
+          filed("application/x-tar", job, ".fold.tar")
+          Documents::JobArchive.pack(written(job), told, pictures)
         end
 
         def needs_list(id)
@@ -94,6 +104,11 @@ module EarnestFold
         end
 
         private
+
+        def written(job)
+          kept = Work::Export.new(job, workroom.shelf.all(cloths: job.cloths_used)).to_h
+          Documents::JobWriter.new(Documents::JobWriter::Kept.new(**kept)).text
+        end
 
         def printed(job, works, file)
           filed(PDF, job, "-#{file}")

@@ -74,7 +74,9 @@ def copy_nightly(url)
   end
 end
 
-# What is written here is this user's alone.
+# What is written here is this user's alone; the folder itself can be passed through, to where the database's own user
+# keeps its data.
+FileUtils.mkdir_p(File.join(ROOT, "var"), mode: 0o755)
 File.umask(0o077)
 unknown = ARGV - FLAGS
 stop_with("bin/start knows #{FLAGS.join(" and ")}, not #{unknown.join(" ")}.") if unknown.any?

@@ -26,6 +26,16 @@ class JobPageTest < WebTest
     assert_match(/comes to ?#{account}/, text_of("/jobs/#{lounge.id}"))
   end
 
+  # By whichever school: it is what the Account says.
+  def test_it_comes_to_what_the_account_says
+    %w[by_time by_width by_clock].each do |school|
+      breakfast = job("Breakfast room")
+      workroom.jobs.set_account(breakfast.id, {"school" => school}, version: breakfast.version)
+      account = text_of("/jobs/#{breakfast.id}/account")[/It comes to ([\d.]+)/, 1]
+      assert_match(/comes to ?#{account}/, text_of("/jobs/#{breakfast.id}"), school)
+    end
+  end
+
   def test_what_is_needed_is_held_against_the_shelf
     lounge = job("Residents' lounge")
     get "/jobs/#{lounge.id}"

@@ -60,7 +60,11 @@ module EarnestFold
 
       private
 
-      def clocks = @workroom.bench.clocks(@sheet.job.id)
+      # What the clocks said matters where work is asked by it, and nowhere else.
+      def clocks
+        school = @sheet.job.account["school"] || @sheet.house.account.school
+        (school == "by_clock") ? @workroom.bench.clocks(@sheet.job.id) : {}
+      end
 
       def cutting = Cutting.of(@sheet, @workroom)
 

@@ -128,6 +128,13 @@ module EarnestFold
       say(key, unit: unit, **data.except(:by, :sold_by))
     end
 
+    # @param kind [String] of paper
+    # @param number [Integer]
+    # @return [String] "Quote 7"
+    #
+    #   Words.paper("quote", 7) # => "Quote 7"
+    def paper(kind, number) = say("papers.title", kind: say("papers.kinds.#{kind}"), number: number)
+
     # @param minutes [Numeric]
     # @return [String] "3 h 20 min"
     #

@@ -15,7 +15,7 @@ module EarnestFold
       # @return [String] the file
       def render
         paper = Paper.new(
-          Words.say("papers.title", kind: Words.say("papers.kinds.#{@kind}"), number: @number),
+          Words.paper(@kind, @number),
           about: "#{@content["house"]} · #{@day}"
         )
         paper.note(@content["customer"]) unless @content["customer"].to_s.empty?

@@ -76,14 +76,19 @@ module EarnestFold
       def moment(row) = row.merge("at" => row["at"].utc.iso8601(6))
 
       def papers(job)
-        @workroom.rows(:papers).where(job_id: job).order(:id).map do |row|
-          answers = @workroom.rows(:paper_answers).where(paper_id: row[:id]).order(:id).map do |answer|
-            moment(answer.slice(:said, :on, :by, :at).transform_keys(&:to_s)).merge("on" => answer[:on].iso8601)
-          end
-          moment(row.slice(:kind, :number, :by, :at).transform_keys(&:to_s))
-            .merge("content" => Records.plain(row[:content]), "answers" => answers)
+        rows = @workroom.rows(:papers).where(job_id: job).order(:id).all
+        answers = @workroom.rows(:paper_answers).where(paper_id: rows.map { |row| row[:id] }).order(:id).all
+          .group_by { |answer| answer[:paper_id] }
+        rows.map do |row|
+          moment(row.slice(:kind, :number, :by, :at).transform_keys(&:to_s)).merge(
+            "content" => Records.plain(row[:content]),
+            "answers" => answers.fetch(row[:id], []).map { |answer| answered(answer) }
+          )
         end
       end
+
+      def answered(answer) =
+        moment(answer.slice(:said, :on, :by, :at).transform_keys(&:to_s)).merge("on" => answer[:on].iso8601)
 
       def texts(dates) = dates.compact.to_h { |name, day| [name.to_s, day.iso8601] }
 

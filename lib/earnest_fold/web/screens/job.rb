@@ -87,7 +87,7 @@ module EarnestFold
         # @return [String, nil] the last paper that went out
         def last_bill
           bill = @outlook.bills.first or return
-          name = Words.say("papers.title", kind: Words.say("papers.kinds.#{bill.kind}"), number: bill.number)
+          name = Words.paper(bill.kind, bill.number)
           answer = bill.answer or return name
           "#{name}, #{Words.say("papers.answered.#{answer.said}")} #{Words.date(answer.on, :short)}"
         end

@@ -45,7 +45,7 @@ module EarnestFold
           when :stop then Words.check(wait.told, wait.sheet.unit)
           when :wanting then Words.say("today.wanting", what: Words.missing_of(wait.told, wait.sheet.unit))
           when :parts then Words.say("today.parts", parts: Words.short(wait.told, wait.sheet.unit))
-          when :answer then Words.say("today.answer", paper: named(wait.told), day: Words.day(day_of(wait.told)))
+          when :answer then unanswered(wait.told)
           else Words.say("today.#{wait.why}", day: Words.day(wait.told))
           end
         end
@@ -103,11 +103,13 @@ module EarnestFold
 
         private
 
-        def named(bill) = Words.say("papers.title", kind: Words.say("papers.kinds.#{bill.kind}"), number: bill.number)
+        def unanswered(bill) =
+          Words.say("today.answer", paper: Words.paper(bill.kind, bill.number), day: Words.day(day_of(bill)))
 
         def answered(bill)
           said = Words.say("papers.answered.#{bill.answer.said}")
-          Words.say("today.answered", paper: named(bill), said: said, day: Words.day(bill.answer.on))
+          paper = Words.paper(bill.kind, bill.number)
+          Words.say("today.answered", paper: paper, said: said, day: Words.day(bill.answer.on))
         end
 
         # By the clock on the workroom's wall.

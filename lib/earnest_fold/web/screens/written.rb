@@ -23,8 +23,7 @@ module EarnestFold
         def open = "#{Words.money(@open.to_r)} #{@currency}"
 
         # @return [String] "Invoice 12"
-        def name(line) =
-          Words.say("papers.title", kind: Words.say("papers.kinds.#{line.bill.kind}"), number: line.bill.number)
+        def name(line) = Words.paper(line.bill.kind, line.bill.number)
 
         # @return [String] what it came to, with its own currency
         def sum(line) = "#{line.bill.content["gross"]} #{line.bill.content["currency"]}"

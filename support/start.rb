@@ -5,6 +5,7 @@ require "fileutils"
 require "open3"
 require "securerandom"
 require "socket"
+require_relative "beside"
 require_relative "local_postgres"
 
 ROOT = File.expand_path("..", __dir__)
@@ -74,6 +75,20 @@ def copy_nightly(url)
   end
 end
 
+# What takes longer than a page may wait is worked out beside the application: pages go on meanwhile.
+def worker_beside(url)
+  log = File.join(ROOT, "var", "worker.log")
+  Beside.new(
+    {"DATABASE_URL" => url, "REQUEST_LOG" => log},
+    RbConfig.ruby,
+    File.join(ROOT, "support", "worker.rb"),
+    "--leashed",
+    log: log
+  )
+end
+
+def warn_at(words) = warn("#{Time.now.strftime("%F %T")} #{words}")
+
 # What is written here is this user's alone; the folder itself can be passed through, to where the database's own user
 # keeps its data.
 FileUtils.mkdir_p(File.join(ROOT, "var"), mode: 0o755)
@@ -93,7 +108,7 @@ begin
   EarnestFold::Store.connect(ENV["DATABASE_URL"])
   copied_first(ENV["DATABASE_URL"], "the tables are changed") unless EarnestFold::Store.current?
   EarnestFold::Store.migrate
-  EarnestFold::Store.workroom.once.forget_old
+  %i[once errands kept_plans].each { |room| EarnestFold::Store.workroom.public_send(room).forget_old }
   unless ARGV.include?("--no-demo")
     workroom = EarnestFold::Store.workroom
     if ARGV.include?("--reset-demo")
@@ -123,8 +138,9 @@ begin
     puma.quiet
   end
   $stdout.sync = true
-  server&.watched { |words| warn "#{Time.now.strftime("%F %T")} #{words}" }
+  server&.watched { |words| warn_at(words) }
   copy_nightly(ENV["DATABASE_URL"])
+  worker = worker_beside(ENV["DATABASE_URL"]).start { |words| warn_at(words) }
   events = Puma::Events.new
   events.after_booted { puts "Earnest Fold is open at http://127.0.0.1:#{number}/  (Ctrl-C closes it)" }
   ENV["REQUEST_LOG"] ||= File.join(ROOT, "var", "requests.log")
@@ -146,6 +162,7 @@ rescue => error
   warn error.message
   status = 1
 ensure
+  worker&.stop
   EarnestFold::Store.disconnect if defined?(EarnestFold::Store)
   server&.stop
 end

@@ -56,7 +56,13 @@ needs_database = files.any? { |file| NO_DATABASE.none? { |folder| file.start_wit
 
 begin
   # Every document there is where the sweep alone is asked for; a few of them in a run of everything.
-  environment = {"RACK_ENV" => "test", "SESSION_SECRET" => nil, "SWEEP" => (ARGV == ["sweep"]) ? "whole" : ENV["SWEEP"]}
+  environment = {
+    "RACK_ENV" => "test",
+    "SESSION_SECRET" => nil,
+    # A slow machine plans in the page all the same: what is left to others is tested by itself.
+    "PLAN_PATIENCE" => "60",
+    "SWEEP" => (ARGV == ["sweep"]) ? "whole" : ENV["SWEEP"]
+  }
   server = LocalPostgres.new("test", settings: LocalPostgres::FORGETFUL).start if needs_database && !ENV["DATABASE_URL"]
   command = [
     "ruby",

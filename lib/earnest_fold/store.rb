@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "que"
 require "sequel"
 
 module EarnestFold
@@ -37,6 +38,7 @@ module EarnestFold
       @db = Sequel.connect(url, max_connections: connections, keep_reference: false, loggers: [])
       @db.extension(:pg_json)
       @db.wrap_json_primitives = false
+      Que.connection = @db
       @db
     rescue Sequel::DatabaseConnectionError => error
       raise Unreachable,
@@ -60,12 +62,30 @@ module EarnestFold
       (@prepared[name] ||= yield.prepare(:select, name)).call(**given)
     end
 
+    # In a process that was made from another one: with a connection of its own. The other one's is left alone, not
+    # closed: it goes on there.
+    def apart
+      @left_alone = @db
+      url = @db.uri
+      @workroom = @prepared = nil
+      connect(url, connections: 2)
+      yield
+    end
+
+    # @param other [Sequel::Database] in whose tables the queue is for so long
+    def queue_within(other)
+      Que.connection = other
+      yield
+    ensure
+      Que.connection = @db
+    end
+
     # @return [Boolean]
     def connected? = !@db.nil?
 
     def disconnect
       @db&.disconnect
-      @db = @workroom = @prepared = nil
+      Que.connection = @db = @workroom = @prepared = nil
     end
 
     # Brings the tables up to date.

@@ -14,6 +14,7 @@ class RoomsTest < EarnestFoldTest
     "store" => %w[reckoning],
     "work" => %w[store reckoning],
     "web" => %w[work documents drawings store reckoning words],
+    "background" => %w[work documents store reckoning],
     "command_line" => %w[documents reckoning words]
   }.freeze
   ROOMS = {
@@ -24,6 +25,7 @@ class RoomsTest < EarnestFoldTest
     "Store" => "store",
     "Work" => "work",
     "Web" => "web",
+    "Background" => "background",
     "CommandLine" => "command_line"
   }.freeze
   # The core's subjects: each may name those before it, and none after it. Checks look at a reckoning without naming
@@ -35,6 +37,7 @@ class RoomsTest < EarnestFoldTest
   STRANGERS = {
     "Sinatra" => %w[web],
     "Sequel" => %w[store],
+    "Que" => %w[store background],
     "Rack" => %w[web],
     "ERB" => %w[web],
     "ENV" => %w[web],

@@ -324,6 +324,7 @@ class CuttingTest < WebTest
     get station(lounge, "cutting")
     few = queries { get station(lounge, "cutting") }
     3.times { workroom.jobs.copy_window(lounge.id, lounge.windows.first, name: "again") }
+    get station(lounge, "cutting")
     assert_equal few, queries { get station(lounge, "cutting") }
   end
 

@@ -65,7 +65,7 @@ module EarnestFold
         raise JSON::ParserError, "too large" if text.bytesize > LARGEST
 
         utf8 = text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
-        JSON.parse(utf8, decimal_class: BigDecimal)
+        JSON.parse(utf8, decimal_class: BigDecimal, allow_duplicate_key: false)
       rescue JSON::JSONError, ArgumentError, EncodingError
         raise R::Invalid, [R::Problem.new(at: "", code: :not_json, data: {})]
       end

@@ -12,17 +12,36 @@ module EarnestFold
       HEADED = %i[pleats space take_up hooks eyelets pitch gliders rings tabs gap].freeze
       private_constant :SKETCHED, :HEADED
 
+      # Each by the name of its file.
+      FILES = {
+        "work-order.pdf" => :work,
+        "strip.pdf" => :strip,
+        "hanging-sheet.pdf" => :hanging,
+        "tags.pdf" => :tags
+      }.freeze
+
+      WORK = ":work"
+
+      # @param file [String] one of FILES
+      # @param opens [String] what a tag's code opens, with WORK where the work's number stands
+      # @yieldparam parts [Integer] how many works are written, where that can be told
+      # @return [String] PDF
+      def self.named(file, job, works, opens, &told)
+        new(job, works, told: told) { |work| opens.sub(WORK, work.id.to_s) }.public_send(FILES.fetch(file))
+      end
+
       # @param job [Work::Job]
       # @param works [Array<Work::AtWork>] of it; those that are reckoned are told
+      # @param told [#call, nil] is given how many works are written
       # @yieldparam work [Work::AtWork]
       # @yieldreturn [String] the address that the code on a tag opens; without a block there are no codes
-      def initialize(job, works, &opens)
-        @job, @works, @opens = job, works.select(&:reckoning), opens
+      def initialize(job, works, told: nil, &opens)
+        @job, @works, @opens, @told = job, works.select(&:reckoning), opens, told
         @made = @works.reject(&:altered_as)
       end
 
       # @return [String] PDF: the order of work
-      def work = WorkPdf.new(@job.job.title, @works.map { |work| part(work) }, unit).render
+      def work = WorkPdf.new(@job.job.title, parts, unit).render
 
       # @return [String] PDF, full size: the headings
       def strip = StripPdf.new(title, each_curtain { |work, curtain| strip_of(work, curtain) }, unit).render
@@ -46,6 +65,14 @@ module EarnestFold
       end
 
       private
+
+      # Each made when its turn on the paper comes.
+      def parts
+        @works.each_with_index.lazy.map do |work, index|
+          @told&.call(index)
+          part(work)
+        end
+      end
 
       def unit = @job.unit
 

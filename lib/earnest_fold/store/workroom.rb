@@ -61,6 +61,12 @@ module EarnestFold
       # @return [People]
       def people = People.new(self)
 
+      # @return [Errands]
+      def errands = Errands.new(self)
+
+      # @return [KeptPlans]
+      def kept_plans = KeptPlans.new(self)
+
       # @return [Once]
       def once = Once.new(self)
 

@@ -70,6 +70,9 @@ module EarnestFold
 
       private
 
+      # @return [Numeric, nil] seconds that a page spends on a plan before others go on with it
+      def patience = @app.settings.patience
+
       # @param path [String] of {Paths}
       def go(path) = @app.redirect(@app.to(path), SEE_OTHER)
 

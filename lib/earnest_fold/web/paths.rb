@@ -7,7 +7,7 @@ module EarnestFold
     # Every address of the application, once: for links and redirects with ids, for routes with their names (":id").
     module Paths
       # Where one may be led back to: a page of a job, and nothing outside.
-      OF_JOB = %r{\A/jobs/\d{1,9}(/[\w-]+)*(\?[\w=&%-]+)?\z}
+      OF_JOB = %r{\A/jobs/\d{1,9}(/[\w-]+)*(\.\w+)?(\?[\w=&%-]+)?\z}
       OF_STATION = %r{\A/jobs/(?<job>\d{1,9})/treatments/(?<work>\d{1,9})/(?<station>[\w-]+)\z}
 
       module_function
@@ -95,6 +95,15 @@ module EarnestFold
       def shelf_labels = "/shelf-labels.pdf"
 
       def bring_in_pieces = "/shelf/bring-in"
+
+      def errands = "/errands"
+
+      # @param to [String, nil] what is done with it; "paper" is what was made
+      # @param back [String, nil] where one came from
+      #
+      #   Web::Paths.errand(3, back: "/jobs/1/order.pdf") # => "/errands/3?back=%2Fjobs%2F1%2Forder.pdf"
+      def errand(id, to = nil, back: nil) =
+        back ? "/errands/#{id}?#{URI.encode_www_form(back: back)}" : under("/errands/#{id}", to)
 
       # @param cloth [Integer, nil] of which it is
       def new_piece(cloth = nil) = cloth ? "/shelf/new?cloth=#{cloth}" : "/shelf/new"

@@ -25,8 +25,10 @@ module EarnestFold
       # @param plan [Store::Records::Plan, nil] that lies at the table
       # @param cuts [Array<Store::Records::PlanCut>]
       # @param wanted [Hash] what the maker wants of the plan, as it is kept
-      def initialize(sheet, reckoned, records, plan:, cuts:, wanted:)
+      # @param maker [PlanMaker]
+      def initialize(sheet, reckoned, records, plan:, cuts:, wanted:, maker:)
         @sheet, @reckoned, @records, @taken, @kept_cuts, @wanted = sheet, reckoned, records, plan, cuts, wanted
+        @maker = maker
       end
 
       def cloth = reckoned.cloth
@@ -76,11 +78,15 @@ module EarnestFold
       # @return [Boolean] whether there is a piece that can be planned on
       def stock? = pieces.any?
 
-      # @return [Cutting::Plan, nil] of what is still to be cut; nil where there is nothing to cut it from
-      def plan = @plan ||= stock? ? planned(wishes) : nil
+      # @return [Cutting::Plan, nil] of what is still to be cut, the best there is so far ({#awaited}); nil where there
+      #   is nothing to cut it from, or none so far
+      def plan = got(wishes).plan
 
       # @return [Cutting::Plan, nil] the same without pins and preferences
-      def best = @best ||= (stock? && !wishes.none?) ? planned(C::Wishes.of(batches: wishes.batches)) : plan
+      def best = wishes.none? ? plan : got(C::Wishes.of(batches: wishes.batches)).plan
+
+      # @return [Store::Errands::Errand, nil] the one that works on a better plan, or was to; nil where it is this one
+      def awaited = got(wishes).errand
 
       # @return [Cutting::Wishes] as far as they still make sense
       def wishes
@@ -132,9 +138,9 @@ module EarnestFold
       # @return [Array<Cutting::Leftover>] what the plan leaves over; where no width is cut from it, all that there is
       def leftovers
         return @leftovers ||= C::Leftovers.whole(stock) if cuts.empty?
+        return [] unless plan
 
-        @leftovers ||=
-          plan ? once(:leftovers) { C::Leftovers.of(stock, plan, slit: C::Demand.slit(reckonings, cloth)) } : []
+        @leftovers ||= awaited ? left_over : once(:leftovers) { left_over }
       end
 
       # @return [Array<Reckoning::SmallPartOfJob>] to be cut from it
@@ -150,10 +156,21 @@ module EarnestFold
 
       def on_shelf = records.reject(&:used_up)
 
+      def left_over = C::Leftovers.of(stock, plan, slit: C::Demand.slit(reckonings, cloth))
+
       def same?(one, other) = [one.treatment, one.curtain, one.number] == [other.treatment, other.curtain, other.number]
 
+      # @return [PlanMaker::Got]
+      def got(wishes) = (@got ||= {})[wishes.none?] ||= stock? ? planned(wishes) : PlanMaker::NOTHING
+
+      # What isn't settled yet isn't remembered.
       def planned(wishes)
-        once(:plan, wishes.none?) { C::Planner.new(stock, left, wishes).plan }
+        once(:plan, wishes.none?) do
+          found = @maker.plan(stock, left, wishes)
+          return found if found.errand
+
+          found
+        end
       end
 
       # A treatment that was begun in one batch goes on in it.

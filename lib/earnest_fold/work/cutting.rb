@@ -10,21 +10,24 @@ module EarnestFold
 
       # @param sheet [Job]
       # @param workroom [Store::Workroom]
-      def self.of(sheet, workroom)
+      # @param patience [Numeric, nil] seconds until a plan is left to the queue; nil: it takes as long as it takes
+      def self.of(sheet, workroom, patience: nil)
         ids = sheet.cloths_needed.map { |made| Integer(made.cloth.id, 10) }
         new(
           sheet,
           workroom.shelf.all(cloths: ids, used_up: true),
           workroom.plans.of(sheet.job.id),
-          workroom.cutting_wishes.of(sheet.job.id)
+          workroom.cutting_wishes.of(sheet.job.id),
+          PlanMaker.new(workroom, sheet.job.id, patience: patience)
         )
       end
 
       # @param pieces [Array<Store::Records::Piece>]
       # @param table [Store::Records::AtTable]
       # @param wishes [Hash{Integer => Hash}] by cloth
-      def initialize(sheet, pieces, table, wishes)
-        @sheet, @pieces, @table, @wishes = sheet, pieces, table, wishes
+      # @param maker [PlanMaker]
+      def initialize(sheet, pieces, table, wishes, maker)
+        @sheet, @pieces, @table, @wishes, @maker = sheet, pieces, table, wishes, maker
       end
 
       # @return [Array<ClothCutting>] every cloth of the job
@@ -37,7 +40,8 @@ module EarnestFold
             @pieces.select { |piece| piece.cloth_id == id },
             plan: @table.open[id],
             cuts: @table.of(id),
-            wanted: @wishes.fetch(id, {})
+            wanted: @wishes.fetch(id, {}),
+            maker: @maker
           )
         end
       end

@@ -33,6 +33,15 @@ module EarnestFold
           end
         end
 
+        # @return [Plan] by the rule of thumb alone: soon there, and seldom proved
+        def soonest
+          return plan if @task.cuts.empty? || @task.cloth.pieces.empty?
+
+          made(LongestFirst.new(@task).pieces, 0).then do |plan|
+            plan.with(proved: plan.uncut.empty? && plan.length_used <= plan.bound)
+          end
+        end
+
         private
 
         def large_plan(thumb) = @task.plain? ? LargePlan.new(@task, thumb) : Patterned::Search.new(@task, thumb)

@@ -28,7 +28,7 @@ module EarnestFold
         end
 
         def put_on_table(id, cloth)
-          take(planned(id, cloth))
+          take(settled(planned(id, cloth)))
           go(Paths.table(number(id), number(cloth)))
         end
 

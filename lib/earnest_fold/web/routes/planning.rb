@@ -8,7 +8,15 @@ module EarnestFold
         private
 
         # @return [Work::ClothCutting]
-        def planned(id, cloth) = Work::Cutting.of(sheet(id), workroom).cloth(number(cloth))
+        # @param patience [Numeric] seconds until others go on with it
+        def planned(id, cloth, patience: self.patience) =
+          Work::Cutting.of(sheet(id), workroom, patience: patience).cloth(number(cloth))
+
+        # For whoever needs the plan itself: while others are at it, one is led to where one sees how far they are.
+        def settled(cutting)
+          errand = cutting.awaited
+          errand&.live? ? halt(go(Paths.errand(errand.id, back: request.path_info))) : cutting
+        end
 
         # Takes the plan as it is now; where somebody cut or took some of the same cloth meanwhile, it is planned
         # again.

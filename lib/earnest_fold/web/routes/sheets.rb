@@ -14,13 +14,10 @@ module EarnestFold
           "tickets.svg" => [SVG, :tickets_drawn]
         }.freeze
         ORDERS = {"order.csv" => [CSV, :csv], "order.pdf" => [PDF, :pdf]}.freeze
-        # Of one treatment, and of a whole job.
-        MAKING = {
-          "work-order.pdf" => :work,
-          "strip.pdf" => :strip,
-          "hanging-sheet.pdf" => :hanging,
-          "tags.pdf" => :tags
-        }.freeze
+        # Of one treatment, and of a whole job: so many works are written while one waits, more of them beside.
+        MAKING, AT_ONCE = Documents::MakingPapers::FILES.keys.freeze, 12
+
+        include Planning
 
         get Paths.measure_sheet, :measure_sheet
         get Paths.job(":id", "read-back"), :read_back
@@ -30,7 +27,7 @@ module EarnestFold
         get Paths.job(":id", "needs.pdf"), :needs
         PLANS.each_key { |file| get Paths.plan(":id", ":cloth", file), :plan, file }
         ORDERS.each_key { |file| get Paths.job(":id", file), :order, file }
-        MAKING.each_key do |file|
+        MAKING.each do |file|
           get Paths.work(*WORK, file), :making, file
           get Paths.job(":id", file), :making_of_job, file
         end
@@ -80,27 +77,33 @@ module EarnestFold
         end
 
         def plan(file, id, cloth)
-          cutting = Work::Cutting.of(sheet(id), workroom).cloth(number(cloth))
+          cutting = settled(planned(id, cloth))
           type, made = PLANS.fetch(file)
           filed(type, cutting.sheet, "-#{file}")
           Documents::PlanPapers.new(cutting).public_send(made)
         end
 
         def order(file, id)
-          job = sheet(id)
+          cutting = Work::Cutting.of(sheet(id), workroom, patience: patience)
+          cutting.cloths.each { |cloth| settled(cloth) }
           type, made = ORDERS.fetch(file)
-          filed(type, job, "-#{file}")
-          Documents::PlanPapers.order(Work::Cutting.of(job, workroom)).public_send(made)
+          filed(type, cutting.sheet, "-#{file}")
+          Documents::PlanPapers.order(cutting).public_send(made)
         end
 
         def making(file, id, treatment)
           job = sheet(id)
-          printed(job, [job.work(number(treatment))], file)
+          work = job.work(number(treatment))
+          filed(PDF, job, "-#{file}")
+          Documents::MakingPapers.named(file, job, [work], opens(job))
         end
 
         def making_of_job(file, id)
           job = sheet(id)
-          printed(job, job.works, file)
+          return beside(job, file) if job.works.size > AT_ONCE
+
+          filed(PDF, job, "-#{file}")
+          Documents::MakingPapers.named(file, job, job.works, opens(job))
         end
 
         private
@@ -110,12 +113,15 @@ module EarnestFold
           Documents::JobWriter.new(Documents::JobWriter::Kept.new(**kept)).text
         end
 
-        def printed(job, works, file)
-          filed(PDF, job, "-#{file}")
-          papers = Documents::MakingPapers.new(job, works) do |work|
-            "#{request.base_url}#{Paths.station(job.job.id, work.id, "hanging")}"
-          end
-          papers.public_send(MAKING.fetch(file))
+        # The address that a tag's code opens.
+        def opens(job) =
+          "#{request.base_url}#{Paths.station(job.job.id, Documents::MakingPapers::WORK, "hanging")}"
+
+        # Written by others; one is led to where one sees how far it is.
+        def beside(job, file)
+          path = Paths.job(job.job.id, file)
+          about = {"job" => job.job.id, "file" => file, "title" => job.job.title, "opens" => opens(job)}
+          go(Paths.errand(workroom.errands.ask(Store::Errands::PAPER, about, path).id))
         end
       end
     end

@@ -7,14 +7,14 @@ module EarnestFold
       module Showing
         # What there is to be asked for, by the name under which a screen takes it.
         BESIDES = {
-          log: ->(workroom, _, entry) { Work::BenchLog.new(workroom.bench.entries(entry.id)) },
-          room: ->(workroom, job, _) { workroom.bench.readings(job.job.id) },
+          log: ->(workroom, _, entry, _) { Work::BenchLog.new(workroom.bench.entries(entry.id)) },
+          room: ->(workroom, job, *) { workroom.bench.readings(job.job.id) },
           # What was learnt last of other work with the same cloth.
-          last_time: lambda { |workroom, _, entry|
+          last_time: lambda { |workroom, _, entry, _|
             entry.record.spec["face"] && workroom.logbook.last_with(entry.record.spec["face"], except: entry.id)
           },
-          notes: ->(workroom, _, entry) { workroom.came_in.notes(entry.id) },
-          cutting: ->(workroom, job, _) { Work::Cutting.of(job, workroom) }
+          notes: ->(workroom, _, entry, _) { workroom.came_in.notes(entry.id) },
+          cutting: ->(workroom, job, _, patience) { Work::Cutting.of(job, workroom, patience: patience) }
         }.freeze
         private_constant :BESIDES
 
@@ -23,7 +23,7 @@ module EarnestFold
         # @param screen [Class]
         # @return [Screens::Desk]
         def shown(screen, job, entry, **more)
-          besides = screen.asks.to_h { |name| [name, BESIDES.fetch(name).call(workroom, job, entry)] }
+          besides = screen.asks.to_h { |name| [name, BESIDES.fetch(name).call(workroom, job, entry, patience)] }
           screen.new(job, entry, log: job.cautions(entry), **besides, **more)
         end
       end

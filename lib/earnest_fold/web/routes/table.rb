@@ -7,6 +7,9 @@ module EarnestFold
       class Table < Handler
         include Planning
 
+        # Whoever stands at the table waits so much longer for a plan, and goes on with the best there is.
+        WAITS = 4
+
         get Paths.table(":id", ":cloth"), :show
         post Paths.table(":id", ":cloth", "tick"), :tick
         post Paths.table(":id", ":cloth", "put-back"), :put_back
@@ -85,8 +88,8 @@ module EarnestFold
 
           done(id, cloth) do
             yield form
-            again = planned(id, cloth)
-            again.stock? ? take(again) : workroom.plans.release(*place(id, cloth))
+            again = planned(id, cloth, patience: patience * WAITS)
+            again.plan ? take(again) : workroom.plans.release(*place(id, cloth))
           end
         end
 

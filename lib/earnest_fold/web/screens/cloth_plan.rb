@@ -39,6 +39,9 @@ module EarnestFold
 
         def plan = cutting.plan
 
+        # @return [Errand, nil] the work on a better plan: going on, stopped or failed
+        def awaited = (found = cutting.awaited) && Errand.new(found, back: @screen.path)
+
         def uncut = plan ? plan.uncut : []
 
         # @return [Reckoning::Length]

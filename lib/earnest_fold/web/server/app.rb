@@ -36,6 +36,7 @@ module EarnestFold
       set :dump_errors, false
       set :logging, false
       set :strict_paths, false
+      set :patience, Rational(ENV.fetch("PLAN_PATIENCE", "0.7"))
 
       Work::Faults.listen { |about, error| RequestLog.note(about, error) }
 
@@ -84,6 +85,7 @@ module EarnestFold
         Routes::Account,
         Routes::Diary,
         Routes::Written,
+        Routes::Errands,
         Routes::Logbook,
         Routes::Shelf,
         Routes::Cloths,

@@ -328,6 +328,27 @@ class CuttingTest < WebTest
     assert_equal few, queries { get station(lounge, "cutting") }
   end
 
+  # Of hundreds of pieces the longest are planned on, and those that are wished for; the rest can be wished for too.
+  def test_of_many_pieces_those_that_matter_are_planned_on
+    120.times do |index|
+      spec = {"delivered" => "#{100 + index} cm", "batch" => "900"}
+      workroom.shelf.receive(reed.id, "Z#{index}", spec)
+    end
+    get station(lounge, "cutting")
+    assert_match(/80 of the 123 pieces are planned on/, text)
+    assert_match(/yes, proved/, text)
+    pages = [1, 2].map do |page|
+      get "#{station(lounge, "cutting")}?pieces=#{page}"
+      last_response.body.scan(/name="piece-(\d+)"/).flatten.map(&:to_i)
+    end
+    assert_empty workroom.shelf.all(cloths: [reed.id]).map(&:id) - pages.flatten
+    short = piece_named("Z0")
+    refute planned_on.include?("Z0")
+    send_form("/jobs/#{lounge.id}/cutting/#{reed.id}/wishes", "piece-#{short.id}" => "first")
+    assert_includes planned_on, "Z0"
+    assert_operator planned_on.size, :<=, 81
+  end
+
   def test_another_jobs_or_no_cloth_is_not_found
     get "/jobs/#{office.id}/table/#{reed.id}"
     assert_equal 404, last_response.status
@@ -345,6 +366,11 @@ class CuttingTest < WebTest
   private
 
   def lounge = job("Residents' lounge")
+
+  def planned_on
+    cutting = EarnestFold::Work::Cutting.of(EarnestFold::Work::Workroom.new(workroom).job(lounge.id), workroom)
+    cutting.cloth(reed.id).planned_on.map(&:label)
+  end
 
   def bay = lounge.treatments.first
 

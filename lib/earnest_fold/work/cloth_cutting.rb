@@ -17,6 +17,9 @@ module EarnestFold
         def used = placed.empty? ? R::Length::ZERO : placed.last.to
       end
 
+      # On so many pieces a plan is looked for.
+      MOST_PIECES = 80
+
       attr_reader :sheet, :reckoned, :records, :taken, :kept_cuts, :wanted
 
       # @param sheet [Job]
@@ -69,11 +72,24 @@ module EarnestFold
           record.piece.usable?(cloth) && record.piece.length > record.begins(sheet.job.id)
         end
 
+      # Of many pieces those that matter: what the maker has a wish for, or a pin on, and the longest. A plan is as long as
+      # it reaches into its pieces, so short ends beside many long pieces don't make it shorter.
+      # @return [Array<Store::Records::Piece>] at most MOST_PIECES, and what is wished for
+      def planned_on
+        return pieces if pieces.size <= MOST_PIECES
+
+        @planned_on ||= begin
+          wished, others = pieces.partition { |record| wished_for.include?(record.label) }
+          longest = others.max_by(MOST_PIECES) { |record| record.piece.length - record.begins(sheet.job.id) }
+          pieces & (wished + longest)
+        end
+      end
+
       # @return [Array<Store::Records::Piece>] those that differ too much from what was reckoned with
       def held_back = on_shelf.reject { |record| record.piece.usable?(cloth) }
 
       # @return [Reckoning::Cloth] with what there is of it
-      def stock = @stock ||= cloth.with(pieces: pieces.map { |record| record.piece.from(record.begins(sheet.job.id)) })
+      def stock = @stock ||= cloth.with(pieces: planned_on.map { |record| record.piece.from(record.begins(sheet.job.id)) })
 
       # @return [Boolean] whether there is a piece that can be planned on
       def stock? = pieces.any?
@@ -90,7 +106,7 @@ module EarnestFold
 
       # @return [Cutting::Wishes] as far as they still make sense
       def wishes
-        labels = pieces.map(&:label)
+        labels = planned_on.map(&:label)
         @wishes ||= C::Wishes.of(
           pins: pins,
           forbidden: wanted.fetch("forbidden", []) & labels,
@@ -133,7 +149,7 @@ module EarnestFold
       end
 
       # @return [Hash{Integer => Integer}] the versions of the pieces that are planned on
-      def seen = pieces.to_h { |record| [record.id, record.version] }
+      def seen = planned_on.to_h { |record| [record.id, record.version] }
 
       # @return [Array<Cutting::Leftover>] what the plan leaves over; where no width is cut from it, all that there is
       def leftovers
@@ -154,7 +170,13 @@ module EarnestFold
 
       private
 
+      def usable = @usable ||= pieces.to_set(&:id)
+
       def on_shelf = records.reject(&:used_up)
+
+      # Labels of pieces.
+      def wished_for = wanted.values_at("forbidden", "preferred").compact.flatten +
+        wanted.fetch("pins", []).map { |pin| pin["piece"] }
 
       def left_over = C::Leftovers.of(stock, plan, slit: C::Demand.slit(reckonings, cloth))
 
@@ -216,7 +238,7 @@ module EarnestFold
       def proposed(record)
         planned = plan&.pieces&.find { |piece| piece.id == record.label }&.placed || []
         here = made.select { |cut| cut.piece_id == record.id }
-        return if planned.empty? && here.empty? && !pieces.include?(record)
+        return if planned.empty? && here.empty? && !usable.include?(record.id)
 
         shown_with(record, [record.begins(sheet.job.id), *here.map(&:datum)].min, here, planned)
       end

@@ -9,6 +9,9 @@ module EarnestFold
         # One piece: its drawing and its cuts in order.
         Row = R::Value.define(:number, :placed, :title, :name, :key, :mine, :done)
 
+        # Pieces that are listed at once.
+        A_PAGE = Work::ClothCutting::MOST_PIECES
+
         # @param screen [Cutting]
         # @param cutting [Work::ClothCutting]
         def initialize(screen, cutting)
@@ -135,6 +138,15 @@ module EarnestFold
           made = @screen.sheet.entries.find { |entry| entry.id.to_s == touched.placed.cut.treatment }&.reckoning
           made && Drawings::WhereItHangs.new(made, touched.placed.cut, colour, cutting.counts(made)).to_s
         end
+
+        # @return [Array<Store::Records::Piece>] those of the page that was asked for, first those that are planned on
+        def listed
+          all = cutting.planned_on + (cutting.pieces - cutting.planned_on)
+          all.drop((@screen.pieces_page - 1) * A_PAGE).first(A_PAGE)
+        end
+
+        # @return [Array<Integer>] the pages that the pieces fill, where they fill several
+        def pages = (cutting.pieces.size > A_PAGE) ? (1..(cutting.pieces.size / A_PAGE.to_r).ceil).to_a : []
 
         # @return [String] how the wish for a piece is kept: "", "first" or "leave"
         def wish(record)

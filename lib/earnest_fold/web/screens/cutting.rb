@@ -31,6 +31,9 @@ module EarnestFold
         # @return [Integer] how many times the drawings are enlarged; 0 for a piece in one row
         def zoom = ZOOMS.find { |one| one.to_s == @asked["zoom"] } || 1
 
+        # @return [Integer] which page of a cloth's pieces was asked for, from 1
+        def pieces_page = @asked["pieces"].to_s.match?(/\A[1-9]\d?\z/) ? Integer(@asked["pieces"], 10) : 1
+
         # @return [String, nil] the cut that was touched
         def touched = @asked["cut"].is_a?(String) ? @asked["cut"] : nil
 

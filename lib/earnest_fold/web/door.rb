@@ -24,7 +24,7 @@ module EarnestFold
       end
 
       def call(env)
-        status = refused(env)
+        status = env[REFUSED] || refused(env)
         answered, headers, body = @app.call(status ? emptied(env, status) : env)
         [answered, HEADERS.merge(headers), body]
       end

@@ -93,6 +93,9 @@ module EarnestFold
           %(<input type="hidden" name="#{Once::KEY}" value="#{SecureRandom.uuid}" autocomplete="off">)
       end
 
+      # @return [DiskRoom]
+      def disk_room = settings.disk_room
+
       def paths = Paths
 
       # What opens and folds by itself: a hand's own opening stands until the page thinks otherwise than before.

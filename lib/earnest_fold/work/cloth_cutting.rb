@@ -72,16 +72,16 @@ module EarnestFold
           record.piece.usable?(cloth) && record.piece.length > record.begins(sheet.job.id)
         end
 
-      # Of many pieces those that matter: what the maker has a wish for, or a pin on, and the longest. A plan is as long as
-      # it reaches into its pieces, so short ends beside many long pieces don't make it shorter.
+      # Of many pieces those that matter: what the maker has a wish for, or a pin on, and the longest. A plan is as long
+      # as it reaches into its pieces, so short ends beside many long pieces don't make it shorter.
       # @return [Array<Store::Records::Piece>] at most MOST_PIECES, and what is wished for
       def planned_on
         return pieces if pieces.size <= MOST_PIECES
 
         @planned_on ||= begin
           wished, others = pieces.partition { |record| wished_for.include?(record.label) }
-          longest = others.max_by(MOST_PIECES) { |record| record.piece.length - record.begins(sheet.job.id) }
-          pieces & (wished + longest)
+          matter = (wished + others.max_by(MOST_PIECES) { |record| left_of(record).length }).to_set(&:id)
+          pieces.select { |record| matter.include?(record.id) }
         end
       end
 
@@ -89,7 +89,7 @@ module EarnestFold
       def held_back = on_shelf.reject { |record| record.piece.usable?(cloth) }
 
       # @return [Reckoning::Cloth] with what there is of it
-      def stock = @stock ||= cloth.with(pieces: planned_on.map { |record| record.piece.from(record.begins(sheet.job.id)) })
+      def stock = @stock ||= cloth.with(pieces: planned_on.map { |record| left_of(record) })
 
       # @return [Boolean] whether there is a piece that can be planned on
       def stock? = pieces.any?
@@ -169,6 +169,8 @@ module EarnestFold
       def counts(reckoning) = C::Demand.counts(reckoning, cloth)
 
       private
+
+      def left_of(record) = record.piece.from(record.begins(sheet.job.id))
 
       def usable = @usable ||= pieces.to_set(&:id)
 

@@ -36,6 +36,8 @@ module EarnestFold
       set :dump_errors, false
       set :logging, false
       set :strict_paths, false
+      set :disk_room, DiskRoom.new
+      set :limited, ENV["RACK_ENV"] != "test"
       set :patience, Rational(ENV.fetch("PLAN_PATIENCE", "0.7"))
 
       Work::Faults.listen { |about, error| RequestLog.note(about, error) }
@@ -48,6 +50,7 @@ module EarnestFold
       def self.setup_default_middleware(builder)
         builder.use Rack::Deflater, include: COMPRESSED
         builder.use Files, File.join(EarnestFold.root, "public")
+        builder.use Limits if settings.limited
         builder.use Door
         super
       end

@@ -13,6 +13,7 @@ module EarnestFold
         Store::Full => 422,
         Store::Busy => 503,
         Store::Unreachable => 503,
+        Store::NoRoom => 507,
         Reckoning::Invalid => 422,
         Documents::Photograph::NotOne => 422,
         Rack::Multipart::MultipartPartLimitError => 413,
@@ -21,7 +22,7 @@ module EarnestFold
         Rack::Multipart::EmptyContentError => 400
       }.freeze
       # What the application answers by itself.
-      PLAIN = [400, 403, 404, 413].freeze
+      PLAIN = [400, 403, 404, 413, 429].freeze
       OURS = 500
 
       def self.registered(app)

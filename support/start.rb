@@ -87,12 +87,22 @@ def worker_beside(url)
   )
 end
 
-def warn_at(words) = warn("#{Time.now.strftime("%F %T")} #{words}")
-
 # What is written here is this user's alone; the folder itself can be passed through, to where the database's own user
 # keeps its data.
-FileUtils.mkdir_p(File.join(ROOT, "var"), mode: 0o755)
-File.umask(0o077)
+def make_folder
+  folder = File.join(ROOT, "var")
+  FileUtils.mkdir_p(folder, mode: 0o755)
+  File.umask(0o077)
+  tried = File.join(folder, ".tried-#{Process.pid}")
+  File.write(tried, "room for a few lines" * 1000)
+  File.delete(tried)
+rescue SystemCallError => refused
+  stop_with("#{folder} can't be written to (#{refused.message}): make room on its disk, or give it to this user.")
+end
+
+def warn_at(words) = warn("#{Time.now.strftime("%F %T")} #{words}")
+
+make_folder
 unknown = ARGV - FLAGS
 stop_with("bin/start knows #{FLAGS.join(" and ")}, not #{unknown.join(" ")}.") if unknown.any?
 number = port

@@ -36,6 +36,15 @@ class StartTest < EarnestFoldTest
     assert_match(/knows --no-demo and --reset-demo and --yes, not --demon/, output)
   end
 
+  # As on a full disk: nothing can be written.
+  def test_a_folder_that_takes_nothing
+    full = ["sh", "-c", "trap '' XFSZ; ulimit -f 0; exec \"$@\"", "-"]
+    output, status = Open3.capture2e({"PORT" => free_port}, *full, *command)
+    refute_predicate status, :success?
+    assert_match(%r{\A\S+/var can't be written to \(.*\): make room on its disk}, output)
+    assert_equal 1, output.lines.size
+  end
+
   # Nothing goes without somebody's word.
   def test_a_reset_asks_first
     database = {"PORT" => free_port, "DATABASE_URL" => ENV.fetch("DATABASE_URL")}

@@ -230,10 +230,21 @@ class LocalPostgres
     FileUtils.rm_f(output) if output
   end
 
+  # Data are read by the version alone that wrote them: where the machine has that one still, it goes on with it.
   def program(name)
-    folder = Dir["/usr/lib/postgresql/*/bin"].max_by { |path| path[%r{/(\d+)/bin}, 1].to_i }
-    raise Trouble, "PostgreSQL's programs are missing: apt-get install postgresql" unless folder
+    folders = Dir["/usr/lib/postgresql/*/bin"].to_h { |path| [path[%r{/(\d+)/bin}, 1], path] }
+    raise Trouble, "PostgreSQL's programs are missing: apt-get install postgresql" if folders.empty?
 
+    wrote = data_version
+    folder = folders.fetch(wrote || folders.keys.max_by(&:to_i)) do
+      raise Trouble, "The data in #{data} are PostgreSQL #{wrote}'s, and this machine has #{folders.keys.join(", ")}: " \
+        "apt-get install postgresql-#{wrote}, or see \"A newer PostgreSQL\" in README.md."
+    end
     File.join(folder, name)
+  end
+
+  def data_version
+    file = File.join(data, "PG_VERSION")
+    File.exist?(file) ? File.read(file).strip : nil
   end
 end

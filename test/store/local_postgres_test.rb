@@ -48,6 +48,18 @@ class LocalPostgresTest < EarnestFoldTest
     assert_kind_of String, @first.url("earnest_fold")
   end
 
+  # After an upgrade of the machine: no other version touches them, and it is told what to do.
+  def test_data_of_another_version_are_left_alone
+    @first.stop
+    file = File.join(home, "data", "PG_VERSION")
+    version = File.read(file)
+    File.write(file, "9\n")
+    trouble = assert_raises(LocalPostgres::Trouble) { LocalPostgres.new(NAME).start }
+    assert_match(/are PostgreSQL 9's, and this machine has [\d, ]+: apt-get install postgresql-9, or see/, trouble.message)
+    File.write(file, version)
+    assert_kind_of String, @first.start.url("earnest_fold")
+  end
+
   private
 
   def home = @first.send(:home)

@@ -237,8 +237,9 @@ class LocalPostgres
 
     wrote = data_version
     folder = folders.fetch(wrote || folders.keys.max_by(&:to_i)) do
-      raise Trouble, "The data in #{data} are PostgreSQL #{wrote}'s, and this machine has #{folders.keys.join(", ")}: " \
-        "apt-get install postgresql-#{wrote}, or see \"A newer PostgreSQL\" in README.md."
+      raise Trouble,
+        "The data in #{data} are PostgreSQL #{wrote}'s, and this machine has #{folders.keys.join(", ")}: apt-get " \
+          "install postgresql-#{wrote}, or see \"A newer PostgreSQL\" in README.md."
     end
     File.join(folder, name)
   end

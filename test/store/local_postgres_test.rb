@@ -55,7 +55,7 @@ class LocalPostgresTest < EarnestFoldTest
     version = File.read(file)
     File.write(file, "9\n")
     trouble = assert_raises(LocalPostgres::Trouble) { LocalPostgres.new(NAME).start }
-    assert_match(/are PostgreSQL 9's, and this machine has [\d, ]+: apt-get install postgresql-9, or see/, trouble.message)
+    assert_match(/are PostgreSQL 9.s, and this machine has [\d, ]+: apt-get install postgresql-9,/, trouble.message)
     File.write(file, version)
     assert_kind_of String, @first.start.url("earnest_fold")
   end

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+require "web_test_helper"
+require "nokogiri"
+
+# Walks the house as somebody would who types anything into any form: each form is one that a page shows, with its own
+# fields, some left as they are, some odd. Nothing may be a fault of ours, and nothing takes long. `bin/test sweep`
+# sends 20,000; a run of everything some.
+class FuzzPostsTest < WebTest
+  WHOLE = ENV["SWEEP"] == "whole"
+  SHARES = Integer(ENV.fetch("SWEEP_SHARE", "0/1").split("/").last, 10)
+  POSTS = WHOLE ? 20_000 / SHARES : 250
+  # Seconds; held against in the sweep alone, where nothing else runs.
+  LONGEST = 2
+  # So often the house is put right again.
+  A_HOUSE = 400
+  FAULTS = (500..599)
+  # What no page sends twice.
+  KEPT = %w[authenticity_token once].freeze
+  PLAUSIBLE = ["", "0", "1", "-1", "12", "236.5", "7' 9½\"", "93 1/2", "2,36 m", "1e9", "on", "yes", "no", "cm", "in",
+    "2026-12-01", "2026-02-30", "24:00", "left", "right", "pair", "plain", "Linen", "1/3", "0.001", "99999"].freeze
+  ODD = ["a\u0000b", "\xED\xA0\x80", "9" * 4000, "1e400000000", "\u{1F600}" * 70, "<b>&\"'</b>", "=1+1", "../..",
+    "%s%n", "' OR 1=1 --", "\u202E", " ", "\r\n", ["a", "b"], {"x" => {"y" => "z"}}].freeze
+
+  def test_whatever_is_typed_into_whatever_form
+    @random = Random.new(Integer(ENV.fetch("FUZZ_SEED", "7"), 10))
+    @pages = PAGES_FIRST.dup
+    statuses = Hash.new(0)
+    POSTS.times do |index|
+      afresh if (index % A_HOUSE).zero?
+      path, fields = a_form
+      next unless path
+
+      began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      post(path, fields)
+      took = Process.clock_gettime(Process::CLOCK_MONOTONIC) - began
+      statuses[last_response.status] += 1
+      refute_includes FAULTS, last_response.status, "#{path} #{fields.inspect[0, 600]}"
+      assert_operator took, :<, LONGEST, "#{path} #{fields.inspect[0, 600]}" if WHOLE
+      learn(last_response["Location"])
+    end
+    assert_operator statuses[303], :>, POSTS / 20, statuses.inspect
+    assert_operator statuses[422], :>, POSTS / 20, statuses.inspect
+  end
+
+  private
+
+  PAGES_FIRST = %w[/today /jobs /reckon /cloths /cloths/new /tapes /tapes/new /shelf /shelf/new /diary /books /logbook
+    /house-rules /house-rules/books /house-rules/schools /people].freeze
+
+  def afresh
+    [:papers, :jobs, :cloths, :tapes, :people].each { |table| workroom.rows(table).delete }
+    S::DemoHouse.new(workroom).load
+    @pages = PAGES_FIRST.dup
+  end
+
+  # @return [Array(String, Hash), nil] one of a page's forms, filled in
+  def a_form
+    6.times do
+      page = @pages.sample(random: @random)
+      get page
+      refute_includes FAULTS, last_response.status, page
+      next @pages.delete(page) unless last_response.media_type == "text/html" && last_response.status == 200
+
+      document = Nokogiri::HTML(last_response.body)
+      document.css("a[href^='/']").map { |link| link["href"] }.shuffle(random: @random).first(4).each { |at| learn(at) }
+      form = document.css("form[method=post]").to_a.sample(random: @random)
+      return [form["action"] || page, filled(form)] if form
+    end
+    nil
+  end
+
+  def learn(address)
+    path = address.to_s.sub(%r{\Ahttps?://[^/]+}, "").sub(/#.*/, "")
+    @pages << path if path.start_with?("/") && !path.match?(/\.\w+(\?|\z)/) && @pages.size < 400
+  end
+
+  def filled(form)
+    fields = form.css("input[name], select[name], textarea[name], button[name]").to_h do |field|
+      [field["name"], as_it_is(field)]
+    end
+    kept = @random.rand(3)
+    fields.to_h { |name, value| [name, (KEPT.include?(name) || @random.rand(3) < kept) ? value : anything] }
+  end
+
+  def as_it_is(field)
+    return (field.at_css("option[selected]") || field.at_css("option"))&.[]("value").to_s if field.name == "select"
+
+    (field.name == "textarea") ? field.text : field["value"].to_s
+  end
+
+  def anything = ((@random.rand(5) < 3) ? PLAUSIBLE : ODD).sample(random: @random)
+end

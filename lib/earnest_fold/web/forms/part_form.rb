@@ -28,7 +28,7 @@ module EarnestFold
               .map(&:to_s)
               .reject { |name| @params[name].to_s.strip.empty? }
               .to_h do |name|
-                [name, @kind.fields.fetch(name.to_sym).kind.take(@params[name].strip, @unit)]
+                [name, @kind.fields.fetch(name.to_sym).kind.take(@params[name].to_s.strip, @unit)]
               end
           place = R::Problems.new
           @kind.fields.read(fields, @unit, place)

@@ -2,6 +2,7 @@
 
 source "https://rubygems.org"
 
+gem "argon2", "~> 2.3"
 gem "css_parser", "~> 1.21"
 gem "csv", "~> 3.3"
 gem "erubi", "~> 1.13"
@@ -18,13 +19,17 @@ gem "que", "~> 2.4"
 gem "rack-attack", "~> 6.8"
 gem "rack-session", "~> 2.1"
 gem "rackup", "~> 2.3"
-gem "rqrcode_core", "~> 2.0"
+gem "roda", "~> 3.109"
+gem "rodauth", "~> 2.49"
+gem "rotp", "~> 6.3"
+gem "rqrcode", "~> 3.1"
 gem "ruby-vips", "~> 2.2"
 gem "sequel", "~> 5.110"
 gem "sequel_pg", "~> 1.20"
 gem "sinatra", "~> 4.2"
 gem "tzinfo", "~> 2.0"
 gem "tzinfo-data", "~> 1.2025"
+gem "webauthn", "~> 3.4"
 gem "zeitwerk", "~> 2.6.18"
 
 group :test do

@@ -100,6 +100,13 @@ rescue SystemCallError => refused
   stop_with("#{folder} can't be written to (#{refused.message}): make room on its disk, or give it to this user.")
 end
 
+# The address by which the first owner comes in; made anew at each start until somebody did.
+def set_up_key(workroom)
+  owner = workroom.people.all.find { |person| person.role == EarnestFold::Store::People::OWNER }&.id
+  owner ||= workroom.people.add(EarnestFold::Words.say("people.first"), role: EarnestFold::Store::People::OWNER)
+  workroom.invitations.make(owner)
+end
+
 def warn_at(words) = warn("#{Time.now.strftime("%F %T")} #{words}")
 
 make_folder
@@ -132,6 +139,11 @@ begin
     end
   end
 
+  workroom = EarnestFold::Store.workroom
+  demo = !ARGV.include?("--no-demo") && !EarnestFold::Store.demo_workroom.nil?
+  ENV["EARNEST_FOLD_DEMO"] = demo ? "open" : "closed"
+  first_key = (demo || workroom.people.owned?) ? nil : set_up_key(workroom)
+
   require "puma"
   require "puma/configuration"
   require "puma/events"
@@ -152,7 +164,10 @@ begin
   copy_nightly(ENV["DATABASE_URL"])
   worker = worker_beside(ENV["DATABASE_URL"]).start { |words| warn_at(words) }
   events = Puma::Events.new
-  events.after_booted { puts "Earnest Fold is open at http://127.0.0.1:#{number}/  (Ctrl-C closes it)" }
+  events.after_booted do
+    puts "Earnest Fold is open at http://127.0.0.1:#{number}/  (Ctrl-C closes it)"
+    puts "Nobody signs in yet. The first owner comes in by http://127.0.0.1:#{number}/join/#{first_key}" if first_key
+  end
   ENV["REQUEST_LOG"] ||= File.join(ROOT, "var", "requests.log")
   Puma::Launcher.new(
     configuration,

@@ -8,6 +8,16 @@ EarnestFold::Store.migrate
 # Made outside the tests' transactions, so that it outlives them.
 EarnestFold::Store.workroom.house.read
 
+# Whoever signed in, as the application finds them: an owner of the tests' workroom, where a test asks for no other.
+module SignedIn
+  Who = EarnestFold::Store::Accounts::Who
+  KEY = "earnest_fold.who"
+
+  def self.owner(workroom = EarnestFold::Store.workroom, **more) =
+    Who.new(account_id: 0, workroom_id: workroom.id, person_id: 0, name: "", role: "owner", books: true, second: false,
+      **more)
+end
+
 # A test with a database, which forgets everything afterwards.
 class StoreTest < EarnestFoldTest
   S = EarnestFold::Store

@@ -15,6 +15,7 @@ class WebTest < StoreTest
     [:papers, :jobs, :cloths].each { |table| workroom.rows(table).delete }
     S::DemoHouse.new(workroom).load
     header "Host", "127.0.0.1"
+    env SignedIn::KEY, SignedIn.owner(workroom)
   end
 
   private

@@ -102,6 +102,9 @@ module EarnestFold
     # @return [Workroom] the one workroom there is today; made where there is none
     def workroom = @workroom ||= first_workroom
 
+    # @return [Workroom, nil] the demo house's
+    def demo_workroom = guard { db[:workrooms].where(demo: true).min(:id)&.then { |id| Workroom.new(id) } }
+
     # @api private
     def first_workroom
       row =

@@ -28,6 +28,7 @@ class EveryPage
   # @return [String, nil] what the page said where the document was refused
   def bring_in(document)
     header "Host", "127.0.0.1"
+    env SignedIn::KEY, SignedIn.owner
     get "/jobs"
     token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
     file = Rack::Test::UploadedFile.new(

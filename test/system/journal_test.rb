@@ -18,7 +18,7 @@ class JournalTest < SystemTest
 
   def setup
     super
-    Capybara.app = Line.new(EarnestFold::Web::App)
+    Capybara.app = Line.new(SystemTest::APP)
     workroom.rows(:papers).delete
   end
 
@@ -27,7 +27,7 @@ class JournalTest < SystemTest
     slow(0)
     super
   ensure
-    Capybara.app = EarnestFold::Web::App
+    Capybara.app = SystemTest::APP
   end
 
   # Milliseconds of line; the hand leaves a field after a twentieth of a second to half of one.

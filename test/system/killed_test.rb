@@ -16,7 +16,14 @@ class KilledTest < SystemTest
     Puma::Launcher.new(Puma::Configuration.new { |puma|
       puma.bind "tcp://127.0.0.1:\#{ENV.fetch("PORT")}"
       puma.threads 1, 4
-      puma.rackup "config.ru"
+      puma.app { |env|
+        require "./lib/earnest_fold"
+        store = EarnestFold::Store
+        store.connect(ENV.fetch("DATABASE_URL")) unless store.connected?
+        who = store::Accounts::Who.new(account_id: 0, workroom_id: store.workroom.id, person_id: 0, name: "",
+          role: "owner", books: true, second: false)
+        EarnestFold::Web::App.call(env.merge("earnest_fold.who" => who))
+      }
       puma.quiet
     }, log_writer: quiet).run
   RUBY

@@ -335,7 +335,7 @@ class CuttingTest < WebTest
       workroom.shelf.receive(reed.id, "Z#{index}", spec)
     end
     get station(lounge, "cutting")
-    assert_match(/80 of the 123 pieces are planned on/, text)
+    assert_match(/planned on: 80 of 123/, text)
     assert_match(/yes, proved/, text)
     pages = [1, 2].map do |page|
       get "#{station(lounge, "cutting")}?pieces=#{page}"

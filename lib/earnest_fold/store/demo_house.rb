@@ -65,6 +65,16 @@ module EarnestFold
       LANDING_LINING = {"lift" => "1 in", "inset" => "1 in", "side_turn" => "1/2 in", "top" => "1/2 in",
                         "hem" => {"kind" => "double", "depth" => "2 in"}}.freeze
 
+      # Who works there, and as what.
+      PEOPLE = {
+        "Ida Marram" => People::OWNER,
+        "Joss Teal" => People::MAKER,
+        "Perrin Wick" => People::FITTER,
+        "Lark Sedge" => People::APPRENTICE
+      }.freeze
+      # What they would sign in by.
+      AT = "@heron-ferry.example"
+
       def initialize(workroom)
         @workroom = workroom
       end
@@ -79,6 +89,7 @@ module EarnestFold
         @workroom.transaction do
           [:papers, :jobs, :cloths, :tapes, :people, :rule_sets].each { |one| @workroom.rows(one).delete } if reset
           @workroom.rows(:paper_numbers).delete if reset
+          Store.db[:accounts].where(Sequel.like(:login, "%#{AT}")).delete if reset
           next false unless [:jobs, :cloths].all? { |table| @workroom.rows(table).empty? }
 
           furnish(whole)
@@ -99,10 +110,22 @@ module EarnestFold
         Pieces::ALL.each do |key, pieces|
           pieces.each { |label, spec| @workroom.shelf.receive(cloths[key].to_i, label, spec) }
         end
-        ["Ida Marram", "Joss Teal"].each { |name| @workroom.people.add(name) }
         landing(cloths)
         office(cloths)
         timed
+        people(whole)
+      end
+
+      # Everybody of the whole house can be touched on the page of signing in; they have no password.
+      def people(whole)
+        (whole ? PEOPLE : PEOPLE.first(2)).each do |name, role|
+          id = @workroom.people.add(name, role: role, books: false)
+          next unless whole
+
+          @workroom.people.belongs(id, Accounts.create("#{name.downcase.tr(" ", ".")}#{AT}"))
+          @workroom.people.lend(id, @workroom.jobs.list.first(2).map(&:id)) if role == People::APPRENTICE
+        end
+        Store.db[:workrooms].where(id: @workroom.id).update(demo: true) if whole
       end
 
       # Loaded first, so that the rooms most looked at were changed last.

@@ -2,18 +2,110 @@
 
 module EarnestFold
   module Store
-    # Who works here, by name: a change says whose it was.
+    # Who works here, by name: a change says whose it was. What they may goes by their role; `books` lets a maker see
+    # what money there is.
     class People
+      ROLES = [OWNER = "owner", MAKER = "maker", FITTER = "fitter", APPRENTICE = "apprentice"].freeze
+      # `login` is what they sign in by (nil: they don't), `invited` whether an invitation of theirs is still good.
+      Person = Reckoning::Value.define(:id, :name, :role, :books, :account_id, :login, :invited)
+
       def initialize(workroom)
         @workroom = workroom
       end
 
       # @return [Array<String>] names in order
-      def names = Store.guard { @workroom.rows(:people).order(Sequel.function(:lower, :name)).select_map(:name) }
+      def names = Store.guard { rows.order(Sequel.function(:lower, :name)).select_map(:name) }
+
+      # @return [Array<Person>] by name
+      def all
+        Store.guard do
+          invited = @workroom.rows(:invitations).where(used_at: nil).where { ends_at > Sequel::CURRENT_TIMESTAMP }
+            .select_map(:person_id)
+          rows.left_join(:accounts, id: :account_id).order(Sequel.function(:lower, :name))
+            .select(Sequel[:people].*, :login).map { |row| person(row, invited) }
+        end
+      end
+
+      # @return [Person]
+      # @raise [Missing]
+      def find(id) = all.find { |one| one.id == id } || raise(Missing, "no person #{id}")
 
       # @param name [String] kept once, however often it is said
-      def add(name) =
-        Store.guard { @workroom.rows(:people).insert_conflict.insert(workroom_id: @workroom.id, name: name) }
+      # @return [Integer] their id
+      def add(name, role: MAKER, books: false)
+        Store.guard do
+          values = {workroom_id: @workroom.id, name: name, role: role, books: books}
+          rows.insert_conflict.returning(:id).insert(values).first&.fetch(:id) || rows.where(name: name).get(:id)
+        end
+      end
+
+      # @raise [OutOfTurn] where nobody would be left who may everything
+      def change(id, role:, books:)
+        locked do
+          raise OutOfTurn, "the last owner" if role != OWNER && last_owner?(id)
+
+          rows.where(id: id).update(role: role, books: books) == 1 or raise Missing, "no person #{id}"
+        end
+      end
+
+      # Their name stands on with what they did; they come in no more.
+      # @raise [OutOfTurn] where nobody would be left who may everything
+      def remove(id)
+        locked do
+          raise OutOfTurn, "the last owner" if last_owner?(id)
+
+          rows.where(id: id).delete == 1 or raise Missing, "no person #{id}"
+        end
+      end
+
+      # @return [Boolean] whether somebody who may everything can sign in by a password
+      def owned? =
+        Store.guard { !rows.where(role: OWNER, account_id: Store.db[:account_password_hashes].select(:id)).empty? }
+
+      # @param name [String]
+      # @raise [Taken] where another is called so
+      def rename(id, name)
+        Store.guard { rows.where(id: id).update(name: name) }
+      rescue Sequel::UniqueConstraintViolation
+        raise Taken, "a person of that name"
+      end
+
+      # @param account [Integer]
+      def belongs(id, account) = Store.guard { rows.where(id: id).update(account_id: account) }
+
+      # @param person [Integer]
+      # @return [Array<Integer>] jobs that are lent to them
+      def lent(person) = Store.guard { @workroom.rows(:lent_jobs).where(person_id: person).select_map(:job_id) }
+
+      # @param jobs [Array<Integer>] all that are lent to them from now on
+      def lend(person, jobs)
+        @workroom.transaction do
+          @workroom.rows(:lent_jobs).where(person_id: person).delete
+          jobs.each { |job| @workroom.insert(:lent_jobs, person_id: person, job_id: job) }
+        end
+      end
+
+      private
+
+      def rows = @workroom.rows(:people)
+
+      # One at a time: two owners who step back at once would leave none.
+      def locked
+        @workroom.transaction do
+          Store.db[:workrooms].where(id: @workroom.id).for_update.all
+          yield
+        end
+      end
+
+      def last_owner?(id)
+        owners = rows.where(role: OWNER).exclude(account_id: nil).select_map(:id)
+        owners == [id]
+      end
+
+      def person(row, invited) = Person.new(
+        **row.slice(:id, :name, :role, :books, :account_id, :login),
+        invited: invited.include?(row[:id])
+      )
     end
   end
 end

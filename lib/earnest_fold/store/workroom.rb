@@ -67,6 +67,9 @@ module EarnestFold
       # @return [KeptPlans]
       def kept_plans = KeptPlans.new(self)
 
+      # @return [Invitations]
+      def invitations = Invitations.new(self)
+
       # @return [Once]
       def once = Once.new(self)
 

@@ -18,6 +18,17 @@ module EarnestFold
         "permissions-policy" => "camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), midi=()"
       }.freeze
 
+      # @param values [Object] what was sent
+      # @return [Boolean] whether every text of it is one: well-formed UTF-8 without a null
+      def self.readable?(values)
+        case values
+        when String then values.valid_encoding? && !values.include?("\u0000")
+        when Hash then values.all? { |name, inner| readable?(name.to_s) && readable?(inner) }
+        when Array then values.all? { |inner| readable?(inner) }
+        else true
+        end
+      end
+
       # @param app [#call]
       def initialize(app)
         @app = app

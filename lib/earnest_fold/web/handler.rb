@@ -9,8 +9,8 @@ module EarnestFold
     class Handler
       extend Forwardable
 
-      # One of its routes: the verb, the address, the method that answers, and what that is given first.
-      Route = Reckoning::Value.define(:verb, :path, :action, :given)
+      # One of its routes: the verb, the address, the method that answers, what that is given first, and who may.
+      Route = Reckoning::Value.define(:verb, :path, :action, :given, :to)
 
       SEE_OTHER = 303
       # The job and the work of an address.
@@ -20,19 +20,29 @@ module EarnestFold
         # @return [Array<Route>]
         def routes = @routes ||= []
 
+        # Who may use its routes, as far as they don't say otherwise; for those that come after.
+        # @param access [Access]
+        def open_to(access) = @access = access
+
         # @param path [String] an address of {Paths}
         # @param action [Symbol] the method, which takes the parts of the address in their order
         # @param given [Array] what it takes before them
-        def get(path, action, *given) = routes << Route.new(verb: :get, path: path, action: action, given: given)
+        # @param to [Access] who may
+        def get(path, action, *given, to: access) =
+          routes << Route.new(verb: :get, path: path, action: action, given: given, to: to)
 
-        def post(path, action, *given) = routes << Route.new(verb: :post, path: path, action: action, given: given)
+        def post(path, action, *given, to: access) =
+          routes << Route.new(verb: :post, path: path, action: action, given: given, to: to)
+
+        # @return [Access] an owner's and a maker's, where it isn't said
+        def access = @access || Access::MAKERS
 
         # @param app [Class] the application
         def mount(app)
           handler = self
           routes.each do |route|
             app.public_send(route.verb, route.path) do |*parts|
-              handler.new(self).public_send(route.action, *route.given, *parts)
+              handler.new(self).admitted(route).public_send(route.action, *route.given, *parts)
             end
           end
         end
@@ -49,6 +59,8 @@ module EarnestFold
         :request,
         :session,
         :workroom,
+        :who,
+        :may?,
         :house,
         :clock,
         :page,
@@ -68,10 +80,26 @@ module EarnestFold
       )
       private(*instance_methods(false))
 
+      # Nothing is done before this.
+      # @param route [Route]
+      # @return [Handler] self, where whoever is signed in may
+      def admitted(route)
+        lent = of_a_job?(route) ? -> { workroom.people.lent(who.person_id).include?(params["id"].to_s.to_i) } : nil
+        return self if route.to.admits?(who, lent)
+        raise Store::Missing, "not lent" if lent && route.to.lends?(who)
+
+        halt(@app.turned_away)
+      end
+
       private
+
+      # @return [String] what sessions, keys and codes are printed with
+      def secret = @app.settings.sessions.fetch(:secret)
 
       # @return [Numeric, nil] seconds that a page spends on a plan before others go on with it
       def patience = @app.settings.patience
+
+      def of_a_job?(route) = route.path.to_s.start_with?("#{Paths.jobs}/:id")
 
       # @param path [String] of {Paths}
       def go(path) = @app.redirect(@app.to(path), SEE_OTHER)

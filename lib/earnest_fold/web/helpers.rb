@@ -8,8 +8,34 @@ module EarnestFold
   module Web
     # What the routes and the views share. Methods that end in `_html` give markup, everything they fill in escaped.
     module Helpers
-      # @return [Store::Workroom] in the name of whoever said who they are
-      def workroom = @workroom ||= Store.workroom.as(session["person"].to_s)
+      # @return [Store::Accounts::Who, nil] who is signed in
+      def who = request.env[Access::WHO]
+
+      # @return [Store::Workroom] theirs, in their name
+      # @raise [Store::Missing] where nobody is signed in
+      def workroom
+        raise Store::Missing, "nobody is signed in" unless who
+
+        @workroom ||= Store::Workroom.new(who.workroom_id, by: who.name)
+      end
+
+      # @param access [Access]
+      # @return [Boolean] whether a link is worth showing
+      def may?(access) = access.admits?(who, nil)
+
+      # @return [Boolean] whether they see what money there is
+      def books? = may?(Access::BOOKS)
+
+      # @return [Boolean] whether they may look for anything
+      def may_find? = may?(Access::MAKERS)
+
+      # Whoever isn't signed in is asked to; what a page keeps waits for it. Whoever is may not.
+      def turned_away
+        return failure(403, :not_yours) if who
+        return failure(401) unless request.get? && !htmx?
+
+        redirect(to(Paths.sign_in), 303)
+      end
 
       # @return [Work::Workroom]
       def in_hand = @in_hand ||= Work::Workroom.new(workroom)
@@ -72,16 +98,6 @@ module EarnestFold
 
       def partial(view, **locals) = Views.render(view, self, locals)
 
-      # @return [Boolean] whether every text that was sent is one: well-formed UTF-8 without a null
-      def readable?(values)
-        case values
-        when String then values.valid_encoding? && !values.include?("\u0000")
-        when Hash then values.all? { |name, inner| readable?(name.to_s) && readable?(inner) }
-        when Array then values.all? { |inner| readable?(inner) }
-        else true
-        end
-      end
-
       def htmx? = request.env["HTTP_HX_REQUEST"] == "true"
 
       def csrf_token = @csrf_token ||= Rack::Protection::AuthenticityToken.token(session)
@@ -110,15 +126,28 @@ module EarnestFold
         "layout.cloths" => [Paths.cloths, Paths.shelf, Paths.tapes],
         "diary.title" => [Paths.diary],
         "written.title" => [Paths.written, Paths.logbook],
+        # Who doesn't see the books comes to the logbook by itself.
+        "logbook.title" => [Paths.logbook],
         "layout.house" => [Paths.house]
       }.freeze
 
+      # For whom they are, where that isn't who makes.
+      PLACES_OF = {
+        "reckon.title" => Access::HOUSE,
+        "layout.jobs" => Access::AT_JOB,
+        "diary.title" => Access::WEEK,
+        "written.title" => Access::BOOKS
+      }.freeze
+
       # @return [Array<Array(String, String, Boolean)>] the address, the words, and whether one is there
-      def places =
-        PLACES.map do |key, paths|
+      def places
+        mine = PLACES.select { |key, _| may?(PLACES_OF.fetch(key, Access::MAKERS)) }
+        mine = mine.except("logbook.title") if books?
+        mine.map do |key, paths|
           here = paths.any? { |path| request.path_info == path || request.path_info.start_with?("#{path}/") }
           [paths.first, say(key), here]
         end
+      end
 
       def asset(path) = "/#{path}?#{ASSETS.fetch(path)}"
 

@@ -24,12 +24,13 @@ module EarnestFold
       def call(env)
         sent = read(env)
         key = sent && sent[KEY]
-        return @app.call(env) unless key.is_a?(String) && WELL_MADE.match?(key)
+        who = env[Access::WHO]
+        return @app.call(env) unless who && key.is_a?(String) && WELL_MADE.match?(key)
 
         answer = nil
         led =
-          Store
-            .workroom
+          Store::Workroom
+            .new(who.workroom_id)
             .once
             .at_first(key, print(env, sent), likely: env["PATH_INFO"]) { where_it_led(answer = @app.call(env), env) }
         led ? again(led) : answer

@@ -35,6 +35,31 @@ module EarnestFold
 
       def people = "/people"
 
+      # @param to [String, nil] what is done with them
+      def person(id, to = nil) = under("/people/#{id}", to)
+
+      # Whoever is signed in.
+      def you = "/you"
+
+      def you_at = "/you/workroom"
+
+      def end_device = "/you/device"
+
+      # Where the pages of signing in stand ({SignInPages}).
+      def me = "/me"
+
+      def sign_in = "/me/sign-in"
+
+      def sign_out = "/me/sign-out"
+
+      def sign_in_demo = "/me/demo"
+
+      # Where the application shows one of them; nobody can ask for it.
+      def sign_in_shown = "/sign-in-page"
+
+      # @param key [String] an invitation's
+      def join(key) = "/join/#{key}"
+
       def jobs = "/jobs"
 
       def archive = "/jobs/archive"

@@ -3,17 +3,27 @@
 module EarnestFold
   module Web
     module Forms
-      # Who is at work.
+      # Somebody who works here: their name, their role, and whether they see the books.
       class PersonForm
         LONGEST = 40
         attr_reader :name
 
-        def initialize(params)
-          @name = params["name"].to_s.strip
+        # @param params [Hash]
+        # @param named [Boolean] whether a name is given
+        def initialize(params, named: true)
+          @name, @role, @books = params["name"].to_s.strip, params["role"].to_s, params["books"].to_s
+          @named = named
         end
+
+        # @return [String]
+        def role = @role.empty? ? Store::People::MAKER : @role
+
+        def books = @books == "yes"
 
         # @return [Symbol, nil]
         def problem
+          return :no_such_role unless Store::People::ROLES.include?(role)
+          return unless @named
           return :person_missing if name.empty?
 
           :person_too_long if name.size > LONGEST

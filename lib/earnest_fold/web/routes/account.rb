@@ -5,6 +5,7 @@ module EarnestFold
     module Routes
       # What a job comes to, and its quotes, orders and invoices.
       class Account < Handler
+        open_to Access::BOOKS
         get Paths.account(":id"), :show
         post Paths.account(":id"), :settle
         post Paths.job(":id", "papers"), :write

@@ -11,6 +11,7 @@ module EarnestFold
         # A clock of half a day ago was forgotten.
         FORGOTTEN = 12 * 3600
 
+        open_to Access::HANGING
         get Paths.station(*WORK, "making"), :making
         get Paths.bench(*WORK), :bench
         post Paths.bench(*WORK), :say

@@ -7,7 +7,8 @@ module EarnestFold
       class CameIn < Handler
         include FirstScreen
 
-        post Paths.job(":id", "alterations"), :take_in
+        open_to Access::AT_JOB
+        post Paths.job(":id", "alterations"), :take_in, to: Access::MAKERS
         get Paths.came_in(*WORK), :show
         post Paths.came_in(*WORK, "notes"), :note_down
         post Paths.came_in(*WORK, "notes/:note/strike"), :strike

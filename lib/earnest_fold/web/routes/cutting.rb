@@ -8,6 +8,7 @@ module EarnestFold
         include Planning
         include Showing
 
+        open_to Access::AT_JOB
         get Paths.work(*WORK, "cutting"), :show
         get Paths.work(*WORK, "ticket"), :ticket
         post Paths.plan(":id", ":cloth", "take"), :put_on_table
@@ -33,7 +34,7 @@ module EarnestFold
         end
 
         def release(id, cloth)
-          workroom.plans.release(number(id), number(cloth))
+          workroom.plans.release(workroom.jobs.find(number(id)).id, number(cloth))
           back(id)
         end
 

@@ -7,12 +7,12 @@ module EarnestFold
       class Diary < Handler
         include FirstScreen
 
-        get Paths.diary, :show
+        get Paths.diary, :show, to: Access::WEEK
         post Paths.diary_moves, :move
         post Paths.job(":id", "dates"), :settle_dates
         post Paths.diary_jobs, :promise
-        get Paths.calendar, :calendar
-        get Paths.wall, :wall
+        get Paths.calendar, :calendar, to: Access::WEEK
+        get Paths.wall, :wall, to: Access::WEEK
 
         def show(status: 200, typed: {"key" => params["move"].to_s}, **more)
           shown = Screens::Diary.new(

@@ -6,7 +6,7 @@ module EarnestFold
       # Pages that belong to no job.
       class Elsewhere < Handler
         get Paths.find, :find
-        get Paths.keys, :keys
+        get Paths.keys, :keys, to: Access::HOUSE
 
         def find
           words = params["q"].to_s.strip[0, 80]

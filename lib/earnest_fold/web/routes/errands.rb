@@ -5,7 +5,8 @@ module EarnestFold
     module Routes
       # What takes longer than a page may wait: how far it is, what it made, and an end to it.
       class Errands < Handler
-        get Paths.errands, :list
+        open_to Access::HOUSE
+        get Paths.errands, :list, to: Access::MAKERS
         get Paths.errand(":id"), :show
         get Paths.errand(":id", "bar"), :bar
         get Paths.errand(":id", "paper"), :paper
@@ -31,15 +32,22 @@ module EarnestFold
         end
 
         def stop(id)
-          workroom.errands.stop(number(id))
+          workroom.errands.stop(asked_for(id).errand.id)
           on(asked_for(id))
         end
 
-        def again(id) = on(Screens::Errand.new(workroom.errands.again(number(id)), back: params["back"]))
+        def again(id) =
+          on(Screens::Errand.new(workroom.errands.again(asked_for(id).errand.id), back: params["back"]))
 
         private
 
-        def asked_for(id) = Screens::Errand.new(workroom.errands.find(number(id)), back: params["back"])
+        # Who doesn't make the whole sees what they asked for themselves.
+        def asked_for(id)
+          errand = workroom.errands.find(number(id))
+          raise Store::Missing, "another's" unless may?(Access::MAKERS) || errand.by == who.name
+
+          Screens::Errand.new(errand, back: params["back"])
+        end
 
         # To where a plan is looked at; a paper has no other place.
         def on(screen) = go(screen.back || Paths.errand(screen.errand.id))

@@ -11,7 +11,7 @@ module EarnestFold
         # @return [Screens::Job]
         def first_screen(job, **more)
           diary = Work::Diary.of(workroom, house, Time.now)
-          Screens::Job.new(job, Work::Outlook.new(job, workroom, diary), **more)
+          Screens::Job.new(job, Work::Outlook.new(job, workroom, diary), books: may?(Access::BOOKS), **more)
         end
       end
     end

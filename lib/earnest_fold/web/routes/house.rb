@@ -3,18 +3,16 @@
 module EarnestFold
   module Web
     module Routes
-      # The house rules, and who is at work.
+      # The house rules.
       class House < Handler
         get Paths.house, :show
-        post Paths.house, :settle
+        post Paths.house, :settle, to: Access::OWNERS
         get Paths.schools, :schools
-        get Paths.books, :books
-        post Paths.books, :settle_books
-        post Paths.sets, :add_set
+        get Paths.books, :books, to: Access::BOOKS
+        post Paths.books, :settle_books, to: Access::OWNERS
+        post Paths.sets, :add_set, to: Access::OWNERS
         get Paths.set(":id"), :set
-        post Paths.set(":id"), :settle_set
-        get Paths.people, :people
-        post Paths.people, :at_work
+        post Paths.set(":id"), :settle_set, to: Access::OWNERS
 
         def show
           copied = {copy: Store::Copies.last, copy_old: Store::Copies.old?(workroom, Time.now)}
@@ -58,18 +56,6 @@ module EarnestFold
             form.refuse("name", :name_taken)
             page(:rule_set, Screens::RuleSet.new(set, form), status: 422)
           end
-        end
-
-        def people(status: 200, **more) =
-          page(:people, Screens::People.new(workroom.people.names, workroom.by, **more), status: status)
-
-        def at_work
-          form = Forms::PersonForm.new(params)
-          return people(status: 422, typed: form.name, problem: form.problem) unless form.valid?
-
-          workroom.people.add(form.name)
-          session["person"] = form.name
-          go(Paths.people)
         end
 
         private

@@ -7,11 +7,11 @@ module EarnestFold
       class Jobs < Handler
         include FirstScreen
 
-        get Paths.jobs, :all
+        get Paths.jobs, :all, to: Access::AT_JOB
         get Paths.archive, :archive
         post Paths.jobs, :add
         post Paths.import, :bring_in
-        get Paths.job(":id"), :show
+        get Paths.job(":id"), :show, to: Access::AT_JOB
         post Paths.job(":id", "windows"), :add_window
         post Paths.job(":id", "unit"), :set_unit
         post Paths.job(":id", "notes"), :keep_notes
@@ -81,6 +81,14 @@ module EarnestFold
 
         private
 
+        # Of an apprentice's the jobs that are lent to them.
+        def lines_of(page)
+          return workroom.jobs.list(page: page) unless who.role == Store::People::APPRENTICE
+
+          lent = workroom.people.lent(who.person_id)
+          workroom.jobs.list.select { |line| lent.include?(line.id) }
+        end
+
         # What came besides its document, with its works in the document's order.
         def fill(id, archive)
           works = Work::Export.order(workroom.jobs.find(id))
@@ -88,7 +96,7 @@ module EarnestFold
         end
 
         def listed(page, **more) =
-          Screens::Jobs.new(workroom.jobs.list(page: page), unit: house.unit, page: page, **more)
+          Screens::Jobs.new(lines_of(page), unit: house.unit, page: page, **more)
       end
     end
   end

@@ -8,7 +8,7 @@ module EarnestFold
         LISTS = {"csv" => "text/csv", "json" => "application/json"}.freeze
         get Paths.logbook, :show
         post Paths.standard_times, :settle_time
-        get Paths.work(*WORK, "log"), :work
+        get Paths.work(*WORK, "log"), :work, to: Access::AT_JOB
         post Paths.work(*WORK, "log"), :keep
         LISTS.each_key { |ending| get Paths.logbook_list(ending), :list, ending }
 

@@ -8,10 +8,11 @@ module EarnestFold
         # No form has more.
         MOST = 16_000
 
+        open_to Access::HOUSE
         get Paths.reckon, :show
         get Paths.reckon_near, :near
         get Paths.reckon_beside, :beside
-        post Paths.keep_reckoned, :keep
+        post Paths.keep_reckoned, :keep, to: Access::MAKERS
 
         # The address follows what is typed, without what only the page needs.
         def show

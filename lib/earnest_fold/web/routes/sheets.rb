@@ -17,19 +17,23 @@ module EarnestFold
         # Of one treatment, and of a whole job: so many works are written while one waits, more of them beside.
         MAKING, AT_ONCE = Documents::MakingPapers::FILES.keys.freeze, 12
 
+        # What whoever hangs them takes along.
+        WHERE_HUNG = %w[hanging-sheet.pdf tags.pdf].freeze
+
         include Planning
 
-        get Paths.measure_sheet, :measure_sheet
-        get Paths.job(":id", "read-back"), :read_back
+        get Paths.measure_sheet, :measure_sheet, to: Access::HOUSE
+        get Paths.job(":id", "read-back"), :read_back, to: Access::AT_JOB
         get Paths.job(":id", "job.fold.json"), :document
-        get Paths.job(":id", "job.fold.tar"), :archive
+        get Paths.job(":id", "job.fold.tar"), :archive, to: Access::BOOKS
         get Paths.job(":id", "needs.csv"), :needs_list
         get Paths.job(":id", "needs.pdf"), :needs
-        PLANS.each_key { |file| get Paths.plan(":id", ":cloth", file), :plan, file }
+        PLANS.each_key { |file| get Paths.plan(":id", ":cloth", file), :plan, file, to: Access::AT_JOB }
         ORDERS.each_key { |file| get Paths.job(":id", file), :order, file }
         MAKING.each do |file|
-          get Paths.work(*WORK, file), :making, file
-          get Paths.job(":id", file), :making_of_job, file
+          to = WHERE_HUNG.include?(file) ? Access::HANGING : Access::AT_JOB
+          get Paths.work(*WORK, file), :making, file, to: to
+          get Paths.job(":id", file), :making_of_job, file, to: to
         end
 
         def measure_sheet = page(:measure_sheet, Screens::MeasureSheet.new)

@@ -8,6 +8,7 @@ module EarnestFold
       class Stations < Handler
         include Showing
 
+        open_to Access::AT_JOB
         get Paths.work(*WORK, "changes"), :changes
         post Paths.work(*WORK, "take-back"), :take_back
         post Paths.work(*WORK, "answer"), :answer

@@ -10,6 +10,7 @@ module EarnestFold
         # Whoever stands at the table waits so much longer for a plan, and goes on with the best there is.
         WAITS = 4
 
+        open_to Access::AT_JOB
         get Paths.table(":id", ":cloth"), :show
         post Paths.table(":id", ":cloth", "tick"), :tick
         post Paths.table(":id", ":cloth", "put-back"), :put_back

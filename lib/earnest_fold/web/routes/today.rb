@@ -5,11 +5,14 @@ module EarnestFold
     module Routes
       # What a day begins with.
       class Today < Handler
-        get Paths.home, :home
+        get Paths.home, :home, to: Access::HOUSE
         get Paths.today, :show
 
+        # Who doesn't make the whole begins with their own.
+        OWN = {Store::People::FITTER => Paths.diary, Store::People::APPRENTICE => Paths.jobs}.freeze
+
         # Where there is no job yet, somebody reckons one.
-        def home = go(workroom.jobs.list.empty? ? Paths.reckon : Paths.today)
+        def home = go(OWN.fetch(who.role) { workroom.jobs.list.empty? ? Paths.reckon : Paths.today })
 
         def show
           diary = Work::Diary.of(workroom, house, Time.now)

@@ -5,7 +5,7 @@ module EarnestFold
     module Routes
       # The quotes, orders and invoices that went out, of all jobs.
       class Written < Handler
-        get Paths.written, :show
+        get Paths.written, :show, to: Access::BOOKS
 
         def show
           shown = Screens::Written.new(

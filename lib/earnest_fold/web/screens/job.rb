@@ -11,8 +11,8 @@ module EarnestFold
         # @param outlook [Work::Outlook] of it
         # @param problem [Symbol, nil] what stood in the way of a new window
         # @param altering [Symbol, nil] or of somebody's own curtain
-        def initialize(sheet, outlook, typed: {}, problem: nil, altering: nil, dates: nil, notes: nil)
-          @outlook = outlook
+        def initialize(sheet, outlook, typed: {}, problem: nil, altering: nil, dates: nil, notes: nil, books: true)
+          @outlook, @books = outlook, books
           @dates = dates || Forms::DatesForm.new(sheet.job, nil)
           @notes = notes || Forms::NotesForm.new(sheet.job, nil)
           @sheet, @typed, @problem, @altering = sheet, typed, problem, altering
@@ -58,7 +58,7 @@ module EarnestFold
 
         # @return [Array<Array(String, String, Symbol)>] what is asked of a job first: its name, what it is, and how it
         #   stands (:late, :open)
-        def facts = [promised, ready, comes_to].compact
+        def facts = [promised, ready, (comes_to if @books)].compact
 
         # @return [String] SVG: what is on the shelf of a cloth beside what is needed of it; once cutting began, how
         #   much of that is cut
@@ -86,7 +86,7 @@ module EarnestFold
 
         # @return [String, nil] the last paper that went out
         def last_bill
-          bill = @outlook.bills.first or return
+          bill = @books && @outlook.bills.first or return
           name = Words.paper(bill.kind, bill.number)
           answer = bill.answer or return name
           "#{name}, #{Words.say("papers.answered.#{answer.said}")} #{Words.date(answer.on, :short)}"
@@ -94,7 +94,7 @@ module EarnestFold
 
         # @return [String, nil] what was paid, and what is open
         def paid
-          account = @outlook.account
+          account = @books ? @outlook.account : nil
           return if account.nil? || account.paid.zero?
 
           Words.say("job.paid", paid: Words.money(account.paid.to_r), open: Words.money(account.open.to_r))

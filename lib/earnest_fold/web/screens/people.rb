@@ -3,17 +3,37 @@
 module EarnestFold
   module Web
     module Screens
-      # Who is at this bench: changes are kept in their name.
+      # Who works here, and what each may.
       class People
-        attr_reader :names, :person, :problem, :typed
+        # @return [Array<Store::People::Person>]
+        attr_reader :people
 
-        # @param names [Array<String>]
-        # @param person [String] who is at work here now
-        def initialize(names, person, typed: "", problem: nil)
-          @names, @person, @typed, @problem = names, person, typed, problem
+        # @param people [Array<Store::People::Person>]
+        # @param form [Forms::PersonForm, nil] what was typed and couldn't be taken
+        def initialize(people, form: nil)
+          @people, @form = people, form
         end
 
         def page_title = Words.say("people.title")
+
+        def typed = @form ? @form.name : ""
+
+        # @return [Symbol, nil]
+        def problem = @form&.problem
+
+        # @return [Array<Array(String, String)>] each role and its words
+        def roles = Store::People::ROLES.map { |role| [role, Words.say("roles.#{role}")] }
+
+        # @return [String] "maker, with the books"
+        def may(person) =
+          [Words.say("roles.#{person.role}"), *(Words.say("people.books") if person.books)].join(", ")
+
+        # @return [String] whether they can come in
+        def stands(person)
+          return person.login if person.account_id
+
+          Words.say(person.invited ? "person.invited" : "person.not_invited")
+        end
       end
     end
   end

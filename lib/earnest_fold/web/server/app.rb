@@ -37,6 +37,8 @@ module EarnestFold
       set :logging, false
       set :strict_paths, false
       set :disk_room, DiskRoom.new
+      # Whether the demo house is open to whoever sits here ({Demo}).
+      set :demo, ENV["EARNEST_FOLD_DEMO"] == "open"
       set :limited, ENV["RACK_ENV"] != "test"
       set :patience, Rational(ENV.fetch("PLAN_PATIENCE", "0.7"))
 
@@ -57,6 +59,7 @@ module EarnestFold
 
       use RequestLog
       use JournalAnswers
+      use SignIn
       use Once
 
       helpers Helpers
@@ -68,12 +71,14 @@ module EarnestFold
         raise env[Once::FAILED] if env[Once::FAILED]
 
         halt failure(env[Door::REFUSED]) if env[Door::REFUSED]
-        halt failure(400) unless readable?(params)
+        halt failure(400) unless Door.readable?(params)
         # Asked here and not in a middleware, so that a stale token gets a page of ours and not a dropped session.
         halt failure(403) unless request.safe? || TOKENS.accepts?(env)
       end
 
       HANDLERS = [
+        Routes::SigningIn,
+        Routes::People,
         Routes::Elsewhere,
         Routes::Today,
         Routes::Reckon,

@@ -22,7 +22,7 @@ module EarnestFold
         Rack::Multipart::EmptyContentError => 400
       }.freeze
       # What the application answers by itself.
-      PLAIN = [400, 403, 404, 413, 429].freeze
+      PLAIN = [400, 401, 403, 404, 413, 429].freeze
       OURS = 500
 
       def self.registered(app)
@@ -36,8 +36,9 @@ module EarnestFold
       module Telling
         # @param status [Integer]
         # @return [String] the page
-        def failure(status) =
-          page(:error, Screens::Failure.new(status, number: request.env[RequestLog::NUMBER]), status: status)
+        # @param words [Symbol, Integer] under which it is told
+        def failure(status, words = status) =
+          page(:error, Screens::Failure.new(status, words, number: request.env[RequestLog::NUMBER]), status: status)
       end
     end
   end

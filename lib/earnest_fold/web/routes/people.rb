@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Routes
+      # Who works here and what they may, and the page of whoever is signed in.
+      class People < Handler
+        # Under this a session carries a link that is told once.
+        LINK = "link"
+
+        open_to Access::OWNERS
+        get Paths.people, :all
+        post Paths.people, :add
+        get Paths.person(":person"), :show
+        post Paths.person(":person"), :change
+        post Paths.person(":person", "invite"), :invite
+        post Paths.person(":person", "lent"), :lend
+        post Paths.person(":person", "remove"), :remove
+        get Paths.you, :you, to: Access::HOUSE
+        post Paths.you_at, :change_workroom, to: Access::HOUSE
+        post Paths.end_device, :end_device, to: Access::HOUSE
+
+        def all(status: 200, **more) =
+          page(:people, Screens::People.new(workroom.people.all, **more), status: status)
+
+        def add
+          form = Forms::PersonForm.new(params)
+          return all(status: 422, form: form) unless form.valid?
+
+          go(Paths.person(workroom.people.add(form.name, role: form.role, books: form.books)))
+        end
+
+        def show(id, status: 200, notice: nil)
+          person = workroom.people.find(number(id))
+          link = session.delete(LINK)
+          shown = Screens::Person.new(
+            person,
+            jobs: workroom.jobs.list,
+            lent: workroom.people.lent(person.id),
+            link: link && "#{request.base_url}#{Paths.join(link)}",
+            notice: notice
+          )
+          page(:person, shown, status: status)
+        end
+
+        def change(id)
+          form = Forms::PersonForm.new(params, named: false)
+          return show(id, status: 422, notice: form.problem) unless form.valid?
+
+          workroom.people.change(number(id), role: form.role, books: form.books)
+          go(Paths.person(number(id)))
+        rescue Store::OutOfTurn
+          show(id, status: 422, notice: :last_owner)
+        end
+
+        # The link is told once: only its print is kept.
+        def invite(id)
+          session[LINK] = workroom.invitations.make(workroom.people.find(number(id)).id)
+          go(Paths.person(number(id)))
+        end
+
+        def lend(id)
+          known = workroom.jobs.list.map(&:id)
+          person = workroom.people.find(number(id))
+          workroom.people.lend(person.id, known & Array(params["jobs"]).map { |job| job.to_s.to_i })
+          go(Paths.person(person.id))
+        end
+
+        def remove(id)
+          workroom.people.remove(number(id))
+          go(Paths.people)
+        rescue Store::OutOfTurn
+          show(id, status: 422, notice: :last_owner)
+        end
+
+        def you
+          accounts = Store::Accounts
+          page(
+            :you,
+            Screens::You.new(
+              who,
+              login: accounts.login(who.account_id),
+              devices: accounts.devices_of(who.account_id),
+              here: here,
+              workrooms: accounts.workrooms_of(who.account_id)
+            )
+          )
+        end
+
+        def change_workroom
+          id = params["workroom"].to_s.to_i
+          mine = Store::Accounts.workrooms_of(who.account_id).map(&:first)
+          raise Store::Missing, "no workroom #{id}" unless mine.include?(id)
+
+          session["workroom"] = id
+          go(Paths.home)
+        end
+
+        def end_device
+          Store::Accounts.end_device(who.account_id, params["device"].to_s)
+          go(Paths.you)
+        end
+
+        private
+
+        # @return [String] the print of this device's session
+        def here = SessionKey.print_of(session["active_session_id"], secret)
+      end
+    end
+  end
+end

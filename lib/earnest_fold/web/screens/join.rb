@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # The page that an invitation opens.
+      class Join
+        # @return [Store::Invitations::Invitation]
+        attr_reader :invitation
+        # @return [Forms::JoinForm]
+        attr_reader :form
+
+        # @param invitation [Store::Invitations::Invitation]
+        # @param form [Forms::JoinForm]
+        def initialize(invitation, form)
+          @invitation, @form = invitation, form
+        end
+
+        def page_title = Words.say(known? ? "join.new_password" : "join.title")
+
+        def lead = Words.say(known? ? "join.lead_known" : "join.lead", name: invitation.name)
+
+        # @return [String] as they are called here, or as they typed it
+        def name = form.name.empty? ? invitation.name : form.name
+
+        # What is asked: its name, its type, what a browser may fill in, and what stands there.
+        # @return [Array<Array<String>>]
+        def fields
+          own = known? ? [] : [["name", "text", "name", name], ["login", "email", "username", form.login]]
+          own + %w[password again].map { |field| [field, "password", "new-password", ""] }
+        end
+
+        # @return [Boolean] whether they have an account already
+        def known? = !invitation.account_id.nil?
+      end
+    end
+  end
+end

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    # At every request: who it is, by the session. Under {Paths.me} the pages of signing in themselves answer
+    # ({SignInPages}); everything else goes on to the application, which asks {Who} may what.
+    class SignIn
+      # Under this, for the pages of signing in, stands the application that shows them.
+      INNER = "earnest_fold.inner"
+
+      # @return [String] what sessions, keys and codes are printed with
+      def self.secret = App.settings.sessions.fetch(:secret)
+
+      # @param app [#call]
+      def initialize(app)
+        @app = app
+      end
+
+      def call(env)
+        env[Access::WHO] ||= who(env)
+        env[Access::AUTH] = -> { SignInPages.rack.new(env).rodauth }
+        return @app.call(env) if env[Door::REFUSED] || !ours?(env["PATH_INFO"])
+
+        readable = Door.readable?(Rack::Request.new(env).params)
+        readable ? answered(env) : @app.call(env.merge(Door::REFUSED => Door::UNREADABLE))
+      end
+
+      private
+
+      # A fault of ours is told as every other is.
+      def answered(env)
+        SignInPages.rack.call(env.merge(INNER => @app))
+      rescue => error
+        env["sinatra.error"] = error
+        status = Failures::STATUSES.find { |kind, _| error.is_a?(kind) }&.last || Failures::OURS
+        screen = Screens::Failure.new(status, number: env[RequestLog::NUMBER])
+        SignInPages.told(env.merge(INNER => @app), screen, status)
+      end
+
+      def ours?(path) = path == Paths.me || path.start_with?("#{Paths.me}/")
+
+      # @return [Store::Accounts::Who, nil]
+      def who(env)
+        session = env["rack.session"] or return
+        account, key = session["account_id"], session["active_session_id"]
+        return unless account && key
+
+        found = Store::Accounts.who(account, SessionKey.print_of(key, SignIn.secret), session["workroom"].to_i)
+        # With a second factor the first one alone opens nothing.
+        found if found && (!found.second || session["authenticated_by"].to_a.size > 1)
+      end
+    end
+  end
+end

@@ -333,7 +333,7 @@
       answer = await ask(entry);
       if (answer.status === 403) { await renewToken(); answer = await ask(entry); }
     } catch (away) { return tried(entry, false); }
-    var again = answer.status === 403 || answer.status === 429 || answer.status >= 500;
+    var again = answer.status === 401 || answer.status === 403 || answer.status === 429 || answer.status >= 500;
     if (again) return tried(entry, answer.status === 500);
     if (answer.status < 300) taken(entry, answer);
     else refused(entry, answer);

@@ -12,6 +12,8 @@ FileUtils.mkdir_p(folder)
 
 Browser.register
 session = Capybara::Session.new(:chromium)
+session.visit("#{ADDRESS}/me/sign-in")
+session.click_button("Ida Marram", match: :first)
 jobs = lambda { |title, station = nil|
   session.visit("#{ADDRESS}/jobs")
   session.click_link(title, match: :first)

@@ -14,7 +14,7 @@ module SignedIn
   KEY = "earnest_fold.who"
 
   def self.owner(workroom = EarnestFold::Store.workroom, **more) =
-    Who.new(account_id: 0, workroom_id: workroom.id, person_id: 0, name: "", role: "owner", books: true, second: false,
+    Who.new(account_id: 0, workroom_id: workroom.id, person_id: 0, name: "Ida Marram", role: "owner", books: true, second: false,
       **more)
 end
 

@@ -20,7 +20,7 @@ class KilledTest < SystemTest
         require "./lib/earnest_fold"
         store = EarnestFold::Store
         store.connect(ENV.fetch("DATABASE_URL")) unless store.connected?
-        who = store::Accounts::Who.new(account_id: 0, workroom_id: store.workroom.id, person_id: 0, name: "",
+        who = store::Accounts::Who.new(account_id: 0, workroom_id: store.workroom.id, person_id: 0, name: "Ida",
           role: "owner", books: true, second: false)
         EarnestFold::Web::App.call(env.merge("earnest_fold.who" => who))
       }

@@ -8,7 +8,7 @@ class PhonesTest < SystemTest
   STATIONS = %w[measure heading cloth compare cutting making bench hanging].freeze
   PLACES = %w[
     /today /jobs /jobs/archive /reckon /cloths /cloths/new /tapes /tapes/new /shelf /shelf/new /diary /books /logbook
-    /house-rules /house-rules/books /house-rules/schools /find /people /keys /measure-sheet /errands
+    /house-rules /house-rules/books /house-rules/schools /find /people /you /keys /measure-sheet /errands
   ].freeze
   OF_WORK = %w[ticket changes log].freeze
   RECKONED = "/reckon?support.length=248&drop.readings.left=229&cloth.width=138&cloth.vertical_repeat=64&unit=cm"

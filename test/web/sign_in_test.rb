@@ -178,7 +178,7 @@ class SignInTest < WebTest
     signed_out
     sign_in
     get "/jobs"
-    assert_equal [303, "/me/sign-in"], [last_response.status, path_led_to]
+    assert_equal [303, "/me/second-step"], [last_response.status, path_led_to]
     get "/me/code"
     assert_equal 200, last_response.status
     post_form("/me/code", "otp" => "000000")

@@ -23,6 +23,8 @@ module EarnestFold
 
     # Under these a request carries who is signed in (nil: nobody), and what gives Rodauth's own for it.
     Access::WHO, Access::AUTH = "earnest_fold.who", "earnest_fold.auth"
+    # Under these a session carries the page that was asked for, and what is said on the next one.
+    Access::ASKED, Access::SAID = "asked", "said"
     Access::ANYBODY = ["anybody"].freeze
     Access::OWNERS = Access.new(roles: [Store::People::OWNER].freeze, books: false)
     Access::MAKERS = Access.new(roles: [Store::People::OWNER, Store::People::MAKER].freeze, books: false)

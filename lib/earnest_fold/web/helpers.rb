@@ -29,12 +29,17 @@ module EarnestFold
       # @return [Boolean] whether they may look for anything
       def may_find? = may?(Access::MAKERS)
 
+      # So much of an address is remembered while somebody signs in.
+      LONGEST_ASKED = 500
+
       # Whoever isn't signed in is asked to; what a page keeps waits for it. Whoever is may not.
       def turned_away
         return failure(403, :not_yours) if who
         return failure(401) unless request.get? && !htmx?
 
-        redirect(to(Paths.sign_in), 303)
+        session[Access::ASKED] = request.fullpath[0, LONGEST_ASKED]
+        # Whoever's password was right goes on with the second step.
+        redirect(to(session["account_id"] ? Paths.second_step : Paths.sign_in), 303)
       end
 
       # @return [Work::Workroom]
@@ -187,7 +192,7 @@ module EarnestFold
       end
 
       # Digests, so that a browser fetches a new style or script as soon as there is one.
-      ASSETS = %w[app.css app.js journal.js icon.svg vendor/htmx.min.js vendor/idiomorph-ext.min.js].to_h { |path|
+      ASSETS = %w[app.css app.js journal.js keys.js icon.svg vendor/htmx.min.js vendor/idiomorph-ext.min.js].to_h { |path|
         [path, Digest::SHA256.hexdigest(File.read(File.join(EarnestFold.root, "public", path)))[0, 12]]
       }.freeze
     end

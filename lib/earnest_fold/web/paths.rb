@@ -50,6 +50,8 @@ module EarnestFold
 
       def sign_in = "/me/sign-in"
 
+      def second_step = "/me/second-step"
+
       def sign_out = "/me/sign-out"
 
       def sign_in_demo = "/me/demo"

@@ -82,6 +82,7 @@ module EarnestFold
               login: accounts.login(who.account_id),
               devices: accounts.devices_of(who.account_id),
               here: here,
+              said: session.delete(Access::SAID),
               workrooms: accounts.workrooms_of(who.account_id)
             )
           )

@@ -82,9 +82,6 @@ module EarnestFold
         # @return [String] what takes a key's answer
         def key_param = (name == "webauthn-setup") ? @auth.webauthn_setup_param : @auth.webauthn_auth_param
 
-        # @return [String, nil] where it is sent to, where it isn't this page itself
-        def action = (name == "webauthn-auth") ? @auth.webauthn_auth_path : nil
-
         # @return [String, nil] SVG: what a phone reads to make codes
         def code = (name == "otp-setup") ? Drawings::QrCode.new(@auth.otp_provisioning_uri, SQUARE).to_s : nil
 

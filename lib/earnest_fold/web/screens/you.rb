@@ -14,6 +14,8 @@ module EarnestFold
 
         # @return [Store::Accounts::Who]
         attr_reader :who
+        # @return [String, nil] what was done
+        attr_reader :said
         # @return [String] what they sign in by
         attr_reader :login
         # @return [Array<Store::Accounts::Device>]
@@ -22,8 +24,9 @@ module EarnestFold
         attr_reader :workrooms
 
         # @param here [String, nil] the print of this device's session
-        def initialize(who, login:, devices:, here:, workrooms:)
-          @who, @login, @devices, @here, @workrooms = who, login, devices, here, workrooms
+        # @param said [String, nil] what was done
+        def initialize(who, login:, devices:, here:, workrooms:, said: nil)
+          @who, @login, @devices, @here, @workrooms, @said = who, login, devices, here, workrooms, said
         end
 
         def page_title = who.name

@@ -5,8 +5,7 @@ module EarnestFold
     # What is our own in the pages of signing in ({SignInPages}), over Rodauth's: how it looks, what it says, and that
     # nobody learns from an answer or its time whether there is an account.
     module Ours
-      # Under this a session carries what is said on the next page.
-      SAID = "said"
+      SAID = Access::SAID
       DEVICE = 120
       NOBODYS = "$argon2id$v=19$m=65536,t=2,p=1$" \
         "c29tZXNhbHRzb21lc2FsdA$wz1qUd3DyxXzNNc8CNT5xe2hXLLh0V6o9ywgHbV8M2Q"

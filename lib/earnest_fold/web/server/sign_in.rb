@@ -46,8 +46,16 @@ module EarnestFold
         return unless account && key
 
         found = Store::Accounts.who(account, SessionKey.print_of(key, SignIn.secret), session["workroom"].to_i)
+        return over(session) unless found
+
         # With a second factor the first one alone opens nothing.
-        found if found && (!found.second || session["authenticated_by"].to_a.size > 1)
+        found if !found.second || session["authenticated_by"].to_a.size > 1
+      end
+
+      # A session that was ended elsewhere is none here either.
+      def over(session)
+        %w[account_id active_session_id authenticated_by].each { |name| session.delete(name) }
+        nil
       end
     end
   end

@@ -78,10 +78,11 @@ module EarnestFold
           session_lifetime_deadline nil
           otp_issuer "Earnest Fold"
           webauthn_rp_name "Earnest Fold"
-          login_redirect { Paths.home }
+          # To the page that was asked for.
+          login_response { redirect(session.delete(Access::ASKED) || Paths.home) }
+          two_factor_auth_redirect { session.delete(Access::ASKED) || Paths.home }
           logout_redirect { Paths.sign_in }
           already_logged_in { redirect(Paths.you) if %w[login].include?(current_route.to_s) }
-          two_factor_auth_return_to_requested_location? true
           close_account_redirect { Paths.sign_in }
           %i[change_password change_login otp_setup otp_disable webauthn_setup webauthn_remove two_factor_disable]
             .each { |page| public_send("#{page}_redirect") { Paths.you } }

@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+require "system_test_helper"
+
+# People sign in in the real browser: by an invitation, by a touch in the demo house, by a key; and what was typed when
+# the session ended is sent when they are in again.
+class SignInInTheBrowserTest < SystemTest
+  BARE = EarnestFold::Web::App
+  LOGIN, PASSWORD = "wyn@sluice.example", "tape chalk bodkin hem"
+
+  def setup
+    super
+    Capybara.app = BARE
+    # A key belongs to a name, never to a number.
+    Capybara.app_host = "http://localhost"
+    Capybara.always_include_port = true
+    [:people, :invitations].each { |table| workroom.rows(table).delete }
+    S.db[:accounts].delete
+    @wyn = workroom.people.add("Wyn Sluice", role: "owner")
+  end
+
+  def teardown
+    Capybara.app, Capybara.app_host, Capybara.always_include_port = APP, nil, false
+    [:people, :invitations].each { |table| workroom.rows(table).delete }
+    S.db[:accounts].delete
+    super
+  end
+
+  def test_an_invitation_a_key_and_signing_in_by_it
+    joined
+    authenticator = with_key_in_hand
+    visit "/me/key-new"
+    fill_in "Password", with: PASSWORD
+    click_on "Ask for it"
+    assert_text "The key is known from now on"
+    click_on "Sign out"
+    fill_in "E-mail address", with: LOGIN
+    fill_in "Password", with: PASSWORD
+    click_on "Sign in"
+    assert_text "Your key"
+    visit "/jobs"
+    assert_no_text "Residents' lounge"
+    visit "/me/key"
+    click_on "Ask for it"
+    assert_selector "nav a", text: "Wyn Sluice"
+  ensure
+    authenticator&.remove!
+  end
+
+  def test_the_pages_are_there_for_everyone
+    joined
+    at = %w[/you /people /me/password /me/second /me/codes /me/spare-codes /me/close /me/address]
+    at.each do |path|
+      visit path
+      assert_empty findings, path
+    end
+    click_on "Wyn Sluice", match: :first
+    click_on "Sign out"
+    assert_empty findings
+  end
+
+  def test_what_was_typed_when_the_session_ended_waits_for_signing_in
+    joined
+    job = workroom.jobs.list.find { |line| line.title == "Ticket office" }
+    treatment = workroom.jobs.find(job.id).treatments.first
+    visit "/jobs/#{job.id}/treatments/#{treatment.id}/measure"
+    S.db[:account_active_session_keys].delete
+    type "Overlap, in all", "14"
+    type "Left return", "8"
+    assert_selector ".unsent-mark", minimum: 1
+    visit "/me/sign-in"
+    fill_in "E-mail address", with: LOGIN
+    fill_in "Password", with: PASSWORD
+    click_on "Sign in"
+    visit "/jobs/#{job.id}/treatments/#{treatment.id}/measure"
+    assert_settled
+    spec = workroom.jobs.find(job.id).treatments.first.spec
+    assert_equal ["14 cm", "8 cm"], spec.values_at("overlap", "return_left")
+  end
+
+  private
+
+  def joined
+    visit "/join/#{workroom.invitations.make(@wyn)}"
+    fill_in "E-mail address", with: LOGIN
+    fill_in "New password", with: PASSWORD
+    fill_in "The same again", with: PASSWORD
+    click_on "Come in"
+    assert_selector "nav a", text: "Wyn Sluice"
+  end
+
+  def with_key_in_hand
+    options = Selenium::WebDriver::VirtualAuthenticatorOptions.new(protocol: :ctap2, resident_key: true,
+      user_verification: true, user_consenting: true, user_verified: true)
+    page.driver.browser.add_virtual_authenticator(options)
+  end
+end

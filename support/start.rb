@@ -5,11 +5,12 @@ require "fileutils"
 require "open3"
 require "securerandom"
 require "socket"
+require_relative "authority"
 require_relative "beside"
 require_relative "local_postgres"
 
 ROOT = File.expand_path("..", __dir__)
-FLAGS = %w[--no-demo --reset-demo --yes].freeze
+FLAGS = %w[--no-demo --reset-demo --yes --lan].freeze
 
 def stop_with(line)
   warn line
@@ -100,6 +101,26 @@ rescue SystemCallError => refused
   stop_with("#{folder} can't be written to (#{refused.message}): make room on its disk, or give it to this user.")
 end
 
+# For other devices in the house: the address, as a code too, and the certificate that they trust once.
+def tell_house(hosts, number)
+  require "rqrcode_core"
+  address = "https://#{hosts.first}:#{number}/"
+  rows = RQRCodeCore::QRCode.new(address, level: :l).modules
+  quiet = Array.new(rows.size + 4, false)
+  framed = [quiet, quiet, *rows.map { |row| [false, false, *row, false, false] }, quiet, quiet]
+  framed.each_slice(2) do |upper, lower|
+    puts upper.zip(lower || quiet).map { |dark, below|
+      if dark
+        below ? " " : "▄"
+      else
+        (below ? "▀" : "█")
+      end
+    }.join
+  end
+  puts "Earnest Fold is open in this house at #{address}  (Ctrl-C closes it)"
+  puts "Each device trusts its certificate once: #{address}authority.crt. Also: #{hosts.drop(1).join(", ")}"
+end
+
 # The address by which the first owner comes in; made anew at each start until somebody did.
 def set_up_key(workroom)
   owner = workroom.people.all.find { |person| person.role == EarnestFold::Store::People::OWNER }&.id
@@ -140,7 +161,13 @@ begin
   end
 
   workroom = EarnestFold::Store.workroom
-  demo = !ARGV.include?("--no-demo") && !EarnestFold::Store.demo_workroom.nil?
+  lan = ARGV.include?("--lan") ? Authority.hosts : nil
+  stop_with("Nobody signs in yet: come in first without --lan, by the address that is told then.") if lan &&
+    !workroom.people.owned?
+  ENV["ALLOWED_HOSTS"] = [*ENV["ALLOWED_HOSTS"], *lan].join(",") if lan
+  ENV["EARNEST_FOLD_LAN"] = lan ? "open" : "closed"
+  authority = lan && Authority.new(File.join(ROOT, "var", "tls")).ready(["127.0.0.1", "localhost", *lan])
+  demo = !lan && !ARGV.include?("--no-demo") && !EarnestFold::Store.demo_workroom.nil?
   ENV["EARNEST_FOLD_DEMO"] = demo ? "open" : "closed"
   first_key = (demo || workroom.people.owned?) ? nil : set_up_key(workroom)
 
@@ -150,7 +177,11 @@ begin
   require "puma/launcher"
   require_relative "puma_buffers"
   configuration = Puma::Configuration.new do |puma|
-    puma.bind "tcp://127.0.0.1:#{number}"
+    if lan
+      puma.ssl_bind "0.0.0.0", number, cert: authority.server_certificate, key: authority.server_key
+    else
+      puma.bind "tcp://127.0.0.1:#{number}"
+    end
     puma.threads 2, 5
     puma.workers 0
     # What is larger is refused while it comes, before any of it is kept.
@@ -165,6 +196,8 @@ begin
   worker = worker_beside(ENV["DATABASE_URL"]).start { |words| warn_at(words) }
   events = Puma::Events.new
   events.after_booted do
+    next tell_house(lan, number) if lan
+
     puts "Earnest Fold is open at http://127.0.0.1:#{number}/  (Ctrl-C closes it)"
     puts "Nobody signs in yet. The first owner comes in by http://127.0.0.1:#{number}/join/#{first_key}" if first_key
   end

@@ -12,8 +12,8 @@ class Walk < WebTest
   DOCUMENTS = %w[02-patterned-interlined-bay 05-inch-one-way 09-pleater-hooks-tabs-clips 10-cutting-from-rolls
     13-alterations].freeze
   PLACES = %w[/today /reckon /reckon/beside /jobs /cloths /cloths/new /shelf /shelf/new /diary /diary.ics /books
-    /errands /logbook /logbook.csv /house-rules /house-rules/schools /house-rules/books /find?words=none /keys /people /you
-    /measure-sheet /jobs/archive /tapes /tapes/new /shelf.csv /jobs/999999].freeze
+    /errands /logbook /logbook.csv /house-rules /house-rules/schools /house-rules/books /find?words=none /keys /people
+    /you /measure-sheet /jobs/archive /tapes /tapes/new /shelf.csv /jobs/999999].freeze
   # What a person names, which is never said in another language.
   NAMED = %w[title name room window notes id batch].freeze
   # So many addresses are opened of each shape.

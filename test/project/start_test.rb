@@ -33,7 +33,7 @@ class StartTest < EarnestFoldTest
   def test_an_unknown_flag
     output, status = start({}, "--demon")
     refute_predicate status, :success?
-    assert_match(/knows --no-demo and --reset-demo and --yes, not --demon/, output)
+    assert_match(/knows --no-demo and --reset-demo and --yes and --lan, not --demon/, output)
   end
 
   # As on a full disk: nothing can be written.

@@ -26,8 +26,8 @@ module EarnestFold
       # @return [Boolean] whether they see what money there is
       def books? = may?(Access::BOOKS)
 
-      # @return [Boolean] whether they may look for anything
-      def may_find? = may?(Access::MAKERS)
+      # @return [Boolean] whether all the work is theirs
+      def maker? = may?(Access::MAKERS)
 
       # So much of an address is remembered while somebody signs in.
       LONGEST_ASKED = 500
@@ -192,7 +192,8 @@ module EarnestFold
       end
 
       # Digests, so that a browser fetches a new style or script as soon as there is one.
-      ASSETS = %w[app.css app.js journal.js keys.js icon.svg vendor/htmx.min.js vendor/idiomorph-ext.min.js].to_h { |path|
+      SHIPPED = %w[app.css app.js journal.js keys.js icon.svg vendor/htmx.min.js vendor/idiomorph-ext.min.js].freeze
+      ASSETS = SHIPPED.to_h { |path|
         [path, Digest::SHA256.hexdigest(File.read(File.join(EarnestFold.root, "public", path)))[0, 12]]
       }.freeze
     end

@@ -38,6 +38,13 @@ module EarnestFold
       # @param to [String, nil] what is done with them
       def person(id, to = nil) = under("/people/#{id}", to)
 
+      # Whether the house is well; whether its database is too; and the certificate to be trusted.
+      def health = "/health"
+
+      def ready = "/ready"
+
+      def authority = "/authority.crt"
+
       # Whoever is signed in.
       def you = "/you"
 

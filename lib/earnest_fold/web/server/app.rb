@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
+require "ipaddr"
 require "sinatra/base"
+require "uri"
 require "rack/protection"
 require "rack/session"
 
@@ -25,12 +27,33 @@ module EarnestFold
 
       set :root, EarnestFold.root
       set :static, false
+      # Where it is reached from outside, through a proxy that is trusted to say for whom.
+      PUBLIC = ENV["PUBLIC_URL"].to_s.empty? ? nil : URI(ENV["PUBLIC_URL"])
+      TRUSTED = ENV.fetch("TRUSTED_PROXIES", "").split(",").map { |one| IPAddr.new(one.strip) }.freeze
+      Rack::Request.ip_filter = ->(ip) {
+        TRUSTED.any? { |one|
+          begin
+            one.include?(ip)
+          rescue
+            false
+          end
+        }
+      }
+
+      # Whether other devices in the house reach it, in secret ({Authority}).
+      set :lan, ENV["EARNEST_FOLD_LAN"] == "open"
+      set :secret_line, settings.lan || PUBLIC&.scheme == "https"
       set :sessions,
-        key: "earnest_fold",
+        key: settings.secret_line ? "__Host-earnest_fold" : "earnest_fold",
+        secure: settings.secret_line,
+        path: "/",
+        # As long as a device that nobody uses stays signed in.
+        expire_after: Store::Accounts::IDLE * 86_400,
         secret: ENV.fetch("SESSION_SECRET") { SecureRandom.hex(64) },
         same_site: :lax,
         httponly: true
-      set :host_authorization, permitted_hosts: HOSTS + ENV.fetch("ALLOWED_HOSTS", "").split(",")
+      set :host_authorization,
+        permitted_hosts: HOSTS + ENV.fetch("ALLOWED_HOSTS", "").split(",") + [*PUBLIC&.host]
       set :show_exceptions, false
       set :raise_errors, false
       set :dump_errors, false
@@ -77,6 +100,7 @@ module EarnestFold
       end
 
       HANDLERS = [
+        Routes::Outside,
         Routes::SigningIn,
         Routes::People,
         Routes::Elsewhere,

@@ -24,10 +24,12 @@ module EarnestFold
       # What the application answers by itself.
       PLAIN = [400, 401, 403, 404, 413, 429].freeze
       OURS = 500
+      # Under this stands in what words it is told, where its status alone doesn't say it.
+      TOLD = "earnest_fold.told"
 
       def self.registered(app)
         STATUSES.each { |error, status| app.error(error) { failure(status) } }
-        PLAIN.each { |status| app.error(status) { failure(status) } }
+        PLAIN.each { |status| app.error(status) { failure(status, request.env.fetch(TOLD, status)) } }
         app.error { failure(OURS) }
         app.helpers(Telling)
       end
@@ -37,8 +39,10 @@ module EarnestFold
         # @param status [Integer]
         # @return [String] the page
         # @param words [Symbol, Integer] under which it is told
-        def failure(status, words = status) =
+        def failure(status, words = status)
+          request.env[TOLD] = words
           page(:error, Screens::Failure.new(status, words, number: request.env[RequestLog::NUMBER]), status: status)
+        end
       end
     end
   end

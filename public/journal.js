@@ -53,8 +53,13 @@
       if (!wellMade(entry)) { setAside(pair[0], pair[1]); return null; }
       entry.name = pair[0];
       return entry;
-    }).filter(Boolean);
+    }).filter(Boolean).filter(mine);
   }
+
+  // What one person typed on this device waits for that person: nobody else sends it in their own name.
+  function whose() { return document.body.dataset.whose || ""; }
+
+  function mine(entry) { return entry.whose === undefined || entry.whose === whose(); }
 
   function nextName(key) {
     count += 1;
@@ -69,7 +74,7 @@
 
   // Where the browser keeps nothing, it is kept as long as the page is open, and leaving it is asked about.
   function put(entry) {
-    if (!entry.name) entry.name = nextName(entry.key);
+    if (!entry.name) { entry.name = nextName(entry.key); entry.whose = whose(); }
     if (!memory) {
       try { localStorage.setItem(entry.name, JSON.stringify(entry)); } catch (full) { memory = read(); tell("unkept"); }
     }

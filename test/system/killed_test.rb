@@ -1,37 +1,14 @@
 # frozen_string_literal: true
 
 require "system_test_helper"
-require "net/http"
 require "securerandom"
-require "socket"
+require "server_of_its_own"
 
 # The house is killed and started again while somebody types, measures and ticks: every figure is kept, none twice.
 class KilledTest < SystemTest
-  SECRET = SecureRandom.hex(64)
-  SERVER = <<~RUBY
-    require "puma"
-    require "puma/configuration"
-    require "puma/launcher"
-    quiet = Puma::LogWriter.new(File.open(File::NULL, "w"), File.open(File::NULL, "w"))
-    Puma::Launcher.new(Puma::Configuration.new { |puma|
-      puma.bind "tcp://127.0.0.1:\#{ENV.fetch("PORT")}"
-      puma.threads 1, 4
-      puma.app { |env|
-        require "./lib/earnest_fold"
-        store = EarnestFold::Store
-        store.connect(ENV.fetch("DATABASE_URL")) unless store.connected?
-        who = store::Accounts::Who.new(account_id: 0, workroom_id: store.workroom.id, person_id: 0, name: "Ida",
-          role: "owner", books: true, second: false)
-        EarnestFold::Web::App.call(env.merge("earnest_fold.who" => who))
-      }
-      puma.quiet
-    }, log_writer: quiet).run
-  RUBY
-
   def setup
     super
-    @port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
-    start
+    @server = ServerOfItsOwn.new(SecureRandom.hex(64)).start
   end
 
   def teardown
@@ -70,36 +47,11 @@ class KilledTest < SystemTest
 
   private
 
-  def house = "http://127.0.0.1:#{@port}"
+  def house = @server.house
 
-  def start
-    environment = {
-      "DATABASE_URL" => ENV.fetch("DATABASE_URL"),
-      "PORT" => @port.to_s,
-      "SESSION_SECRET" => SECRET,
-      "RACK_ENV" => "test"
-    }
-    @server = spawn(environment, "ruby", "-Ilib", "-e", SERVER, chdir: ROOT, out: File::NULL, err: File::NULL)
-    answers?
-  end
+  def start = @server.start
 
-  def kill
-    return unless @server
-
-    Process.kill(:KILL, @server)
-    Process.wait(@server)
-    @server = nil
-  end
-
-  # Asked again until it is up.
-  def answers?
-    Timeout.timeout(60) do
-      Net::HTTP.get_response(URI("#{house}/keys"))
-    rescue SystemCallError
-      Thread.pass
-      retry
-    end
-  end
+  def kill = @server.kill
 
   def office = workroom.jobs.find(workroom.jobs.list.find { |line| line.title == "Ticket office" }.id)
 

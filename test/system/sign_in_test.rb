@@ -78,15 +78,45 @@ class SignInInTheBrowserTest < SystemTest
     assert_equal ["14 cm", "8 cm"], spec.values_at("overlap", "return_left")
   end
 
+  def test_what_one_typed_is_not_sent_by_another
+    joined
+    job = workroom.jobs.list.find { |line| line.title == "Ticket office" }
+    treatment = workroom.jobs.find(job.id).treatments.first
+    path = "/jobs/#{job.id}/treatments/#{treatment.id}/measure"
+    visit path
+    S.db[:account_active_session_keys].delete
+    type "Overlap, in all", "14"
+    assert_selector ".unsent-mark", minimum: 1
+    @wyn = workroom.people.add("Neap Tolley", role: "maker")
+    joined("neap@tolley.example", "Neap Tolley")
+    visit path
+    assert_no_selector ".unsent-mark"
+    refute_equal "14 cm", workroom.jobs.find(job.id).treatments.first.spec["overlap"]
+    click_on "Neap Tolley", match: :first
+    click_on "Sign out"
+    sign_in
+    visit path
+    assert_settled
+    assert_equal "14 cm", workroom.jobs.find(job.id).treatments.first.spec["overlap"]
+    assert_equal ["Wyn Sluice"], workroom.treatments.changes(treatment.id).map(&:by).uniq
+  end
+
   private
 
-  def joined
-    visit "/join/#{workroom.invitations.make(@wyn)}"
+  def sign_in
     fill_in "E-mail address", with: LOGIN
+    fill_in "Password", with: PASSWORD
+    click_on "Sign in"
+    assert_selector "nav a", text: "Wyn Sluice"
+  end
+
+  def joined(login = LOGIN, name = "Wyn Sluice")
+    visit "/join/#{workroom.invitations.make(@wyn)}"
+    fill_in "E-mail address", with: login
     fill_in "New password", with: PASSWORD
     fill_in "The same again", with: PASSWORD
     click_on "Come in"
-    assert_selector "nav a", text: "Wyn Sluice"
+    assert_selector "nav a", text: name
   end
 
   def with_key_in_hand

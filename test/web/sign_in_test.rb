@@ -56,6 +56,28 @@ class SignInTest < WebTest
     assert_empty S.db[:invitations].where(print: [first, second]).all, "only a print is kept"
   end
 
+  def test_who_signs_in_already_may_belong_to_several_workrooms
+    joined
+    next_door = other_workroom
+    theirs = next_door.people.add("W. Sluice", role: "fitter")
+    key = next_door.invitations.make(theirs)
+    get "/join/#{key}"
+    assert_match(/Come in as Wyn Sluice, who is signed in here/, text)
+    post "/join/#{key}", {"as" => "me", "authenticity_token" => token}
+    assert_equal "/", path_led_to
+    get "/"
+    assert_equal "/diary", path_led_to
+    get "/you"
+    assert_match(/You are fitter here.*Workrooms you belong to/, text)
+    post_form("/you/workroom", "workroom" => workroom.id.to_s)
+    get "/you"
+    assert_match(/You are owner here/, text)
+    third = other_workroom
+    third.people.add("Nobody of ours")
+    post_form("/you/workroom", "workroom" => third.id.to_s)
+    assert_equal 404, last_response.status
+  end
+
   def test_weak_passwords_and_taken_addresses_are_told_at_the_field
     key = workroom.invitations.make(@wyn)
     {"short" => /Too short/, "123qweasdzxc" => /everybody uses/, "x" * 201 => /Too short/}.each do |weak, told|

@@ -71,7 +71,12 @@ module EarnestFold
       end
 
       # @param account [Integer]
-      def belongs(id, account) = Store.guard { rows.where(id: id).update(account_id: account) }
+      # @raise [Taken] where that account is another person here
+      def belongs(id, account)
+        Store.guard { rows.where(id: id).update(account_id: account) }
+      rescue Sequel::UniqueConstraintViolation
+        raise Taken, "a person with that account"
+      end
 
       # @param person [Integer]
       # @return [Array<Integer>] jobs that are lent to them

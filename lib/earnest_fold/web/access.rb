@@ -23,6 +23,9 @@ module EarnestFold
 
     # Under these a request carries who is signed in (nil: nobody), and what gives Rodauth's own for it.
     Access::WHO, Access::AUTH = "earnest_fold.who", "earnest_fold.auth"
+    # Under these, for the pages of signing in: the application that shows them, what keys and codes are printed with,
+    # and whether the demo house is open.
+    Access::INNER, Access::SECRET, Access::DEMO = "earnest_fold.inner", "earnest_fold.secret", "earnest_fold.demo"
     # Under these a session carries the page that was asked for, and what is said on the next one.
     Access::ASKED, Access::SAID = "asked", "said"
     Access::ANYBODY = ["anybody"].freeze

@@ -20,14 +20,16 @@ module EarnestFold
           page(view, screen)
         end
 
-        def invited(key) = page(:join, Screens::Join.new(invitation(key), Forms::JoinForm.new({}, nil)))
+        def invited(key) = page(:join, Screens::Join.new(invitation(key), Forms::JoinForm.new({}, nil), who))
 
         # What is chosen is checked by the same rules as everywhere; then they are in.
         def join(key)
+          return join_as_they_are(key) if who && params["as"] == "me"
+
           form = Forms::JoinForm.new(params, rodauth)
           return asked_again(key, form) unless form.valid?
 
-          account = Store::Invitations.use(key) { |invitation| account_of(invitation, form) }
+          account = Store::Joining.use(key) { |invitation| account_of(invitation, form) }
           rodauth.let_in(account, form.password)
           go(Paths.home)
         rescue Store::Taken
@@ -37,10 +39,19 @@ module EarnestFold
 
         private
 
+        # Who signs in already belongs to this workroom too, from now on.
+        def join_as_they_are(key)
+          raise Store::Missing, "for a password" if invitation(key).account_id
+
+          session["workroom"] = invitation(key).workroom_id
+          Store::Joining.use(key) { who.account_id }
+          go(Paths.home)
+        end
+
         def rodauth = @rodauth ||= request.env.fetch(Access::AUTH).call
 
         def invitation(key)
-          Store::Invitations.find(key) or raise Store::Missing, "no such invitation"
+          Store::Joining.find(key) or raise Store::Missing, "no such invitation"
         end
 
         # A new password for whom has an account; an account for whom has none.
@@ -51,7 +62,7 @@ module EarnestFold
           Store::Accounts.create(form.login)
         end
 
-        def asked_again(key, form) = page(:join, Screens::Join.new(invitation(key), form), status: 422)
+        def asked_again(key, form) = page(:join, Screens::Join.new(invitation(key), form, who), status: 422)
       end
     end
   end

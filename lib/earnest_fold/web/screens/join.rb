@@ -12,9 +12,13 @@ module EarnestFold
 
         # @param invitation [Store::Invitations::Invitation]
         # @param form [Forms::JoinForm]
-        def initialize(invitation, form)
-          @invitation, @form = invitation, form
+        # @param who [Store::Accounts::Who, nil] who is signed in on this device
+        def initialize(invitation, form, who)
+          @invitation, @form, @who = invitation, form, who
         end
+
+        # @return [String, nil] who could come in as they are
+        def as = (@who && !known?) ? @who.name : nil
 
         def page_title = Words.say(known? ? "join.new_password" : "join.title")
 

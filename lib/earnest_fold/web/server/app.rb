@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "ipaddr"
 require "sinatra/base"
 require "uri"
 require "rack/protection"
@@ -22,23 +21,14 @@ module EarnestFold
           "base-uri" => "'none'",
           "frame-ancestors" => "'none'"
         }.map { |source, allowed| "#{source} #{allowed}" }.join("; ").freeze
-      TOKENS = Rack::Protection::AuthenticityToken.new(nil)
       HOSTS = %w[127.0.0.1 localhost].freeze
 
       set :root, EarnestFold.root
       set :static, false
       # Where it is reached from outside, through a proxy that is trusted to say for whom.
       PUBLIC = ENV["PUBLIC_URL"].to_s.empty? ? nil : URI(ENV["PUBLIC_URL"])
-      TRUSTED = ENV.fetch("TRUSTED_PROXIES", "").split(",").map { |one| IPAddr.new(one.strip) }.freeze
-      Rack::Request.ip_filter = ->(ip) {
-        TRUSTED.any? { |one|
-          begin
-            one.include?(ip)
-          rescue
-            false
-          end
-        }
-      }
+      PROXIES = Proxies.new(ENV.fetch("TRUSTED_PROXIES", ""))
+      Rack::Request.ip_filter = PROXIES.method(:trusted?)
 
       # Whether other devices in the house reach it, in secret ({Authority}).
       set :lan, ENV["EARNEST_FOLD_LAN"] == "open"
@@ -82,7 +72,7 @@ module EarnestFold
 
       use RequestLog
       use JournalAnswers
-      use SignIn
+      use SignIn, secret: settings.sessions.fetch(:secret), demo: -> { settings.demo }
       use Once
 
       helpers Helpers
@@ -96,7 +86,7 @@ module EarnestFold
         halt failure(env[Door::REFUSED]) if env[Door::REFUSED]
         halt failure(400) unless Door.readable?(params)
         # Asked here and not in a middleware, so that a stale token gets a page of ours and not a dropped session.
-        halt failure(403) unless request.safe? || TOKENS.accepts?(env)
+        halt failure(403) unless request.safe? || Tokens.accept?(env)
       end
 
       HANDLERS = [

@@ -15,7 +15,7 @@ module EarnestFold
 
       # @param env [Hash] of the request
       # @return [Boolean]
-      def open?(env) = App.settings.demo && PASSED_ON.none? { |name| env.key?(name) } && here?(env["REMOTE_ADDR"])
+      def open?(env) = env[Access::DEMO] && PASSED_ON.none? { |name| env.key?(name) } && here?(env["REMOTE_ADDR"])
 
       # @return [Array<Store::People::Person>] who can be touched
       def people =

@@ -14,7 +14,7 @@ module EarnestFold
         touchable = (page == "login" && Demo.open?(scope.env)) ? Demo.people : []
         said = @said || session.delete(SAID)
         screen = Screens::SignIn.new(page, self, said: said, refused: !@said.nil?, touchable: touchable)
-        SignInPages.shown(scope.env, screen, :sign_in, response.status || 200, request)
+        request.halt(SignInShown.page(scope.env, :sign_in, screen, response.status || 200))
       end
 
       # Whoever it is, the same is reckoned.
@@ -38,7 +38,7 @@ module EarnestFold
       def set_redirect_error_flash(message) = session[SAID] = message
       alias_method :set_notice_flash, :set_redirect_error_flash
 
-      # Nothing is sent by mail: a minute that is over opens it again.
+      # Nothing is sent by mail: a while that is over opens it again.
       def show_lockout_page
         response.status = 403
         @said = Words.say("sign_in.locked")
@@ -63,8 +63,8 @@ module EarnestFold
 
       # One touch on a name, in the demo house, for whoever sits at this machine.
       def touched(person)
-        SignInPages.refuse(scope.env, request) unless Demo.open?(scope.env)
-        account = Demo.account(person) or SignInPages.refuse(scope.env, request)
+        account = Demo.open?(scope.env) && Demo.account(person)
+        request.halt(SignInShown.failure(scope.env, 403)) unless account
         account_from_id(account)
         login("touch")
       end

@@ -3,21 +3,18 @@
 module EarnestFold
   module Web
     # At every request: who it is, by the session. Under {Paths.me} the pages of signing in themselves answer
-    # ({SignInPages}); everything else goes on to the application, which asks {Who} may what.
+    # ({SignInPages}); everything else goes on to the application, which asks who may what ({Access}).
     class SignIn
-      # Under this, for the pages of signing in, stands the application that shows them.
-      INNER = "earnest_fold.inner"
-
-      # @return [String] what sessions, keys and codes are printed with
-      def self.secret = App.settings.sessions.fetch(:secret)
-
       # @param app [#call]
-      def initialize(app)
-        @app = app
+      # @param secret [String] what sessions, keys and codes are printed with
+      # @param demo [#call] says whether the demo house is open
+      def initialize(app, secret:, demo:)
+        @app, @secret, @demo = app, secret, demo
       end
 
       def call(env)
         env[Access::WHO] ||= who(env)
+        env[Access::SECRET], env[Access::DEMO] = @secret, @demo.call
         env[Access::AUTH] = -> { SignInPages.rack.new(env).rodauth }
         return @app.call(env) if env[Door::REFUSED] || !ours?(env["PATH_INFO"])
 
@@ -29,12 +26,11 @@ module EarnestFold
 
       # A fault of ours is told as every other is.
       def answered(env)
-        SignInPages.rack.call(env.merge(INNER => @app))
+        SignInPages.rack.call(env.merge(Access::INNER => @app))
       rescue => error
         env["sinatra.error"] = error
         status = Failures::STATUSES.find { |kind, _| error.is_a?(kind) }&.last || Failures::OURS
-        screen = Screens::Failure.new(status, number: env[RequestLog::NUMBER])
-        SignInPages.told(env.merge(INNER => @app), screen, status)
+        SignInShown.failure(env.merge(Access::INNER => @app), status)
       end
 
       def ours?(path) = path == Paths.me || path.start_with?("#{Paths.me}/")
@@ -45,7 +41,7 @@ module EarnestFold
         account, key = session["account_id"], session["active_session_id"]
         return unless account && key
 
-        found = Store::Accounts.who(account, SessionKey.print_of(key, SignIn.secret), session["workroom"].to_i)
+        found = Store::Accounts.who(account, SessionKey.print_of(key, @secret), session["workroom"].to_i)
         return over(session) unless found
 
         # With a second factor the first one alone opens nothing.

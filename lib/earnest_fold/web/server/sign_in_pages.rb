@@ -17,6 +17,8 @@ module EarnestFold
       MOST_FAILURES, LOCKED_MINUTES = 10, 15
       # What is asked for by mail, which there is none of: whoever may everything makes a link instead.
       NO_ROUTES = %i[unlock_account_request unlock_account].freeze
+      TO_YOU = %i[change_password change_login otp_setup otp_disable webauthn_setup webauthn_remove
+        two_factor_disable].freeze
       NAMES = {
         login: "sign-in", logout: "sign-out", change_password: "password", change_login: "address",
         close_account: "close", two_factor_manage: "second", two_factor_auth: "second-step",
@@ -24,7 +26,6 @@ module EarnestFold
         recovery_codes: "spare-codes", recovery_auth: "spare-code", webauthn_setup: "key-new",
         webauthn_auth: "key", webauthn_remove: "key-off"
       }.freeze
-      TOKENS = App::TOKENS
 
       # @return [Class] the rack application; made when it is asked for first: by then there is a database
       def self.rack = @rack ||= built
@@ -38,12 +39,12 @@ module EarnestFold
           end
 
           route do |r|
-            SignInPages.refuse(env, r) unless r.get? || TOKENS.accepts?(env)
+            r.halt(SignInShown.failure(env, 403)) unless r.get? || Tokens.accept?(env)
             r.on(Paths.me.delete_prefix("/")) do
               r.is { r.redirect(Paths.you) }
               r.post("demo") { rodauth.touched(r.params["person"]) }
               r.rodauth
-              SignInPages.shown(env, Screens::Failure.new(404), :error, 404, r)
+              r.halt(SignInShown.failure(env, 404))
             end
           end
         end
@@ -51,65 +52,56 @@ module EarnestFold
 
       # @api private
       def self.set_up(auth)
-        auth.instance_exec do
-          prefix Paths.me
-          db { Store.db }
-          hmac_secret { SignIn.secret }
-          require_bcrypt? false
-          require_mail? false
-          # The hosts that are answered at all are known ({App}).
-          domain { scope.request.host }
-          use_database_authentication_functions? false
-          accounts_table :accounts
-          login_column :login
-          account_status_column :status_id
-          skip_status_checks? true
-          NAMES.each { |page, name| public_send("#{page}_route", name) }
-          NO_ROUTES.each { |page| public_send("#{page}_route", nil) }
-          require_login_confirmation? false
-          require_email_address_logins? true
-          normalize_login { |login| login.strip.downcase }
-          password_minimum_length SHORTEST
-          password_maximum_bytes LONGEST_BYTES
-          max_invalid_logins MOST_FAILURES
-          account_lockouts_deadline_interval(minutes: LOCKED_MINUTES)
-          set_deadline_values? true
-          session_inactivity_deadline nil
-          session_lifetime_deadline nil
-          otp_issuer "Earnest Fold"
-          webauthn_rp_name "Earnest Fold"
-          # To the page that was asked for.
-          login_response { redirect(session.delete(Access::ASKED) || Paths.home) }
-          two_factor_auth_redirect { session.delete(Access::ASKED) || Paths.home }
-          logout_redirect { Paths.sign_in }
-          already_logged_in { redirect(Paths.you) if %w[login].include?(current_route.to_s) }
-          close_account_redirect { Paths.sign_in }
-          %i[change_password change_login otp_setup otp_disable webauthn_setup webauthn_remove two_factor_disable]
-            .each { |page| public_send("#{page}_redirect") { Paths.you } }
-          auth_class_eval { include Ours }
-        end
+        [ACCOUNTS, PAGES, WAYS].each { |part| auth.instance_exec(&part) }
       end
 
-      # @api private
-      def self.refuse(env, request) = shown(env, Screens::Failure.new(403), :error, 403, request)
-
-      # What went wrong, as a whole answer.
-      # @api private
-      def self.told(env, screen, status) = page_of(env, screen, :error, status)
-
-      # @api private
-      def self.shown(env, screen, view, status, request) = request.halt(page_of(env, screen, view, status))
-
-      # The page as the application shows it, with all that it says of itself.
-      # @api private
-      def self.page_of(env, screen, view, status)
-        inner = env.reject { |name, _| name.start_with?("rack.request.") }.merge(
-          "REQUEST_METHOD" => "GET", "PATH_INFO" => Paths.sign_in_shown, "QUERY_STRING" => "",
-          Routes::SigningIn::SHOWN => [view, screen]
-        )
-        _, headers, body = env.fetch(SignIn::INNER).call(inner)
-        [status, headers, body]
+      # What is kept, where, and how it is printed.
+      ACCOUNTS = lambda do |*|
+        db { Store.db }
+        hmac_secret { scope.env.fetch(Access::SECRET) }
+        use_database_authentication_functions? false
+        accounts_table :accounts
+        login_column :login
+        account_status_column :status_id
+        skip_status_checks? true
+        require_bcrypt? false
+        require_mail? false
+        normalize_login { |login| login.strip.downcase }
+        require_login_confirmation? false
+        require_email_address_logins? true
+        password_minimum_length SHORTEST
+        password_maximum_bytes LONGEST_BYTES
+        max_invalid_logins MOST_FAILURES
+        account_lockouts_deadline_interval(minutes: LOCKED_MINUTES)
+        set_deadline_values? true
+        # {Store::Accounts} knows when a session is over.
+        session_inactivity_deadline nil
+        session_lifetime_deadline nil
       end
+
+      # Where they stand.
+      PAGES = lambda do |*|
+        prefix Paths.me
+        # The hosts that are answered at all are known ({App}).
+        domain { scope.request.host }
+        NAMES.each { |page, name| public_send("#{page}_route", name) }
+        NO_ROUTES.each { |page| public_send("#{page}_route", nil) }
+        otp_issuer "Earnest Fold"
+        webauthn_rp_name "Earnest Fold"
+        auth_class_eval { include Ours }
+      end
+
+      # Where they lead.
+      WAYS = lambda do |*|
+        # To the page that was asked for.
+        login_response { redirect(session.delete(Access::ASKED) || Paths.home) }
+        two_factor_auth_redirect { session.delete(Access::ASKED) || Paths.home }
+        logout_redirect { Paths.sign_in }
+        close_account_redirect { Paths.sign_in }
+        already_logged_in { redirect(Paths.you) if current_route.to_s == "login" }
+        TO_YOU.each { |page| public_send("#{page}_redirect") { Paths.you } }
+      end
+      private_constant :ACCOUNTS, :PAGES, :WAYS
     end
   end
 end

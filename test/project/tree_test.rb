@@ -2,6 +2,7 @@
 
 require "test_helper"
 require_relative "../../support/assets"
+require_relative "../../support/bill_of_materials"
 require_relative "../../support/figures_page"
 require "yaml"
 
@@ -86,6 +87,11 @@ class TreeTest < EarnestFoldTest
     pictures = Dir[root("docs/screenshots/*.png")].map { |file| File.basename(file) }
     assert_operator pictures.size, :<, 20
     assert_empty pictures.reject { |picture| readme.include?("docs/screenshots/#{picture}") }
+  end
+
+  def test_the_bill_of_materials_is_current
+    assert_equal BillOfMaterials.text, File.read(BillOfMaterials::FILE),
+      "docs/sbom.cdx.json is older than the lock file: bundle exec ruby support/bill_of_materials.rb"
   end
 
   def test_every_dependency_says_why_it_is_there

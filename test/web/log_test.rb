@@ -13,4 +13,15 @@ class LogTest < WebTest
     refute_includes EarnestFold::Web::RequestLog.told(error), "Mrs Tallow"
     assert_match(/UniqueConstraintViolation/, EarnestFold::Web::RequestLog.told(error))
   end
+
+  def test_a_line_says_whose_it_was_by_numbers
+    log = StringIO.new
+    logged = EarnestFold::Web::RequestLog.new(app, Logger.new(log))
+    here = {"HTTP_HOST" => "127.0.0.1", "REMOTE_ADDR" => "192.0.2.7"}
+    Rack::MockRequest.new(logged).get("/jobs", here.merge(SignedIn::KEY => SignedIn.owner(workroom)))
+    Rack::MockRequest.new(logged).get("/jobs", here)
+    assert_match(%r{GET  200 .* #{workroom.id}/0  /jobs$}, log.string)
+    assert_match(%r{GET  303 .* -/192\.0\.2\.7  /jobs$}, log.string)
+    refute_match(/Ida|Marram/, log.string)
+  end
 end

@@ -51,8 +51,14 @@ module EarnestFold
 
       def line(env, status, started)
         milliseconds = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round(1)
-        "#{env["REQUEST_METHOD"].ljust(4)} #{status} #{milliseconds.to_s.rjust(7)} ms  " \
+        "#{env["REQUEST_METHOD"].ljust(4)} #{status} #{milliseconds.to_s.rjust(7)} ms  #{whose(env)}" \
           "#{env["PATH_INFO"][0, 200].dump[1..-2]}"
+      end
+
+      # Whose it was, by numbers: of the workroom, and of the person in it; where nobody was, from where.
+      def whose(env)
+        who = env[Access::WHO]
+        who ? "#{who.workroom_id}/#{who.person_id}  " : "-/#{env["REMOTE_ADDR"].to_s[/\A[\h.:]+\z/]}  "
       end
 
       def trouble(env)

@@ -22,6 +22,7 @@ class LogTest < WebTest
     Rack::MockRequest.new(logged).get("/jobs", here)
     assert_match(%r{GET  200 .* #{workroom.id}/0  /jobs$}, log.string)
     assert_match(%r{GET  303 .* -/192\.0\.2\.7  /jobs$}, log.string)
-    refute_match(/Ida|Marram/, log.string)
+    Rack::MockRequest.new(logged).get("/join/#{"k" * 43}", here)
+    refute_match(/Ida|Marram|kkk/, log.string)
   end
 end

@@ -10,6 +10,8 @@ module EarnestFold
     class RequestLog
       # Under this stands the request's own number: what a page says of a fault, the log says too.
       NUMBER = "earnest_fold.number"
+      # What lets somebody in by itself is written down nowhere.
+      KEYS = %r{\A(/join/).+}
 
       # @param app [#call]
       # @param log [Logger]
@@ -52,7 +54,7 @@ module EarnestFold
       def line(env, status, started)
         milliseconds = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round(1)
         "#{env["REQUEST_METHOD"].ljust(4)} #{status} #{milliseconds.to_s.rjust(7)} ms  #{whose(env)}" \
-          "#{env["PATH_INFO"][0, 200].dump[1..-2]}"
+          "#{env["PATH_INFO"].sub(KEYS, "\\1…")[0, 200].dump[1..-2]}"
       end
 
       # Whose it was, by numbers: of the workroom, and of the person in it; where nobody was, from where.

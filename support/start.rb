@@ -162,8 +162,9 @@ begin
 
   workroom = EarnestFold::Store.workroom
   lan = ARGV.include?("--lan") ? Authority.hosts : nil
-  stop_with("Nobody signs in yet: come in first without --lan, by the address that is told then.") if lan &&
-    !workroom.people.owned?
+  if lan && !workroom.people.owned?
+    stop_with("Nobody signs in by a password yet: bin/start --no-demo tells the address by which the first owner does.")
+  end
   ENV["ALLOWED_HOSTS"] = [*ENV["ALLOWED_HOSTS"], *lan].join(",") if lan
   ENV["EARNEST_FOLD_LAN"] = lan ? "open" : "closed"
   authority = lan && Authority.new(File.join(ROOT, "var", "tls")).ready(["127.0.0.1", "localhost", *lan])

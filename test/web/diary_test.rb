@@ -124,6 +124,32 @@ class DiaryStationTest < WebTest
     assert_operator diary.plan.placed.sum { |one| one.task.minutes }, :<, before
   end
 
+  # A calendar program has an address of its own, which can be taken back.
+  def test_a_calendar_reads_it_by_a_key_of_its_own
+    person = workroom.people.add("Wyn Sluice")
+    env SignedIn::KEY, SignedIn.owner(workroom).with(person_id: person)
+    send_form("/you/calendar/give")
+    get "/you"
+    address = text[%r{http://\S+(/calendar/[\w-]+\.ics)}, 1]
+    get "/you"
+    refute_match(%r{/calendar/[\w-]{20,}\.ics}, last_response.body)
+    env SignedIn::KEY, nil
+    get address
+    assert_equal ["text/calendar", 200], [last_response.media_type, last_response.status]
+    refute_empty Icalendar::Calendar.parse(last_response.body).first.events
+    workroom.people.change(person, role: "apprentice", books: false)
+    get address
+    assert_equal 404, last_response.status
+    workroom.people.change(person, role: "fitter", books: false)
+    env SignedIn::KEY, SignedIn.owner(workroom).with(person_id: person)
+    send_form("/you/calendar/take")
+    env SignedIn::KEY, nil
+    get address
+    assert_equal 404, last_response.status
+    get "/calendar/#{"x" * 43}.ics"
+    assert_equal 404, last_response.status
+  end
+
   def test_other_calendars_read_it
     get "/diary.ics"
     assert_equal "text/calendar", last_response.headers["Content-Type"].split(";").first

@@ -20,7 +20,7 @@ class RolesTest < WebTest
     "/people" => OWNER,
     "post /house-rules/books" => OWNER, "/house-rules/books" => %i[owner books],
     "/books" => %i[owner books],
-    "/diary" => MAKERS + %w[fitter], "post /diary" => MAKERS,
+    "/diary" => MAKERS + %w[fitter], "/you/calendar" => MAKERS + %w[fitter], "post /diary" => MAKERS,
     "get /jobs" => AT_JOB, "post /jobs" => MAKERS, "/jobs/archive" => MAKERS, "/jobs/import" => MAKERS,
     "get /jobs/:id" => AT_JOB, "post /jobs/:id" => MAKERS,
     "/jobs/:id/account" => %i[owner books], "/jobs/:id/papers" => %i[owner books],
@@ -37,7 +37,7 @@ class RolesTest < WebTest
     **%w[copy layer move put-away bring-back].to_h { |one| ["post /jobs/:id/treatments/:treatment/#{one}", MAKERS] }
   }.freeze
   # Before anybody is known.
-  OPEN = %w[/join/:key /sign-in-page /health /ready /authority.crt].freeze
+  OPEN = %w[/join/:key /sign-in-page /health /ready /authority.crt /calendar/:key.ics].freeze
 
   HANDLERS.each do |handler|
     define_method(:"test_#{handler.name.split("::").last}") do

@@ -2,7 +2,8 @@
 
 module EarnestFold
   module Store
-    # Invitations taken: whose a link is, whatever workroom made it ({Invitations}).
+    # Links that are somebody's: whose an invitation is ({Invitations}), or a calendar's address, whatever workroom made
+    # it.
     module Joining
       # An invitation as it was found: whose, and by whom.
       Invitation = Reckoning::Value.define(:id, :workroom_id, :person_id, :name, :role, :account_id, :by)
@@ -13,6 +14,15 @@ module EarnestFold
       def find(key)
         row = Store.guard { good(key).select(*columns).first }
         row && Invitation.new(**row)
+      end
+
+      # @param key [String] of a calendar's address
+      # @return [Array(Workroom, String), nil] whose workroom's it is, and their role in it
+      def calendar(key)
+        row = Store.guard do
+          Store.db[:people].where(calendar_print: Invitations.print_of(key)).select(:workroom_id, :role).first
+        end
+        row && [Workroom.new(row[:workroom_id]), row[:role]]
       end
 
       # Uses it up.

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "securerandom"
+
 module EarnestFold
   module Store
     # Who works here, by name: a change says whose it was. What they may goes by their role; `books` lets a maker see
@@ -77,6 +79,18 @@ module EarnestFold
       rescue Sequel::UniqueConstraintViolation
         raise Taken, "a person with that account"
       end
+
+      # @return [String] the key of their calendar's address, told once; an earlier one is worth nothing from now on
+      def give_calendar(id)
+        key = SecureRandom.urlsafe_base64(32)
+        Store.guard { rows.where(id: id).update(calendar_print: Invitations.print_of(key)) }
+        key
+      end
+
+      def take_calendar(id) = Store.guard { rows.where(id: id).update(calendar_print: nil) }
+
+      # @return [Boolean] whether their calendar has an address
+      def calendar?(id) = Store.guard { !rows.where(id: id).exclude(calendar_print: nil).empty? }
 
       # @param person [Integer]
       # @return [Array<Integer>] jobs that are lent to them

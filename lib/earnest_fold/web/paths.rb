@@ -163,6 +163,12 @@ module EarnestFold
 
       def calendar = "/diary.ics"
 
+      # @param key [String] a person's own, for programs that can't sign in
+      def feed(key) = "/calendar/#{key}.ics"
+
+      # @param to [String] "give" or "take"
+      def your_calendar(to) = "/you/calendar/#{to}"
+
       def wall = "/diary/wall.pdf"
 
       def written = "/books"

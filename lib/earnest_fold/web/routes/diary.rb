@@ -13,6 +13,7 @@ module EarnestFold
         post Paths.diary_jobs, :promise
         get Paths.calendar, :calendar, to: Access::WEEK
         get Paths.wall, :wall, to: Access::WEEK
+        get Paths.feed(":key"), :feed, to: Access::OPEN
 
         def show(status: 200, typed: {"key" => params["move"].to_s}, **more)
           shown = Screens::Diary.new(
@@ -52,9 +53,17 @@ module EarnestFold
         end
 
         def calendar
-          content_type("text/calendar")
           attachment("diary.ics") if params["file"] == "yes"
-          Documents::Calendar.new(Documents::DiaryPapers.new(diary).events, diary.rules.zone, house.name).text
+          told(diary, house)
+        end
+
+        # Whoever has the address has the week, as long as they whose it is may see it.
+        def feed(key)
+          theirs, role = Store::Joining.calendar(key)
+          raise Store::Missing, "no such calendar" unless theirs && Access::WEEK.roles.include?(role)
+
+          settled = theirs.house.read
+          told(Work::Diary.of(theirs, settled, Time.now), settled)
         end
 
         def wall
@@ -63,6 +72,12 @@ module EarnestFold
         end
 
         private
+
+        # @return [String] a calendar
+        def told(diary, house)
+          content_type("text/calendar")
+          Documents::Calendar.new(Documents::DiaryPapers.new(diary).events, diary.rules.zone, house.name).text
+        end
 
         def diary = @diary ||= Work::Diary.of(workroom, house, Time.now)
       end

@@ -5,8 +5,8 @@ module EarnestFold
     module Routes
       # Who works here and what they may, and the page of whoever is signed in.
       class People < Handler
-        # Under this a session carries a link that is told once.
-        LINK = "link"
+        # Under these a session carries a link that is told once: an invitation's, a calendar's.
+        LINK, FEED = "link", "feed"
 
         open_to Access::OWNERS
         get Paths.people, :all
@@ -19,6 +19,8 @@ module EarnestFold
         get Paths.you, :you, to: Access::HOUSE
         post Paths.you_at, :change_workroom, to: Access::HOUSE
         post Paths.end_device, :end_device, to: Access::HOUSE
+        post Paths.your_calendar("give"), :give_calendar, to: Access::WEEK
+        post Paths.your_calendar("take"), :take_calendar, to: Access::WEEK
 
         def all(status: 200, **more) =
           page(:people, Screens::People.new(workroom.people.all, **more), status: status)
@@ -83,9 +85,25 @@ module EarnestFold
               devices: accounts.devices_of(who.account_id),
               here: here,
               said: session.delete(Access::SAID),
+              calendar: Screens::You::Calendar.new(
+                theirs: may?(Access::WEEK),
+                given: workroom.people.calendar?(who.person_id),
+                address: session.delete(FEED)&.then { |key| "#{request.base_url}#{Paths.feed(key)}" }
+              ),
               workrooms: accounts.workrooms_of(who.account_id)
             )
           )
+        end
+
+        # The address is told once: only its print is kept.
+        def give_calendar
+          session[FEED] = workroom.people.give_calendar(who.person_id)
+          go(Paths.you)
+        end
+
+        def take_calendar
+          workroom.people.take_calendar(who.person_id)
+          go(Paths.you)
         end
 
         def change_workroom

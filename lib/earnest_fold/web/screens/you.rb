@@ -12,6 +12,12 @@ module EarnestFold
         # What can be changed: the address, and the words' key.
         WAYS = %w[password address second spare-codes close].freeze
 
+        # The week in other programs: whether it is theirs to see, has an address, and that address where it was made
+        # just now.
+        Calendar = Reckoning::Value.define(:theirs, :given, :address)
+
+        # @return [Calendar]
+        attr_reader :calendar
         # @return [Store::Accounts::Who]
         attr_reader :who
         # @return [String, nil] what was done
@@ -25,8 +31,10 @@ module EarnestFold
 
         # @param here [String, nil] the print of this device's session
         # @param said [String, nil] what was done
-        def initialize(who, login:, devices:, here:, workrooms:, said: nil)
+        # @param calendar [Calendar]
+        def initialize(who, login:, devices:, here:, workrooms:, calendar:, said: nil)
           @who, @login, @devices, @here, @workrooms, @said = who, login, devices, here, workrooms, said
+          @calendar = calendar
         end
 
         def page_title = who.name

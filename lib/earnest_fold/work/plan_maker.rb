@@ -11,8 +11,8 @@ module EarnestFold
       C = R::Cutting
       # Changes when the same pieces and cuts would be planned otherwise.
       VERSION = 1
-      # In seconds: what is made sooner is no news to the store.
-      QUICK = 0.1
+      # In seconds: what is made sooner is no news to the store; and so long the rule of thumb has at least.
+      QUICK, LEAST = 0.1, 0.2
 
       # A plan as far as it is there (nil: not at all), and who works on it (nil: it is the one).
       Got = R::Value.define(:plan, :errand)
@@ -20,9 +20,10 @@ module EarnestFold
 
       # @param kept [Store::Workroom]
       # @param job_id [Integer]
-      # @param patience [Numeric, nil] seconds until it is left to the queue; nil: it takes as long as it takes
+      # @param patience [Numeric, nil] seconds, for all cloths together, until it is left to the queue; nil: it takes as
+      #   long as it takes
       def initialize(kept, job_id, patience: nil)
-        @kept, @job_id, @patience = kept, job_id, patience
+        @kept, @job_id, @patience, @spent = kept, job_id, patience, 0
       end
 
       # @param stock [Reckoning::Cloth] with its pieces
@@ -40,21 +41,30 @@ module EarnestFold
 
       def kept(mark, written) = @kept.kept_plans.find(mark)&.then { |plan| written.read(plan) }
 
+      # Each cloth has this chance, however long another one took.
       def quick(planner) = (@patience.nil? || @patience.zero?) ? nil : soon(QUICK) { planner.plan }
+
+      # @return [Numeric] seconds that are left of the patience
+      def left = [@patience - @spent, 0].max
 
       # @return [Cutting::Plan, nil] nil where it doesn't come in time, or somebody is at it already
       def at_once(planner, mark, written)
-        return if @patience && (@patience.zero? || @kept.errands.latest(Store::Errands::PLAN, mark))
+        return if @patience && (left.zero? || @kept.errands.latest(Store::Errands::PLAN, mark))
 
-        soon(@patience) { planner.plan }&.tap { |plan| @kept.kept_plans.keep(mark, written.written(plan)) }
+        soon(@patience && left) { planner.plan }&.tap { |plan| @kept.kept_plans.keep(mark, written.written(plan)) }
       end
 
       # Nothing is left half done: a plan is made of values alone.
       def soon(seconds, &block)
+        began = now
         Timeout.timeout(seconds, &block)
       rescue Timeout::Error
         nil
+      ensure
+        @spent += now - began
       end
+
+      def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 
       # What was stopped or failed isn't asked for again by itself.
       def by_others(planner, mark, stock)
@@ -66,7 +76,7 @@ module EarnestFold
 
       def about(stock) = {"job" => @job_id, "cloth" => Integer(stock.id, 10), "name" => stock.name}
 
-      def soonest(planner) = @patience.zero? ? planner.soonest : soon(@patience) { planner.soonest }
+      def soonest(planner) = @patience.zero? ? planner.soonest : soon([left, LEAST].max) { planner.soonest }
     end
   end
 end

@@ -27,8 +27,8 @@ module EarnestFold
       set :static, false
       # Where it is reached from outside, through a proxy that is trusted to say for whom.
       PUBLIC = ENV["PUBLIC_URL"].to_s.empty? ? nil : URI(ENV["PUBLIC_URL"])
-      PROXIES = Proxies.new(ENV.fetch("TRUSTED_PROXIES", ""))
-      Rack::Request.ip_filter = PROXIES.method(:trusted?)
+      PROXIES = Networks.new(ENV.fetch("TRUSTED_PROXIES", ""))
+      Rack::Request.ip_filter = PROXIES.method(:include?)
 
       # Whether other devices in the house reach it, in secret ({Authority}).
       set :lan, ENV["EARNEST_FOLD_LAN"] == "open"

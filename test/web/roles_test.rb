@@ -57,6 +57,19 @@ class RolesTest < WebTest
     refute_match(/Comes to/i, text)
   end
 
+  # The busiest: a page of jobs came after the one that was lent.
+  def test_what_was_lent_long_ago_stays_lent_and_is_listed
+    lent = office.id
+    35.times { |index| workroom.jobs.create(title: "Room #{index}", unit: "cm") }
+    recent = workroom.jobs.list.first
+    send_form("/people/#{@lark}/lent", "jobs" => [lent.to_s, recent.id.to_s])
+    assert_equal [lent, recent.id].sort, workroom.people.lent(@lark).sort
+    env SignedIn::KEY, who("apprentice", false)
+    get "/jobs"
+    assert_includes text, "Ticket office"
+    assert_includes text, recent.title
+  end
+
   def test_what_money_there_is_is_told_with_the_books_alone
     get "/jobs/#{office.id}"
     assert_match(/comes to/i, text)

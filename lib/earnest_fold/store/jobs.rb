@@ -44,12 +44,13 @@ module EarnestFold
 
       # @param archived [Boolean] those in the archive, or those that aren't
       # @param page [Integer] from 1, MOST_LISTED to a page
+      # @param only [Array<Integer>, nil] ids of those that may be among them; nil: all
       # @return [Array<Records::JobLine>] the last changed first
-      def list(archived: false, page: 1)
+      def list(archived: false, page: 1, only: nil)
         Store.guard do
           of_page = @workroom
             .rows(:jobs)
-            .where(archived: archived)
+            .where({archived: archived, id: only}.compact)
             .order(Sequel.desc(:updated_at), Sequel.desc(:id))
             .limit(MOST_LISTED, (page - 1) * MOST_LISTED)
           Store.db[of_page.as(:jobs)]

@@ -85,8 +85,7 @@ module EarnestFold
         def lines_of(page)
           return workroom.jobs.list(page: page) unless who.role == Store::People::APPRENTICE
 
-          lent = workroom.people.lent(who.person_id)
-          workroom.jobs.list.select { |line| lent.include?(line.id) }
+          workroom.jobs.list(page: page, only: workroom.people.lent(who.person_id))
         end
 
         # What came besides its document, with its works in the document's order.

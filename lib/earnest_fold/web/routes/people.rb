@@ -37,7 +37,7 @@ module EarnestFold
           link = session.delete(LINK)
           shown = Screens::Person.new(
             person,
-            jobs: workroom.jobs.list,
+            jobs: lendable(person.id),
             lent: workroom.people.lent(person.id),
             link: link && "#{request.base_url}#{Paths.join(link)}",
             notice: notice
@@ -62,9 +62,11 @@ module EarnestFold
         end
 
         def lend(id)
-          known = workroom.jobs.list.map(&:id)
           person = workroom.people.find(number(id))
-          workroom.people.lend(person.id, known & Array(params["jobs"]).map { |job| job.to_s.to_i })
+          shown, lent = lendable(person.id).map(&:id), workroom.people.lent(person.id)
+          asked = Array(params["jobs"]).map { |job| job.to_s.to_i }
+          # What the page didn't show stays as it is.
+          workroom.people.lend(person.id, (shown & asked) | (lent - shown))
           go(Paths.person(person.id))
         end
 
@@ -121,6 +123,11 @@ module EarnestFold
         end
 
         private
+
+        # @return [Array<Store::Records::JobLine>] the jobs changed last, and those that are lent to them already
+        def lendable(person)
+          (workroom.jobs.list + workroom.jobs.list(only: workroom.people.lent(person))).uniq(&:id)
+        end
 
         # @return [String] the print of this device's session
         def here = SessionKey.print_of(session["active_session_id"], secret)

@@ -18,8 +18,12 @@ module SignedIn
       second: false, **more)
 end
 
+require "hidden_faults"
+
 # A test with a database, which forgets everything afterwards.
 class StoreTest < EarnestFoldTest
+  include HiddenFaults
+
   S = EarnestFold::Store
 
   def run

@@ -16,6 +16,7 @@ Capybara.enable_aria_label = true
 
 # A test in the real browser, with the demo house. What the line or the house refuses is no complaint of the page's own.
 class SystemTest < EarnestFoldTest
+  include HiddenFaults
   include Capybara::DSL
   include Capybara::Minitest::Assertions
 

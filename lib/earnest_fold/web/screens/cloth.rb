@@ -29,16 +29,17 @@ module EarnestFold
           lining.hem.depth].freeze
 
         # @return [Array<Field>] the allowances that every curtain has, and how the pattern lies
-        def everyday = (making_fields + lining_fields).select { |field| everyday?(field.path) } + pattern_fields
+        def everyday =
+          (making_paths + lining_paths).select { |path| everyday?(path) }.map { |path| field(path) } + pattern_fields
 
         # @return [Fold] the other allowances and habits of this treatment
-        def rarer = fold(:making, making_fields.reject { |field| everyday?(field.path) })
+        def rarer = fold(:making, making_paths.reject { |path| everyday?(path) })
 
         # @return [Fold, nil] the lining's
-        def lining_rarer = fold(:lining, lining_fields.reject { |field| everyday?(field.path) })
+        def lining_rarer = fold(:lining, lining_paths.reject { |path| everyday?(path) })
 
-        # @return [Array<Field>] the allowances and habits of this treatment
-        def making_fields = @making_fields ||= [weighting, *MAKING.map { |path| field(path) }]
+        # @return [Array<String>] the allowances and habits of this treatment
+        def making_paths = ["weighting", *MAKING]
 
         # @return [Field] by which method it is made: those that suit it; one chosen earlier that doesn't by now is said
         def method_field
@@ -50,10 +51,8 @@ module EarnestFold
           suiting.include?(ruled.text("method")) ? shown : shown.with(rule: nil)
         end
 
-        def weighting = field("weighting")
-
-        # @return [Array<Field>] what was measured of a bagged lining's wrap
-        def wrap_fields = bagged? ? [field("wrap_measured")] : []
+        # @return [Array<String>] what was measured of a bagged lining's wrap
+        def wrap_paths = bagged? ? %w[wrap_measured] : []
 
         # @return [Boolean]
         def bagged? = !reckoning.nil? && reckoning.treatment.bagged?
@@ -69,13 +68,13 @@ module EarnestFold
             .uniq
         end
 
-        def lining_fields = @lining_fields ||= spec["lining"] ? LINING.map { |path| field(path) } + wrap_fields : []
+        def lining_paths = spec["lining"] ? LINING + wrap_paths : []
 
         def pattern_fields = patterned? ? PATTERN.map { |path| field(path) } : []
 
         # @return [Integer] figures here that depart from the house's rules
         def departures
-          figures = ruled.departures(%w[weighting] + MAKING + (spec["lining"] ? LINING : []))
+          figures = ruled.departures(making_paths + (spec["lining"] ? LINING : []))
           figures + (method_field.rule&.departs ? 1 : 0)
         end
 

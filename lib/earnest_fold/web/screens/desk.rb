@@ -114,35 +114,24 @@ module EarnestFold
 
         # @param options [Hash{String => String}, nil] what there is to choose from, where the field doesn't say it
         # @return [Field]
-        def field(path, options: nil)
-          return Field.same(path) if @touched && !@touched.include?(path) && !stops.key?(path)
-
-          declared = Work::SpecFields.field(path, spec)
-          problem, now = form&.problems&.[](path), Work::SpecFields.shown(path, spec, unit)
-          Field.of(
-            path: path,
-            label: Words.field_label(path),
-            options: options || Field.options(declared),
-            hint: hint(path, declared.kind),
-            rule: ruled.mark(path),
-            text: form&.typed&.fetch(path, nil) || now,
-            now: now,
-            problem: problem && Words.field_problem(problem, unit),
-            offer: problem&.data&.[](:offer)&.then { |meant| declared.kind.show(meant, unit) },
-            stop: stops[path]&.then { |check| Words.check(check, unit) },
-            taken: taken_as(declared)
-          )
-        end
+        def field(path, options: nil) = stands?(path) ? Field.same(path) : made_field(path, options)
 
         # Figures that not every window has: folded until one of them matters. What they say until then is `told`.
-        Fold = R::Value.define(:name, :fields, :open, :told)
+        Fold = R::Value.define(:name, :fields, :open, :told) do
+          # @return [Boolean] whether it stands on the page already just as it is
+          def same? = told.nil?
+        end
 
         # @param name [Symbol]
-        # @param fields [Array<Field>]
+        # @param paths [Array<String>] its fields
+        # @param options [Hash{String => Hash}] what there is to choose from, where a field doesn't say it
         # @return [Fold, nil] nil where there are none
-        def fold(name, fields)
-          return if fields.empty?
+        def fold(name, paths, options = {})
+          return if paths.empty?
+          # It tells of all its fields: made anew as a whole, or not at all.
+          return Fold.new(name: name, fields: [], open: false, told: nil) if paths.all? { |path| stands?(path) }
 
+          fields = paths.map { |path| made_field(path, options[path]) }
           told = fields.filter_map(&:in_short).join(" · ")
           Fold.new(name: name, fields: fields, open: fields.any?(&:matters?), told: told)
         end
@@ -201,6 +190,27 @@ module EarnestFold
         def face = reckoning&.treatment&.face
 
         private
+
+        # Whether it stands on the page already just as it is.
+        def stands?(path) = @touched && !@touched.include?(path) && !stops.key?(path)
+
+        def made_field(path, options = nil)
+          declared = Work::SpecFields.field(path, spec)
+          problem, now = form&.problems&.[](path), Work::SpecFields.shown(path, spec, unit)
+          Field.of(
+            path: path,
+            label: Words.field_label(path),
+            options: options || Field.options(declared),
+            hint: hint(path, declared.kind),
+            rule: ruled.mark(path),
+            text: form&.typed&.fetch(path, nil) || now,
+            now: now,
+            problem: problem && Words.field_problem(problem, unit),
+            offer: problem&.data&.[](:offer)&.then { |meant| declared.kind.show(meant, unit) },
+            stop: stops[path]&.then { |check| Words.check(check, unit) },
+            taken: taken_as(declared)
+          )
+        end
 
         # Stations that look at more than the job say their own.
         def said_here = once(:said) { entry.said_at(station, sheet) }

@@ -15,7 +15,7 @@ module EarnestFold
         def fields = @fields ||= everyday.map { |path| field(path) }
 
         # @return [Fold, nil] what some of its kind have besides
-        def rarer = fold(:rarer, (Work::SpecFields.heading_paths(spec) - everyday).map { |path| field(path) })
+        def rarer = fold(:rarer, Work::SpecFields.heading_paths(spec) - everyday)
 
         # @return [Array<Field>] which of the house's tapes it takes, where it takes any
         def tape_fields
@@ -45,8 +45,8 @@ module EarnestFold
 
         # @return [Fold] what ties the curtains back
         def tiebacks
-          made = fold(:tiebacks, TIEBACK.map { |path| field(path) } + [trimming])
-          spec["tieback"] ? made : made.with(told: Words.say("folds.no_tiebacks"))
+          made = fold(:tiebacks, TIEBACK + %w[trimming], "trimming" => trimmings)
+          (spec["tieback"] || made.same?) ? made : made.with(told: Words.say("folds.no_tiebacks"))
         end
 
         # @return [Reckoning::Tieback, nil]
@@ -114,9 +114,9 @@ module EarnestFold
         end
 
         # What frill and tiebacks are cut from.
-        def trimming
+        def trimmings
           names = sheet.cloth_records.to_h { |record| [record.id.to_s, record.spec["name"]] }
-          field("trimming", options: {"" => Words.say("heading.of_the_face")}.merge(names))
+          {"" => Words.say("heading.of_the_face")}.merge(names)
         end
 
         def tape_pitch(kept, used)

@@ -40,7 +40,7 @@ module EarnestFold
 
         # @return [Fold] what matters at some windows: how a pair shares its support, how far that stands off the wall
         def beyond =
-          fold(:beyond, (opening_split + %w[support.projection support.height]).map { |path| field(path) })
+          fold(:beyond, opening_split + %w[support.projection support.height])
 
         # @return [Array<Field>] what else is asked of the opening: of a dress pair how far apart its ends are, which
         #   only the drawing takes

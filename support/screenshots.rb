@@ -39,7 +39,10 @@ PICTURES = {
   }],
   "house-rules" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/house-rules") }],
   "cutting" => [1280, 800, ->(_) { jobs.call("Residents' lounge", "Cutting") }],
-  "shelf" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/shelf") }],
+  "customer" => [1280, 800, lambda { |page|
+    page.visit("#{ADDRESS}/customers")
+    page.click_link("Wenna Tern")
+  }],
   "table" => [1280, 800, lambda { |page|
     jobs.call("Residents' lounge", "Cutting")
     page.click_button("Take this plan to the table", match: :first)

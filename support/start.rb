@@ -156,7 +156,10 @@ begin
     bill = EarnestFold::Documents::BillContent.method(:of)
     workroom.transaction do
       loaded = EarnestFold::Store::DemoHouse.new(workroom).load(reset: ARGV.include?("--reset-demo"), whole: true)
-      EarnestFold::Work::DemoProgress.new(workroom, &bill).load if loaded
+      if loaded
+        EarnestFold::Work::DemoProgress.new(workroom, &bill).load
+        EarnestFold::Work::DemoCustomers.new(workroom).load
+      end
     end
   end
 

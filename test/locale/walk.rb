@@ -11,9 +11,9 @@ require "locale/made_up"
 class Walk < WebTest
   DOCUMENTS = %w[02-patterned-interlined-bay 05-inch-one-way 09-pleater-hooks-tabs-clips 10-cutting-from-rolls
     13-alterations].freeze
-  PLACES = %w[/today /reckon /reckon/beside /jobs /cloths /cloths/new /shelf /shelf/new /diary /diary.ics /books
-    /errands /logbook /logbook.csv /house-rules /house-rules/schools /house-rules/books /find?words=none /keys /people
-    /you /measure-sheet /jobs/archive /tapes /tapes/new /shelf.csv /jobs/999999].freeze
+  PLACES = %w[/today /reckon /reckon/beside /jobs /cloths /cloths/new /customers /shelf /shelf/new /diary /diary.ics
+    /books /errands /logbook /logbook.csv /house-rules /house-rules/schools /house-rules/books /find?words=none
+    /keys /people /you /measure-sheet /jobs/archive /tapes /tapes/new /shelf.csv /jobs/999999].freeze
   # What a person names, which is never said in another language.
   NAMED = %w[title name room window notes id batch].freeze
   # So many addresses are opened of each shape.
@@ -35,10 +35,11 @@ class Walk < WebTest
     end
     workroom.house.update(version: workroom.house.read.version, name: MadeUp.spelt("Saltmarsh Lane"))
     DOCUMENTS.each { |name| bring_in(JSON.parse(File.read(root("test/golden/#{name}.fold.json")))) }
+    customers(workroom.jobs.list.map(&:id))
   end
 
   def test_walk
-    waiting, seen, shapes = PLACES.dup, {}, Hash.new(0)
+    waiting, seen, shapes = PLACES + [@for], {}, Hash.new(0)
     while (path = waiting.shift)
       next if seen[path] || (shapes[shape(path)] += 1) > EACH
 
@@ -59,6 +60,18 @@ class Walk < WebTest
       original_filename: "job.fold.json")
     post "/jobs/import", "file" => file, "authenticity_token" => token
     raise text unless last_response.status == 303
+  end
+
+  # Two who may be the same, and a link that shows one their quote.
+  def customers(jobs)
+    once, twice = Array.new(2) { workroom.customers.add(name: MadeUp.spelt("Wenna Tern"), phone: "01555 0177") }
+    house = workroom.customers.add_house(once, name: MadeUp.spelt("Sail loft"))
+    jobs.each { |job| workroom.jobs.set_customer(job, once, house) }
+    workroom.customers.consent(twice, "news", true, Date.new(2026, 3, 1))
+    account = EarnestFold::Work::Account.new(EarnestFold::Work::Workroom.new(workroom).job(jobs.first))
+    content = EarnestFold::Documents::BillContent.of(account, MadeUp.spelt("Wenna Tern"))
+    quote = workroom.as(MadeUp.spelt("Ida Marram")).bills.write(jobs.first, "quote", content)
+    @for = "/for/#{workroom.customer_links.make(paper: quote.id)}"
   end
 
   # What names something else is changed with it.

@@ -76,7 +76,20 @@ class PhonesTest < SystemTest
 
   private
 
-  def everything = pages + PLACES + rooms + [RECKONED]
+  def everything = pages + PLACES + rooms + customers + [RECKONED]
+
+  # Somebody of whom all is said, who may be there twice, and what they see of their quote.
+  def customers
+    tern = workroom.customers.add(name: "Wenna Tern", phone: "01555 0177", notes: "Ring first")
+    workroom.customers.add(name: "wenna tern", mail: "wenna@tern.example")
+    workroom.customers.add_house(tern, name: "Sail loft", address: "Slipway 2\nSallow Reach")
+    job = workroom.jobs.list.find { |line| line.title == "Ticket office" }
+    workroom.jobs.set_customer(job.id, tern)
+    account = EarnestFold::Work::Account.new(EarnestFold::Work::Workroom.new(workroom).job(job.id))
+    quote = workroom.bills.write(job.id, "quote", EarnestFold::Documents::BillContent.of(account, "Wenna Tern"))
+    key = workroom.customer_links.make(paper: quote.id)
+    ["/customers", "/customers/#{tern}", "/for/#{key}", "/jobs/#{job.id}", "/jobs/#{job.id}/account"]
+  end
 
   # A cloth, a piece, a set.
   def rooms

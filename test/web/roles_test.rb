@@ -17,7 +17,8 @@ class RolesTest < WebTest
     "post /reckon/keep" => MAKERS,
     "/today" => MAKERS, "/find" => MAKERS, "/errands" => MAKERS, "/cloths" => MAKERS, "/shelf" => MAKERS,
     "/tapes" => MAKERS, "/logbook" => MAKERS, "post /house-rules" => OWNER, "/house-rules" => MAKERS,
-    "/people" => OWNER,
+    "/people" => OWNER, "/customers" => MAKERS, "post /customers/:customer/forget" => OWNER,
+    "/customers/:customer/known.tar" => %i[owner books],
     "post /house-rules/books" => OWNER, "/house-rules/books" => %i[owner books],
     "/books" => %i[owner books],
     "/diary" => MAKERS + %w[fitter], "/you/calendar" => MAKERS + %w[fitter], "post /diary" => MAKERS,
@@ -33,11 +34,13 @@ class RolesTest < WebTest
     "/jobs/:id/treatments/:treatment/making" => ALL, "/jobs/:id/treatments/:treatment/bench" => ALL,
     "/jobs/:id/treatments/:treatment/hanging" => ALL, "/jobs/:id/treatments/:treatment/seen-to" => ALL,
     "/jobs/:id/treatments/:treatment/hanging-sheet.pdf" => ALL, "/jobs/:id/treatments/:treatment/tags.pdf" => ALL,
-    "post /jobs/:id/treatments/:treatment/log" => MAKERS,
+    "post /jobs/:id/treatments/:treatment/log" => MAKERS, "/jobs/:id/treatments/:treatment/slips" => MAKERS,
+    "post /jobs/:id/treatments/:treatment/slips" => MAKERS,
     **%w[copy layer move put-away bring-back].to_h { |one| ["post /jobs/:id/treatments/:treatment/#{one}", MAKERS] }
   }.freeze
   # Before anybody is known.
-  OPEN = %w[/join/:key /sign-in-page /health /ready /authority.crt /calendar/:key.ics].freeze
+  OPEN = %w[/join/:key /sign-in-page /health /ready /authority.crt /calendar/:key.ics
+    /for/:key /for/:key/paper.pdf].freeze
 
   HANDLERS.each do |handler|
     define_method(:"test_#{handler.name.split("::").last}") do
@@ -129,7 +132,7 @@ class RolesTest < WebTest
 
   def setup
     super
-    @lark = workroom.people.add("Lark Sedge")
+    @lark, @nell = workroom.people.add("Lark Sedge"), workroom.customers.add(name: "Nell Quillwort")
     workroom.people.lend(@lark, [office.id])
   end
 
@@ -189,11 +192,13 @@ class RolesTest < WebTest
     ask(route)
     assert_includes [200, 303, 404, 422], last_response.status
     assert_equal 404, last_response.status if route.path.include?(":id") && route.path.start_with?("/jobs")
-    refute_match(/Ticket office|Quay window|Reedbed|Lark Sedge/, text)
+    refute_match(/Ticket office|Quay window|Reedbed|Lark Sedge|Quillwort/, text)
     assert_equal before, counted
   end
 
-  def counted = %i[jobs windows treatments cloths pieces people papers].map { |table| workroom.rows(table).count }
+  def counted = %i[jobs windows treatments cloths pieces people papers customers slips].map do |table|
+    workroom.rows(table).count
+  end
 
   def ask(route)
     path = filled(route.path)
@@ -215,6 +220,6 @@ class RolesTest < WebTest
     made = office
     path.gsub(":id", made.id.to_s).gsub(":treatment", made.treatments.first.id.to_s)
       .gsub(":cloth", made.treatments.first.spec["face"]).gsub(":piece", workroom.shelf.all.first.id.to_s)
-      .gsub(":person", @lark.to_s).gsub(":station", "measure").gsub(/:\w+/, "1")
+      .gsub(":person", @lark.to_s).gsub(":customer", @nell.to_s).gsub(":station", "measure").gsub(/:\w+/, "1")
   end
 end

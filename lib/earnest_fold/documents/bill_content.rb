@@ -42,6 +42,16 @@ module EarnestFold
           )
         end
 
+      # @param content [Hash] as a paper keeps it
+      # @return [Array<Array(Symbol, String, String)>] what the lines come to, with tax on top of them or in them: what
+      #   it is (:net, :tax, :gross), its words, and the sum
+      def sums(content)
+        on_top = content["prices"] == "net"
+        tax = [:tax, Words.say("papers.#{on_top ? "tax" : "tax_in"}", percent: content["tax_percent"]), content["tax"]]
+        gross = [:gross, Words.say("papers.gross"), content["gross"]]
+        on_top ? [[:net, Words.say("papers.net"), content["net"]], tax, gross] : [gross, tax]
+      end
+
       # @api private
       def paid(statement) =
         statement.paid.zero? ? {} : {"paid" => statement.paid.to_s, "open" => statement.open.to_s}

@@ -36,18 +36,7 @@ module EarnestFold
       def paid =
         %w[paid open].filter_map { |name| @content[name] && [Words.say("papers.#{name}"), @content[name]] }
 
-      # Tax on top of the lines, or in them.
-      def sums
-        tax = [Words.say("papers.tax", percent: @content["tax_percent"]), @content["tax"]]
-        if @content["prices"] == "net"
-          return [Words.say("papers.net"), @content["net"]], tax, [Words.say("papers.gross"), @content["gross"]]
-        end
-
-        [
-          [Words.say("papers.gross"), @content["gross"]],
-          [Words.say("papers.tax_in", percent: @content["tax_percent"]), @content["tax"]]
-        ]
-      end
+      def sums = BillContent.sums(@content).map { |_, words, sum| [words, sum] }
     end
   end
 end

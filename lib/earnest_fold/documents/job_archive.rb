@@ -31,13 +31,7 @@ module EarnestFold
         files = {DOCUMENT => document.b, REST => JSON.pretty_generate(rest).b, **images.transform_values(&:b)}
         hashes = files.transform_values { |bytes| Digest::SHA256.hexdigest(bytes) }
         manifest = JSON.pretty_generate("format" => FORMAT, "version" => VERSION, "sha256" => hashes).b
-        made = StringIO.new("".b)
-        Gem::Package::TarWriter.new(made) do |tar|
-          {MANIFEST => manifest, **files}.each do |name, bytes|
-            tar.add_file_simple(name, 0o644, bytes.bytesize) { |entry| entry.write(bytes) }
-          end
-        end
-        made.string
+        Tar.pack(MANIFEST => manifest, **files)
       end
 
       # @param bytes [String]

@@ -11,19 +11,28 @@ module EarnestFold
         @job, @came_in, @images, @work = job, came_in, images, came_in.work
       end
 
+      # @return [Hash] what it says, as plain values: kept where it is handed out
+      def content = {
+        "title" => title, "house" => @job.settled.name, "wanted" => wanted, "notes" => notes
+      }
+
       # @return [String] PDF
       def render
         SlipPdf.new(
-          title: Words.say("slip.title", title: "#{@job.job.title}, #{@work.title}"),
+          title: title,
           house: @job.settled.name,
           wanted: wanted,
           drawing: Drawings::Condition.new(@came_in.hands, @work.reckoning, @came_in.standing).to_s,
-          notes: @came_in.standing.map { |number, note| [number.to_s, Words.noted(@came_in.said(note))] },
+          notes: notes,
           images: @images
         ).render
       end
 
       private
+
+      def title = Words.say("slip.title", title: "#{@job.job.title}, #{@work.title}")
+
+      def notes = @came_in.standing.map { |number, note| [number.to_s, Words.noted(@came_in.said(note))] }
 
       def length_wanted(made)
         ends = [made.curtain.length_from, made.curtain.length_to]

@@ -7,8 +7,8 @@ module EarnestFold
     class Bills
       KINDS = %w[quote order invoice].freeze
       ANSWERS = %w[accepted declined].freeze
-      # What a customer answered, and on which day.
-      Answer = Reckoning::Value.define(:said, :on)
+      # What a customer answered, on which day, and in which name where they said it themselves.
+      Answer = Reckoning::Value.define(:said, :on, :name)
       # `content` is what was written, as plain values; `answer` the last one, nil while there is none.
       Bill = Reckoning::Value.define(:id, :job_id, :kind, :number, :content, :by, :at, :answer) do
         # @return [Boolean] whether a customer answers such a paper
@@ -29,7 +29,7 @@ module EarnestFold
       GROSS = Sequel.lit("(content->>'gross')::numeric")
       # What was answered last.
       ANSWERED = Sequel.lit(
-        "(SELECT row_to_json(one) FROM (SELECT said, \"on\" FROM paper_answers " \
+        "(SELECT row_to_json(one) FROM (SELECT said, \"on\", name FROM paper_answers " \
         "WHERE paper_answers.workroom_id = papers.workroom_id AND paper_answers.paper_id = papers.id " \
         "ORDER BY paper_answers.id DESC LIMIT 1) one) AS answered"
       )
@@ -151,6 +151,14 @@ module EarnestFold
         raise Taken, "#{kind} #{number}"
       end
 
+      # @api private
+      # @param row [Object, nil] as the database gives it
+      # @return [Answer, nil]
+      def self.answer_of(row)
+        answered = row && Records.plain(row)
+        answered && Answer.new(said: answered["said"], on: Date.iso8601(answered["on"]), name: answered["name"])
+      end
+
       private
 
       # Each with its job's title, what was paid there, and whether it is the last invoice of it.
@@ -184,8 +192,7 @@ module EarnestFold
       end
 
       def paper(row)
-        answered = row[:answered] && Records.plain(row[:answered])
-        answer = answered && Answer.new(said: answered["said"], on: Date.iso8601(answered["on"]))
+        answer = Bills.answer_of(row[:answered])
         Bill.new(**row.slice(*Bill.members), content: Records.plain(row[:content]), answer: answer)
       end
     end

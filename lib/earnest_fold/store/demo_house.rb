@@ -87,7 +87,9 @@ module EarnestFold
       def load(reset: false, whole: false, today: Date.today)
         @today = today
         @workroom.transaction do
-          [:papers, :jobs, :cloths, :tapes, :people, :rule_sets].each { |one| @workroom.rows(one).delete } if reset
+          [:papers, :jobs, :customers, :cloths, :tapes, :people, :rule_sets].each do |one|
+            @workroom.rows(one).delete if reset
+          end
           @workroom.rows(:paper_numbers).delete if reset
           Store.db[:accounts].where(Sequel.like(:login, "%#{AT}")).delete if reset
           next false unless [:jobs, :cloths].all? { |table| @workroom.rows(table).empty? }

@@ -20,6 +20,8 @@ module EarnestFold
         :invoiced,
         Records.text(:account, :account),
         Records.text(:dates, :dates),
+        :customer_id,
+        :house_id,
         Sequel[:windows][:id].as(:window_id),
         :room,
         :name,
@@ -149,6 +151,12 @@ module EarnestFold
       # @param version [Integer] of the job, as it was read
       # @raise [Missing, Stale]
       def set_dates(id, dates, version:) = change(id, version: version, dates: Sequel.pg_jsonb(dates))
+
+      # @param customer [Integer, nil] whose it is from now on
+      # @param house [Integer, nil] one of theirs
+      # @raise [Missing] also where the customer or the house isn't there
+      def set_customer(id, customer, house = nil) =
+        @workroom.transaction { change(id, customer_id: customer, house_id: customer && house) }
 
       # The small parts that are to be cut beside the curtains, changed.
       # @yieldparam parts [Array<Hash>] as they are kept
@@ -303,6 +311,8 @@ module EarnestFold
           invoiced: job[:invoiced],
           account: Records.parsed(job[:account]),
           dates: Records.parsed(job[:dates]),
+          customer_id: job[:customer_id],
+          house_id: job[:house_id],
           windows: windows.freeze
         )
       end

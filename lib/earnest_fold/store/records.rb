@@ -18,6 +18,8 @@ module EarnestFold
           :invoiced,
           :account,
           :dates,
+          :customer_id,
+          :house_id,
           :windows
         ) do
           # @return [Array<Treatment>]

@@ -8,7 +8,7 @@ module EarnestFold
       COLOUR = "#c9d2bd"
       PLAIN = {
         id: 0, title: "", version: 0, updated_at: nil, extras: {}, notes: "", archived: false, invoiced: false,
-        account: {}, dates: {}
+        account: {}, dates: {}, customer_id: nil, house_id: nil
       }.freeze
       private_constant :PLAIN
 

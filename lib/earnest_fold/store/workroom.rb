@@ -49,6 +49,18 @@ module EarnestFold
       # @return [Bills]
       def bills = Bills.new(self)
 
+      # @return [Customers]
+      def customers = Customers.new(self)
+
+      # @return [CustomerLinks]
+      def customer_links = CustomerLinks.new(self)
+
+      # @return [JobRest]
+      def job_rest = JobRest.new(self)
+
+      # @return [Slips]
+      def slips = Slips.new(self)
+
       # @return [Diary]
       def diary = Diary.new(self)
 

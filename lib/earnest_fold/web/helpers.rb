@@ -127,7 +127,7 @@ module EarnestFold
       PLACES = {
         "today.title" => [Paths.today],
         "reckon.title" => [Paths.reckon],
-        "layout.jobs" => [Paths.jobs, Paths.import],
+        "layout.jobs" => [Paths.jobs, Paths.import, Paths.customers],
         "layout.cloths" => [Paths.cloths, Paths.shelf, Paths.tapes],
         "diary.title" => [Paths.diary],
         "written.title" => [Paths.written, Paths.logbook],

@@ -33,6 +33,21 @@ module EarnestFold
 
       def measure_sheet = "/measure-sheet"
 
+      def customers = "/customers"
+
+      # @param to [String, nil] what is done with what is known of them
+      def customer(id, to = nil) = under("/customers/#{id}", to)
+
+      # @param key [String] a link's, for a customer
+      # @param to [String, nil] the paper itself
+      def for_customer(key, to = nil) = under("/for/#{key}", to)
+
+      # A link that shows a customer a paper: made, or taken back.
+      def paper_link(job, paper, to) = job(job, "papers/#{paper}/link/#{to}")
+
+      # Slips as they went out.
+      def slips(job, work, to = nil) = under(work(job, work, "slips"), to)
+
       def people = "/people"
 
       # @param to [String, nil] what is done with them

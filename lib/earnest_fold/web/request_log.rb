@@ -11,7 +11,7 @@ module EarnestFold
       # Under this stands the request's own number: what a page says of a fault, the log says too.
       NUMBER = "earnest_fold.number"
       # What lets somebody in by itself is written down nowhere.
-      KEYS = %r{\A(/(?:join|calendar)/).+}
+      KEYS = %r{\A(/(?:join|calendar|for)/).+}
 
       # @param app [#call]
       # @param log [Logger]

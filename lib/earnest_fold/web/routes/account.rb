@@ -11,19 +11,26 @@ module EarnestFold
         post Paths.job(":id", "papers"), :write
         get Paths.paper(":id", ":paper"), :paper
         post Paths.paper_answer(":id", ":paper"), :answer
+        post Paths.paper_link(":id", ":paper", "make"), :make_link
+        post Paths.paper_link(":id", ":paper", "take-back"), :take_back_link
+
+        # Under this a session carries a link for a customer that is told once.
+        LINK = "paper_link"
 
         def show(id, status: 200, **more)
           made = account_of(id)
-          page(
-            :account,
-            Screens::Account.new(
-              made,
-              workroom.bills.of(made.sheet.job.id),
-              following: workroom.bills.following,
-              **more
+          papers = workroom.bills.of(made.sheet.job.id)
+          shown = Screens::Account.new(
+            made,
+            papers,
+            following: workroom.bills.following,
+            addressed: addressed(made.sheet.job, papers),
+            links: Screens::CustomerLinks.new(
+              workroom.customer_links.of_papers(papers.map(&:id)), told: session.delete(LINK), at: request.base_url
             ),
-            status: status
+            **more
           )
+          page(:account, shown, status: status)
         end
 
         def settle(id)
@@ -58,6 +65,18 @@ module EarnestFold
           go(Paths.account(number(id)))
         end
 
+        # The link is told once: only its print is kept.
+        def make_link(id, paper)
+          made = workroom.bills.find(number(id), number(paper))
+          session[LINK] = [made.id, workroom.customer_links.make(paper: made.id)]
+          go(Paths.account(number(id)))
+        end
+
+        def take_back_link(id, paper)
+          workroom.customer_links.take_back(paper: workroom.bills.find(number(id), number(paper)).id)
+          go(Paths.account(number(id)))
+        end
+
         def paper(id, paper)
           written = workroom.bills.find(number(id), number(paper))
           kind = Words.say("papers.kinds.#{written.kind}").downcase
@@ -66,6 +85,13 @@ module EarnestFold
         end
 
         private
+
+        # Whose the job is, as they are written to; else as the last paper was addressed.
+        def addressed(job, papers)
+          return workroom.customers.find(job.customer_id).addressed if job.customer_id
+
+          papers.first&.content&.fetch("customer", "").to_s
+        end
 
         # @return [Work::Account]
         def account_of(id) = Work::Account.new(sheet(id), workroom.bench.clocks(number(id)))

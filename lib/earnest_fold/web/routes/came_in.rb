@@ -7,6 +7,9 @@ module EarnestFold
       class CameIn < Handler
         include FirstScreen
 
+        # Under this a session carries a link for a customer that is told once.
+        LINK = "slip_link"
+
         open_to Access::AT_JOB
         post Paths.job(":id", "alterations"), :take_in, to: Access::MAKERS
         get Paths.came_in(*WORK), :show
@@ -16,6 +19,10 @@ module EarnestFold
         post Paths.came_in(*WORK, "photographs/:photograph/remove"), :remove
         get Paths.came_in(*WORK, "photographs/:photograph.jpg"), :image
         get Paths.work(*WORK, "slip.pdf"), :slip
+        post Paths.slips(*WORK), :hand_out, to: Access::MAKERS
+        get Paths.slips(*WORK, ":slip.pdf"), :slip_handed_out, to: Access::MAKERS
+        post Paths.slips(*WORK, ":slip/link/make"), :make_link, to: Access::MAKERS
+        post Paths.slips(*WORK, ":slip/link/take-back"), :take_back_link, to: Access::MAKERS
 
         def take_in(id)
           form, job = Forms::WindowForm.new(params), sheet(id)
@@ -34,7 +41,13 @@ module EarnestFold
           job = sheet(id)
           entry = altered(job, treatment)
           came_in = Work::CameIn.new(entry, workroom.came_in.notes(entry.id))
-          shown = Screens::CameIn.new(job, came_in, workroom.came_in.photographs(entry.id), **more)
+          slips = workroom.slips.of(entry.id)
+          links = Screens::CustomerLinks.new(
+            workroom.customer_links.of_slips(slips.map(&:id)), told: session.delete(LINK), at: request.base_url
+          )
+          shown = Screens::CameIn.new(
+            job, came_in, workroom.came_in.photographs(entry.id), slips: slips, links: links, **more
+          )
           page(:came_in, shown, status: status)
         end
 
@@ -85,16 +98,54 @@ module EarnestFold
 
         def slip(id, treatment)
           job = sheet(id)
+          filed("application/pdf", job, "-slip.pdf")
+          slip_of(job, altered(job, treatment)).render
+        end
+
+        # The slip as it is now stays so, and a link shows it to the customer.
+        def hand_out(id, treatment)
+          job = sheet(id)
           entry = altered(job, treatment)
+          made = slip_of(job, entry)
+          link_to(workroom.slips.write(entry.id, made.content, made.render))
+          back(id, treatment)
+        rescue Store::Full
+          show(id, treatment, status: 422, problem: :slips_full)
+        end
+
+        def slip_handed_out(id, treatment, slip)
+          sent_as("application/pdf", "slip-#{number(slip)}.pdf")
+          workroom.slips.file(handed_out(id, treatment, slip))
+        end
+
+        def make_link(id, treatment, slip)
+          link_to(handed_out(id, treatment, slip))
+          back(id, treatment)
+        end
+
+        def take_back_link(id, treatment, slip)
+          workroom.customer_links.take_back(slip: handed_out(id, treatment, slip))
+          back(id, treatment)
+        end
+
+        private
+
+        # The link is told once: only its print is kept.
+        def link_to(slip) = session[LINK] = [slip, workroom.customer_links.make(slip: slip)]
+
+        # @return [Integer] of a slip of this work
+        def handed_out(id, treatment, slip)
+          found = workroom.slips.of(altered(desk_sheet(id), treatment).id).find { |one| one.id == number(slip) }
+          found ? found.id : raise(Store::Missing, "no slip #{slip}")
+        end
+
+        def slip_of(job, entry)
           came_in = Work::CameIn.new(entry, workroom.came_in.notes(entry.id))
           images = workroom.came_in.photographs(entry.id).map do |one|
             [workroom.came_in.image(entry.id, one.id), one.words]
           end
-          filed("application/pdf", job, "-slip.pdf")
-          Documents::SlipPaper.new(job, came_in, images).render
+          Documents::SlipPaper.new(job, came_in, images)
         end
-
-        private
 
         def altered(job, treatment)
           job.alterations.find { |entry| entry.id == number(treatment) } ||

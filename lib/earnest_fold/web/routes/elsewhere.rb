@@ -10,8 +10,10 @@ module EarnestFold
 
         def find
           words = params["q"].to_s.strip[0, 80]
-          found = words.empty? ? [[], []] : [workroom.jobs, workroom.cloths].map { |all| all.find_words(words) }
-          page(:find, Screens::Find.new(words, *found))
+          return page(:find, Screens::Find.new(words, [], [], [])) if words.empty?
+
+          found = [workroom.jobs, workroom.cloths].map { |all| all.find_words(words) }
+          page(:find, Screens::Find.new(words, *found, workroom.customers.list(words: words)))
         end
 
         def keys = page(:keys, Screens::Keys.new)

@@ -91,7 +91,7 @@ module EarnestFold
         # What came besides its document, with its works in the document's order.
         def fill(id, archive)
           works = Work::Export.order(workroom.jobs.find(id))
-          Store::JobRest.new(workroom).fill(id, works, archive.rest, archive.images)
+          workroom.job_rest.fill(id, works, archive.rest, archive.images)
         end
 
         def listed(page, **more) =

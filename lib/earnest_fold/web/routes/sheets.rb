@@ -48,7 +48,7 @@ module EarnestFold
 
         # The job whole: with what its document doesn't say.
         def archive(id)
-          job, rest, pictures = sheet(id), Store::JobRest.new(workroom), {}
+          job, rest, pictures = sheet(id), workroom.job_rest, {}
           told = rest.of(job.job, Work::Export.order(job.job)) do |picture|
             "photographs/#{pictures.size + 1}.jpg".tap { |file| pictures[file] = rest.image(picture) }
           end

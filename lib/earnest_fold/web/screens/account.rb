@@ -15,14 +15,20 @@ module EarnestFold
         StepShare = Reckoning::Value.define(:title, :minutes, :clocked)
 
         attr_reader :sheet, :papers, :form
+        # @return [String] for whom the next paper is
+        attr_reader :addressed
+        # @return [CustomerLinks]
+        attr_reader :links
 
         # @param account [Work::Account]
         # @param papers [Array<Store::Bills::Bill>] the last first
         # @param form [Forms::AccountForm, nil] with what could not be taken
         # @param problem [Symbol, nil] what stood in the way of a paper
-        def initialize(account, papers, form: nil, problem: nil, following: {})
+        # @param following [Hash{String => Integer}] the number that the next paper of each kind takes
+        def initialize(account, papers, links:, addressed: "", form: nil, problem: nil, following: {})
           @account, @sheet, @papers, @form, @problem, @following =
             account, account.sheet, papers, form, problem, following
+          @addressed, @links = addressed, links
         end
 
         def job = sheet.job
@@ -139,7 +145,8 @@ module EarnestFold
         # @param paper [Store::Bills::Bill] that was answered
         # @return [String] "accepted 23 Nov 2026"
         def answered(paper) =
-          "#{Words.say("papers.answered.#{paper.answer.said}")} #{Words.date(paper.answer.on, :dated)}"
+          [Words.say("papers.answered.#{paper.answer.said}"), Words.date(paper.answer.on, :dated), paper.answer.name]
+            .reject { |part| part.to_s.empty? }.join(" ")
 
         # @return [Array<String>] the papers that can be written
         def kinds_of_bill = Store::Bills::KINDS

@@ -5,14 +5,14 @@ module EarnestFold
     module Screens
       # One field as a view shows it: what stands in it, what it is called, and what is wrong with it.
       Field = Reckoning::Value.define(
-        :path, :label, :text, :problem, :hint, :options, :rule, :now, :offer, :stop, :taken
+        :path, :label, :text, :problem, :hint, :options, :rule, :now, :offer, :stop, :taken, :most
       ) do
         # `now` is what stands in the store, where that may be something else than what is shown; `offer` what was
         # perhaps meant; `stop` what can't be made for as long as it says what it says; `taken` what it is taken as
-        # while nobody says anything.
+        # while nobody says anything; `most` how many letters it takes.
         def self.of(
           path:, label:, text:, problem: nil, hint: nil, options: nil, rule: nil, now: text, offer: nil, stop: nil,
-          taken: nil
+          taken: nil, most: Reckoning::FieldKinds::Kind::LONGEST_TYPED
         )
           new(
             path: path,
@@ -25,7 +25,8 @@ module EarnestFold
             now: now,
             offer: offer,
             stop: stop,
-            taken: taken
+            taken: taken,
+            most: most
           )
         end
 

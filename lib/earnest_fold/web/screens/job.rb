@@ -6,13 +6,16 @@ module EarnestFold
       # A job's first screen: its windows with their state, and what it needs of each cloth.
       class Job
         attr_reader :sheet, :typed, :problem, :altering
+        # @return [ForWhom, nil] nil for whoever doesn't see customers
+        attr_reader :whom
 
         # @param sheet [Work::Job]
         # @param outlook [Work::Outlook] of it
         # @param problem [Symbol, nil] what stood in the way of a new window
         # @param altering [Symbol, nil] or of somebody's own curtain
-        def initialize(sheet, outlook, typed: {}, problem: nil, altering: nil, dates: nil, notes: nil, books: true)
-          @outlook, @books = outlook, books
+        def initialize(sheet, outlook, typed: {}, problem: nil, altering: nil, dates: nil, notes: nil, books: true,
+          whom: nil)
+          @outlook, @books, @whom = outlook, books, whom
           @dates = dates || Forms::DatesForm.new(sheet.job, nil)
           @notes = notes || Forms::NotesForm.new(sheet.job, nil)
           @sheet, @typed, @problem, @altering = sheet, typed, problem, altering

@@ -93,6 +93,8 @@ module EarnestFold
         Routes::Outside,
         Routes::SigningIn,
         Routes::People,
+        Routes::ForCustomer,
+        Routes::Customers,
         Routes::Elsewhere,
         Routes::Today,
         Routes::Reckon,

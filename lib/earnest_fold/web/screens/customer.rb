@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # All that is known of a customer, and what was made for them.
+      class Customer
+        # What may be asked of them, what they said of it last, nil where nobody asked.
+        Asked = Reckoning::Value.define(:sort, :words, :given, :told)
+
+        # @param form [Forms::CustomerForm]
+        # @return [Array<Field>]
+        def self.fields(form) =
+          Forms::CustomerForm::NAMES.map do |name|
+            Field.of_form(form, name, label: Words.say("customer.fields.#{name}"), unit: Reckoning::Units::CM)
+              .with(most: form.kind(name).longest)
+          end
+
+        # @param known [Work::Customer]
+        # @param today [Date]
+        # @param may_forget [Boolean] whether whoever looks may have them forgotten
+        # @param form [Forms::CustomerForm, nil] with what couldn't be taken
+        # @param house_problem [Symbol, nil] what stood in the way of a house
+        # @param notice [Symbol, nil]
+        def initialize(known, today:, may_forget:, form: nil, house_problem: nil, notice: nil)
+          @known, @today, @may_forget, @house_problem, @notice = known, today, may_forget, house_problem, notice
+          @form = form || Forms::CustomerForm.new(known.customer, nil)
+        end
+
+        def customer = @known.customer
+
+        def page_title = customer.name
+
+        def fields = Customer.fields(@form)
+
+        def both_versions = @form.clashes
+
+        def houses = @known.houses
+
+        # @return [Boolean] whether one more can be kept
+        def room_for_house? = houses.size < Store::Customers::MOST_HOUSES
+
+        def house_problem = @house_problem && Words.say("form_problems.#{@house_problem}")
+
+        def notice = @notice && Words.say("customer.notices.#{@notice}")
+
+        # @return [Array<Asked>]
+        def consents =
+          Store::Customers::CONSENTS.map do |sort|
+            said = @known.consents.find { |one| one.sort == sort }
+            Asked.new(sort: sort, words: Words.say("customer.consents.#{sort}"), given: said&.given, told: told(said))
+          end
+
+        # @return [Array<Store::Customers::Customer>] who may be the same
+        def doubles = @known.doubles
+
+        # @return [String] by what two who are called alike are told apart
+        def apart(other) = [other.phone, other.mail, other.address.lines.first.to_s.strip].reject(&:empty?).join(" · ")
+
+        # @return [Array<Work::Customer::OfJob>]
+        def jobs = @known.jobs
+
+        # @param made [Work::Customer::Made]
+        # @return [String] "Pencil pleat, of Harbour stripe, batch H4"
+        def told_of(made)
+          altered = made.sort == Work::Station::ALTERED
+          kind = made.kind && Words.say("#{altered ? "alterations" : "headings"}.#{made.kind}")
+          batches = made.batches.empty? ? nil : Words.say("customer.batches", batches: made.batches.join(", "))
+          [kind, made.cloth && Words.say("customer.of_cloth", cloth: made.cloth), batches].compact.join(", ")
+        end
+
+        def may_forget? = @may_forget
+
+        # @return [Array<String>] what of theirs goes where they are forgotten, and what stays
+        def goes
+          outlook = @known.forgetting
+          counted = outlook.to_h.except(:invoices).select { |_, count| count.positive? }
+          told = counted.map { |name, count| Words.say("customer.goes.#{name}", count: count) }
+          told << Words.say("customer.goes.invoices", count: outlook.invoices) if outlook.invoices.positive?
+          told
+        end
+
+        private
+
+        def told(said)
+          return Words.say("customer.not_asked") unless said
+
+          Words.say(said.given ? "customer.given" : "customer.not_given", day: Words.date(said.on, :dated), by: said.by)
+        end
+      end
+    end
+  end
+end

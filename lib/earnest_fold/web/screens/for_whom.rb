@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # For whom a job is, as its first screen shows it.
+      class ForWhom
+        # @return [Store::Customers::Customer, nil]
+        attr_reader :customer
+        # @return [Array<Store::Customers::House>] theirs
+        attr_reader :houses
+        # @return [Array<String>] those to choose from
+        attr_reader :names
+
+        # @param house [Integer, nil] where the job is
+        # @param form [Forms::ForWhomForm, nil] with what couldn't be taken
+        def initialize(customer, house, houses, names, form)
+          @customer, @house, @houses, @names, @form = customer, house, houses, names, form
+        end
+
+        # @return [String] the name that is typed or kept
+        def name = @form ? @form.name : customer&.name.to_s
+
+        def problem = @form&.problem && Words.say("form_problems.#{@form.problem}")
+
+        # @return [Array<Store::Customers::Customer>] several who are called as it was typed
+        def several = @form ? @form.named : []
+
+        # @return [Store::Customers::House, nil]
+        def house = houses.find { |one| one.id == @house }
+
+        def chosen?(one) = one.id == @house
+
+        # @return [String] by what they are told apart
+        def apart(other) = [other.phone, other.mail, other.address.lines.first.to_s.strip].reject(&:empty?).join(" · ")
+      end
+    end
+  end
+end

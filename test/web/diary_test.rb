@@ -150,6 +150,23 @@ class DiaryStationTest < WebTest
     assert_equal 404, last_response.status
   end
 
+  def test_the_week_of_whoever_hangs_is_what_is_hung_and_where
+    tern = workroom.customers.add(name: "Wenna Tern", phone: "01555 0177", address: "3 Weir Cottages")
+    house = workroom.customers.add_house(tern, name: "Sail loft")
+    workroom.jobs.set_customer(diary.laid(hanging: true).first.job, tern, house)
+    env SignedIn::KEY, SignedIn.owner(workroom).with(role: "fitter", books: false)
+    hung = diary.laid(hanging: true)
+    get "/diary?week=#{diary.time(hung.first.from).to_date.iso8601}"
+    assert_match(/Wenna Tern · 01555 0177 · Sail loft · 3 Weir Cottages/, text)
+    refute_match(/Cutting table|Press the hem|move/i, text)
+    refute_includes last_response.body, %(href="/books")
+    links = last_response.body.scan(%r{href="(/jobs/[^"#]+)}).flatten.uniq
+    refute_empty links
+    links.each { |path| assert_equal 200, get(path).status, path }
+    get "/diary.ics"
+    assert_equal hung.sum { |one| diary.days(one).size }, Icalendar::Calendar.parse(last_response.body).first.events.size
+  end
+
   def test_other_calendars_read_it
     get "/diary.ics"
     assert_equal "text/calendar", last_response.headers["Content-Type"].split(";").first

@@ -5,17 +5,19 @@ module EarnestFold
     # The diary for the wall and for other calendars.
     class DiaryPapers
       # @param diary [Work::Diary]
-      def initialize(diary)
-        @diary = diary
+      # @param hanging [Boolean] what is hung alone
+      def initialize(diary, hanging: false)
+        @diary, @hanging = diary, hanging
       end
 
       # @return [Array<Calendar::Event>] one for each day that a stretch of work lies on
-      def events = @diary.plan.placed.flat_map { |placed| @diary.days(placed).map { |day| event(placed, *day) } }
+      def events =
+        @diary.laid(hanging: @hanging).flat_map { |placed| @diary.days(placed).map { |day| event(placed, *day) } }
 
       # @param day [Date, nil] any of the week
       # @return [String] PDF: the work of each day of a week
       def wall(day)
-        week = Work::Week.new(@diary, day)
+        week = Work::Week.new(@diary, day, hanging: @hanging)
         days = week.days.to_h { |date| [Words.day(date), week.stretches(date).map { |one| row(week, one) }] }
         WallPdf.new(Words.say("diary.wall_title", day: Words.date(week.monday, :long)), days).render
       end

@@ -23,6 +23,8 @@ module EarnestFold
       Consent = Reckoning::Value.define(:sort, :given, :on, :by)
       # One of a list: where their houses are called what, and of how many jobs.
       InList = Reckoning::Value.define(:customer, :houses, :jobs)
+      # Where a job is hung, and who is rung first.
+      Whereabouts = Reckoning::Value.define(:name, :phone, :house, :address)
       # A job of theirs, as a list tells of it.
       OfJob = Reckoning::Value.define(:id, :title, :house_id, :archived, :invoiced, :updated_at)
 
@@ -115,6 +117,21 @@ module EarnestFold
             .select(*OfJob.members).map { |row| OfJob.new(**row) }
         end
 
+      # @param jobs [Array<Integer>]
+      # @return [Hash{Integer => Whereabouts}] of those of which it is said whose they are
+      def of_jobs(jobs)
+        return {} if jobs.empty?
+
+        Store.guard do
+          @workroom.rows(:jobs).where(Sequel[:jobs][:id] => jobs)
+            .join(:customers, workroom_id: :workroom_id, id: :customer_id)
+            .left_join(:customer_houses, workroom_id: Sequel[:jobs][:workroom_id], id: Sequel[:jobs][:house_id])
+            .select_map([Sequel[:jobs][:id], Sequel[:customers][:name], :phone, Sequel[:customer_houses][:name],
+              Sequel[:customer_houses][:address], Sequel[:customers][:address]])
+            .to_h { |id, name, phone, house, there, theirs| [id, whereabouts(name, phone, house, there, theirs)] }
+        end
+      end
+
       # @param customer [Customer]
       # @return [Array<Customer>] others who may be the same: called so, or reached so
       def doubles(customer)
@@ -156,6 +173,11 @@ module EarnestFold
         at_house = @workroom.rows(:customer_houses).where(Sequel.like(:words, part)).select(:customer_id)
         those.where(Sequel.|(Sequel.like(Sequel[:customers][:words], part), {Sequel[:customers][:id] => at_house}))
       end
+
+      # A house without an address of its own is where the customer is.
+      def whereabouts(name, phone, house, there, theirs) = Whereabouts.new(
+        name: name, phone: phone, house: house.to_s, address: there.to_s.empty? ? theirs : there
+      )
 
       def record(row) = Customer.new(**row.slice(*Customer.members))
     end

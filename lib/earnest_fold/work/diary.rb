@@ -14,7 +14,9 @@ module EarnestFold
       # waits for is there (nil: it waits for nothing).
       About = Reckoning::Value.define(:sheet, :entry, :steps, :awaited) do
         # @return [String] of which work it is; hanging is the whole job's
-        def whose = steps.empty? ? sheet.job.title : "#{entry.title}, #{sheet.job.title}"
+        def whose = hanging? ? sheet.job.title : "#{entry.title}, #{sheet.job.title}"
+
+        def hanging? = steps.empty?
       end
       # A job's dates as they are kept.
       DATES = %w[promised cloth parts].freeze
@@ -58,6 +60,10 @@ module EarnestFold
 
       # @return [Reckoning::Diary::Plan]
       def plan = @plan ||= D::Plan.new(@jobs, rules, now.to_date, now: minutes_over)
+
+      # @param hanging [Boolean] what is hung alone
+      # @return [Array<Reckoning::Diary::Laid>]
+      def laid(hanging: false) = hanging ? plan.placed.select { |one| about(one.task.key).hanging? } : plan.placed
 
       # @param key [String] of a task
       # @return [About]

@@ -11,8 +11,9 @@ module EarnestFold
 
       # @param diary [Diary]
       # @param day [Date, nil] any of it; nil for the first that is laid
-      def initialize(diary, day = nil)
-        @diary = diary
+      # @param hanging [Boolean] what is hung alone: the week of whoever hangs
+      def initialize(diary, day = nil, hanging: false)
+        @diary, @hanging = diary, hanging
         @monday = (day || diary.plan.calendar.first).then { |date| date - (date.cwday - 1) }
       end
 
@@ -35,8 +36,7 @@ module EarnestFold
       def by_day =
         @by_day ||=
           diary
-            .plan
-            .placed
+            .laid(hanging: @hanging)
             .flat_map { |placed| of(placed) }
             .sort_by { |one| [one.date, one.from] }
             .group_by(&:date)

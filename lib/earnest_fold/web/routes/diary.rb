@@ -19,7 +19,9 @@ module EarnestFold
           shown = Screens::Diary.new(
             diary,
             week: params["week"],
-            others: workroom.diary.without_a_day,
+            others: may?(Access::MAKERS) ? workroom.diary.without_a_day : [],
+            hanging: hangs?,
+            whereabouts: workroom.customers.of_jobs(diary.sheets.map { |sheet| sheet.job.id }),
             typed: typed,
             **more
           )
@@ -54,7 +56,7 @@ module EarnestFold
 
         def calendar
           attachment("diary.ics") if params["file"] == "yes"
-          told(diary, house)
+          told(diary, house, hanging: hangs?)
         end
 
         # Whoever has the address has the week, as long as they whose it is may see it.
@@ -63,21 +65,24 @@ module EarnestFold
           raise Store::Missing, "no such calendar" unless theirs && Access::WEEK.roles.include?(role)
 
           settled = theirs.house.read
-          told(Work::Diary.of(theirs, settled, Time.now), settled)
+          told(Work::Diary.of(theirs, settled, Time.now), settled, hanging: role == Store::People::FITTER)
         end
 
         def wall
           sent_as("application/pdf", "wall.pdf")
-          Documents::DiaryPapers.new(diary).wall(Reckoning::FieldKinds::DateKind.date(params["week"]))
+          Documents::DiaryPapers.new(diary, hanging: hangs?).wall(Reckoning::FieldKinds::DateKind.date(params["week"]))
         end
 
         private
 
         # @return [String] a calendar
-        def told(diary, house)
+        def told(diary, house, hanging:)
           content_type("text/calendar")
-          Documents::Calendar.new(Documents::DiaryPapers.new(diary).events, diary.rules.zone, house.name).text
+          Documents::Calendar.new(Documents::DiaryPapers.new(diary, hanging: hanging).events, diary.rules.zone, house.name).text
         end
+
+        # The week of whoever hangs is what is hung.
+        def hangs? = who.role == Store::People::FITTER
 
         def diary = @diary ||= Work::Diary.of(workroom, house, Time.now)
       end

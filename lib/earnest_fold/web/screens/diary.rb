@@ -17,11 +17,13 @@ module EarnestFold
         # @param diary [Work::Diary]
         # @param week [String, nil] a day of the week that is looked at
         # @param others [Array<Array(Integer, String)>] jobs that could be put in: id and title
+        # @param hanging [Boolean] what is hung alone, for whoever hangs and moves nothing
+        # @param whereabouts [Hash{Integer => Store::Customers::Whereabouts}] by job
         # @param problem [Symbol, nil] what stood in the way of a move, and `typed` what was asked
-        def initialize(diary, week: nil, others: [], problem: nil, typed: {})
-          @diary, @others, @typed = diary, others, typed
+        def initialize(diary, week: nil, others: [], hanging: false, whereabouts: {}, problem: nil, typed: {})
+          @diary, @others, @hanging, @whereabouts, @typed = diary, others, hanging, whereabouts, typed
           @problem = problem && Words.say("form_problems.#{problem}")
-          @week = Work::Week.new(diary, Reckoning::FieldKinds::DateKind.date(week))
+          @week = Work::Week.new(diary, Reckoning::FieldKinds::DateKind.date(week), hanging: hanging)
         end
 
         def_delegators :@week, :monday, :days, :stretches
@@ -32,7 +34,26 @@ module EarnestFold
 
         # What changes only with the diary itself.
         # @yieldreturn [String]
-        def shown(part, &block) = Fragments.of(diary, part, monday, &block)
+        def shown(part, &block) = Fragments.of(diary, part, monday, hanging?, @whereabouts, &block)
+
+        # @return [Boolean] whether it is the week of whoever hangs
+        def hanging? = @hanging
+
+        # @param placed [Reckoning::Diary::Laid]
+        # @return [String, nil] where one goes to hang, and who is rung first
+        def where(placed)
+          there = @whereabouts[placed.job] if about(placed).hanging?
+          there && [there.name, there.phone, there.house, there.address.tr("\n", ",")].reject(&:empty?).join(" · ")
+        end
+
+        # @param promise [Promise]
+        # @return [String, nil] where whoever looks goes on: to the job, or to where it hangs
+        def on(promise)
+          return "#{Paths.job(promise.sheet.job.id)}#in-diary" unless hanging?
+
+          first = promise.sheet.works.find(&:reckoning)
+          first && Paths.station(promise.sheet.job.id, first.id, "hanging")
+        end
 
         def page_title = Words.say("diary.title")
 
@@ -72,7 +93,7 @@ module EarnestFold
         def path(placed)
           about = about(placed)
           place = [about.sheet.job.id, about.entry.id]
-          about.steps.empty? ? Paths.station(*place, "hanging") : Paths.bench(*place, about.steps.first.name)
+          about.hanging? ? Paths.station(*place, "hanging") : Paths.bench(*place, about.steps.first.name)
         end
 
         # @return [String] "8:30–10:15"

@@ -45,7 +45,8 @@ class RacesTest < EarnestFoldTest
     key = workroom.customer_links.make(paper: workroom.bills.write(job, "quote", content).id)
     answers = at_once do |hand, number|
       hand.get "/for/#{key}"
-      send_form(hand, "/for/#{key}", "said" => number.even? ? "accepted" : "declined", "name" => "Hand #{number}").status
+      said = number.even? ? "accepted" : "declined"
+      send_form(hand, "/for/#{key}", "said" => said, "name" => "Hand #{number}").status
     end
     assert_equal({303 => 1, 409 => HANDS - 1}, answers.tally)
     assert_equal 1, workroom.rows(:paper_answers).where(paper_id: workroom.bills.of(job).first.id).count

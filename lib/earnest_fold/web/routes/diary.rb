@@ -78,7 +78,8 @@ module EarnestFold
         # @return [String] a calendar
         def told(diary, house, hanging:)
           content_type("text/calendar")
-          Documents::Calendar.new(Documents::DiaryPapers.new(diary, hanging: hanging).events, diary.rules.zone, house.name).text
+          events = Documents::DiaryPapers.new(diary, hanging: hanging).events
+          Documents::Calendar.new(events, diary.rules.zone, house.name).text
         end
 
         # The week of whoever hangs is what is hung.

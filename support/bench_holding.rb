@@ -269,7 +269,7 @@ module Holding
 
     def initialize(house, browser, number)
       @browser, @number = browser, number
-      jobs = house.workroom.jobs.list.map { |line| house.workroom.jobs.find(line.id) }
+      jobs = house.workroom.jobs.list.sort_by(&:id).map { |line| house.workroom.jobs.find(line.id) }
       @works = jobs.select { |job| job.unit == "cm" }.flat_map do |job|
         job.treatments.select { |made| made.sort == "made" }.map { |made| "/jobs/#{job.id}/treatments/#{made.id}" }
       end

@@ -128,6 +128,17 @@ def set_up_key(workroom)
   workroom.invitations.make(owner)
 end
 
+# For Prometheus, on this machine alone, whoever else the house is open to.
+def metrics_at(number)
+  stop_with("METRICS_PORT is #{number}: it must be a number like 9464.") unless number.match?(/\A\d{2,5}\z/)
+  app = ->(env) { EarnestFold::Web::Metrics::TOLD.call(env) }
+  puma = Puma::Server.new(app, nil, min_threads: 1, max_threads: 2, log_writer: Puma::LogWriter.null)
+  puma.add_tcp_listener("127.0.0.1", Integer(number, 10))
+  puma.tap(&:run)
+rescue Errno::EADDRINUSE
+  stop_with("Port #{number} (METRICS_PORT) is taken by somebody else.")
+end
+
 def warn_at(words) = warn("#{Time.now.strftime("%F %T")} #{words}")
 
 make_folder
@@ -195,6 +206,7 @@ begin
     puma.quiet
   end
   $stdout.sync = true
+  metrics = ENV["METRICS_PORT"] && metrics_at(ENV["METRICS_PORT"])
   server&.watched { |words| warn_at(words) }
   copy_nightly(ENV["DATABASE_URL"])
   worker = worker_beside(ENV["DATABASE_URL"]).start { |words| warn_at(words) }
@@ -225,6 +237,7 @@ rescue => error
   status = 1
 ensure
   worker&.stop
+  metrics&.stop(true)
   EarnestFold::Store.disconnect if defined?(EarnestFold::Store)
   server&.stop
 end

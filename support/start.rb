@@ -218,6 +218,7 @@ begin
     puts "Nobody signs in yet. The first owner comes in by http://127.0.0.1:#{number}/join/#{first_key}" if first_key
   end
   ENV["REQUEST_LOG"] ||= File.join(ROOT, "var", "requests.log")
+  ENV["DOOR_LOG"] ||= File.join(ROOT, "var", "door.log")
   Puma::Launcher.new(
     configuration,
     events: events,

@@ -6,6 +6,11 @@ require "web_test_helper"
 
 # For whom the workroom works, from a name alone to everything that can be said; and what a customer sees by a link.
 class CustomersPagesTest < WebTest
+  def setup
+    super
+    workroom.rows(:paper_numbers).delete
+  end
+
   def test_a_name_is_enough_all_the_way
     assert_equal 200, get("/customers").status
     assert_match(/Nobody yet/, text)

@@ -22,6 +22,7 @@ class RacesTest < EarnestFoldTest
     S.db[:accounts].exclude(id: @before).delete
     workroom.rows(:people).where(id: @wyn).delete
     [:papers, :jobs].each { |table| workroom.rows(table).where(by_us(table)).delete }
+    workroom.rows(:paper_numbers).delete
   end
 
   def test_of_two_who_take_one_invitation_one_is_in

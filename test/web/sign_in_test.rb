@@ -211,6 +211,38 @@ class SignInTest < WebTest
     assert_equal 200, last_response.status
   end
 
+  def test_who_may_what_is_changed_by_whoever_is_sure_to_be_they
+    joined
+    neap = workroom.people.add("Neap Tolley", role: "maker")
+    send_plainly("/people/#{neap}", "role" => "fitter")
+    assert_equal ["fitter", 303], [workroom.people.find(neap).role, last_response.status]
+    an_hour_later do
+      send_plainly("/people/#{neap}", "role" => "owner", "books" => "yes")
+      assert_equal 422, last_response.status
+      assert_match(/Is it still you/, text)
+      assert_includes last_response.body, %(type="hidden" name="role" value="owner")
+      send_plainly("/people/#{neap}", "role" => "owner", "your_password" => "not the one at all")
+      assert_match(/That isn't your password/, text)
+      assert_equal "fitter", workroom.people.find(neap).role
+      send_plainly("/people/#{neap}", "role" => "owner", "your_password" => PASSWORD)
+      assert_equal ["owner", 303], [workroom.people.find(neap).role, last_response.status]
+      send_plainly("/people/#{neap}", "role" => "apprentice")
+      assert_equal "apprentice", workroom.people.find(neap).role
+    end
+  end
+
+  def test_a_session_that_was_left_open_guesses_no_oftener_than_anybody
+    joined
+    neap = workroom.people.add("Neap Tolley", role: "maker")
+    an_hour_later do
+      10.times { send_plainly("/people/#{neap}/remove", "your_password" => "not the one at all") }
+      S.db[:account_lockouts].update(deadline: Time.now + 60)
+      send_plainly("/people/#{neap}/remove", "your_password" => PASSWORD)
+      assert_equal 422, last_response.status
+    end
+    assert_equal "Neap Tolley", workroom.people.find(neap).name
+  end
+
   def test_the_demo_house_is_open_by_a_touch_here_alone
     S::DemoHouse.new(workroom).load(reset: true, whole: true)
     get "/me/sign-in"
@@ -252,6 +284,9 @@ class SignInTest < WebTest
   end
 
   private
+
+  # By the application's clock; the database's goes on.
+  def an_hour_later(&block) = Time.now.then { |now| Time.stub(:now, now + 3600, &block) }
 
   def path_led_to = last_response["Location"].to_s.sub(%r{\Ahttp://[^/]+}, "")
 

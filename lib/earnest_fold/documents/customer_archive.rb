@@ -8,7 +8,7 @@ module EarnestFold
     # their jobs as JSON, the papers and slips that went out as PDF, and the photographs of their curtains.
     class CustomerArchive
       # @param workroom [Object] what is kept of it
-      # @param known [Work::Customer]
+      # @param known [Work::KnownCustomer]
       # @yieldparam at [Time] when a paper went out
       # @yieldreturn [String] the day, as it stood on it
       def initialize(workroom, known, &day)

@@ -5,7 +5,8 @@ module EarnestFold
     # How the whole house stands, whatever workroom: for whoever looks after the machine. Nobody's rows are told.
     module Counts
       ERRANDS = "SELECT state, count(*) FROM errands GROUP BY state"
-      private_constant :ERRANDS
+      AGE = Sequel.lit("extract(epoch FROM now() - max(at))")
+      private_constant :ERRANDS, :AGE
 
       module_function
 
@@ -15,13 +16,12 @@ module EarnestFold
       def now
         Store.guard do
           errands = Store.db.fetch(ERRANDS).to_h { |row| row.values_at(:state, :count) }
-          copied = Store.db[:copies].max(:at)
           {
             errands_waiting: errands.fetch("waiting", 0),
             errands_running: errands.fetch("running", 0),
             errands_failed: errands.fetch("failed", 0),
             devices: Store.db[:account_active_session_keys].count,
-            copy_age: copied && (Time.now - copied)
+            copy_age: Store.db[:copies].get(AGE)&.to_i
           }.compact
         end
       end

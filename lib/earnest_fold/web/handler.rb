@@ -9,8 +9,9 @@ module EarnestFold
     class Handler
       extend Forwardable
 
-      # One of its routes: the verb, the address, the method that answers, what that is given first, and who may.
-      Route = Reckoning::Value.define(:verb, :path, :action, :given, :to)
+      # One of its routes: the verb, the address, the method that answers, what that is given first, who may, and
+      # whether they are asked for their password before.
+      Route = Reckoning::Value.define(:verb, :path, :action, :given, :to, :sure)
 
       SEE_OTHER = 303
       # The job and the work of an address.
@@ -29,10 +30,11 @@ module EarnestFold
         # @param given [Array] what it takes before them
         # @param to [Access] who may
         def get(path, action, *given, to: access) =
-          routes << Route.new(verb: :get, path: path, action: action, given: given, to: to)
+          routes << Route.new(verb: :get, path: path, action: action, given: given, to: to, sure: false)
 
-        def post(path, action, *given, to: access) =
-          routes << Route.new(verb: :post, path: path, action: action, given: given, to: to)
+        # @param sure [Boolean] whether they are asked for their password before
+        def post(path, action, *given, to: access, sure: false) =
+          routes << Route.new(verb: :post, path: path, action: action, given: given, to: to, sure: sure)
 
         # @return [Access] an owner's and a maker's, where it isn't said
         def access = @access || Access::MAKERS
@@ -84,6 +86,7 @@ module EarnestFold
       # @param route [Route]
       # @return [Handler] self, where whoever is signed in may
       def admitted(route)
+        @app.known_for_sure if route.sure && route.to.admits?(who, nil)
         lent = of_a_job?(route) ? -> { workroom.people.lent(who.person_id).include?(params["id"].to_s.to_i) } : nil
         return self if route.to.admits?(who, lent)
         raise Store::Missing, "not lent" if lent && route.to.lends?(who)
@@ -92,6 +95,9 @@ module EarnestFold
       end
 
       private
+
+      # What happened at the door, or who was let do what.
+      def noted(what, **facts) = DoorLog.note(request.env, what, **facts)
 
       # @return [String] what sessions, keys and codes are printed with
       def secret = @app.settings.sessions.fetch(:secret)

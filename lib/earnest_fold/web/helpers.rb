@@ -34,7 +34,10 @@ module EarnestFold
 
       # Whoever isn't signed in is asked to; what a page keeps waits for it. Whoever is may not.
       def turned_away
-        return failure(403, :not_yours) if who
+        if who
+          DoorLog.note(request.env, :not_theirs, path: request.path_info)
+          return failure(403, :not_yours)
+        end
         return failure(401) unless request.get? && !htmx?
 
         session[Access::ASKED] = request.fullpath[0, LONGEST_ASKED]

@@ -40,6 +40,9 @@ module EarnestFold
         )
       end
 
+      # @return [String] from where a request comes
+      def self.from(env) = env["REMOTE_ADDR"].to_s[/\A[\h.:]+\z/].to_s
+
       def call(env)
         started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         env[NUMBER] = SecureRandom.hex(4)
@@ -60,7 +63,7 @@ module EarnestFold
       # Whose it was, by numbers: of the workroom, and of the person in it; where nobody was, from where.
       def whose(env)
         who = env[Access::WHO]
-        who ? "#{who.workroom_id}/#{who.person_id}  " : "-/#{env["REMOTE_ADDR"].to_s[/\A[\h.:]+\z/]}  "
+        who ? "#{who.workroom_id}/#{who.person_id}  " : "-/#{RequestLog.from(env)}  "
       end
 
       def trouble(env)

@@ -19,7 +19,7 @@ module EarnestFold
         post Paths.customer(":customer", "consents"), :consent
         post Paths.customer(":customer", "merge"), :merge
         get Paths.customer(":customer", "known.tar"), :known, to: Access::BOOKS
-        post Paths.customer(":customer", "forget"), :forget, to: Access::OWNERS
+        post Paths.customer(":customer", "forget"), :forget, to: Access::OWNERS, sure: true
         post Paths.job(":id", "customer"), :of_job
 
         def all(status: 200, **more)
@@ -36,7 +36,7 @@ module EarnestFold
         end
 
         def show(id, status: 200, **more)
-          known = Work::Customer.new(workroom, number(id))
+          known = Work::KnownCustomer.new(workroom, number(id))
           shown = Screens::Customer.new(known, today: clock.today, may_forget: may?(Access::OWNERS), **more)
           page(:customer, shown, status: status)
         end
@@ -91,7 +91,8 @@ module EarnestFold
 
         # All that is known of them, to be handed to them.
         def known(id)
-          customer = Work::Customer.new(workroom, number(id))
+          customer = Work::KnownCustomer.new(workroom, number(id))
+          noted(:customer_handed_out, customer: customer.customer.id)
           sent_as(TAR, "customer-#{customer.customer.id}.tar")
           Documents::CustomerArchive.new(workroom, customer) { |at| clock.long_day(at) }.pack
         end
@@ -100,6 +101,7 @@ module EarnestFold
           return show(id, status: 422, notice: :say_forget) unless params["sure"] == "yes"
 
           Store::Forgetting.new(workroom).forget(number(id)) { |job| Words.say("customer.job_of_nobody", number: job) }
+          noted(:customer_forgotten, customer: number(id))
           go(Paths.customers)
         end
 

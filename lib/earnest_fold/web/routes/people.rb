@@ -10,12 +10,12 @@ module EarnestFold
 
         open_to Access::OWNERS
         get Paths.people, :all
-        post Paths.people, :add
+        post Paths.people, :add, sure: true
         get Paths.person(":person"), :show
-        post Paths.person(":person"), :change
-        post Paths.person(":person", "invite"), :invite
+        post Paths.person(":person"), :change, sure: true
+        post Paths.person(":person", "invite"), :invite, sure: true
         post Paths.person(":person", "lent"), :lend
-        post Paths.person(":person", "remove"), :remove
+        post Paths.person(":person", "remove"), :remove, sure: true
         get Paths.you, :you, to: Access::HOUSE
         post Paths.you_at, :change_workroom, to: Access::HOUSE
         post Paths.end_device, :end_device, to: Access::HOUSE
@@ -29,7 +29,9 @@ module EarnestFold
           form = Forms::PersonForm.new(params)
           return all(status: 422, form: form) unless form.valid?
 
-          go(Paths.person(workroom.people.add(form.name, role: form.role, books: form.books)))
+          made = workroom.people.add(form.name, role: form.role, books: form.books)
+          noted(:person_added, person: made, role: form.role, books: form.books)
+          go(Paths.person(made))
         end
 
         def show(id, status: 200, notice: nil)
@@ -50,6 +52,7 @@ module EarnestFold
           return show(id, status: 422, notice: form.problem) unless form.valid?
 
           workroom.people.change(number(id), role: form.role, books: form.books)
+          noted(:role_changed, person: number(id), role: form.role, books: form.books)
           go(Paths.person(number(id)))
         rescue Store::OutOfTurn
           show(id, status: 422, notice: :last_owner)
@@ -58,6 +61,7 @@ module EarnestFold
         # The link is told once: only its print is kept.
         def invite(id)
           session[LINK] = workroom.invitations.make(workroom.people.find(number(id)).id)
+          noted(:invited, person: number(id))
           go(Paths.person(number(id)))
         end
 
@@ -72,6 +76,7 @@ module EarnestFold
 
         def remove(id)
           workroom.people.remove(number(id))
+          noted(:person_removed, person: number(id))
           go(Paths.people)
         rescue Store::OutOfTurn
           show(id, status: 422, notice: :last_owner)
@@ -119,6 +124,7 @@ module EarnestFold
 
         def end_device
           Store::Accounts.end_device(who.account_id, params["device"].to_s)
+          noted(:device_ended, account: who.account_id)
           go(Paths.you)
         end
 

@@ -16,7 +16,7 @@ module EarnestFold
               .with(most: form.kind(name).longest)
           end
 
-        # @param known [Work::Customer]
+        # @param known [Work::KnownCustomer]
         # @param today [Date]
         # @param may_forget [Boolean] whether whoever looks may have them forgotten
         # @param form [Forms::CustomerForm, nil] with what couldn't be taken
@@ -57,10 +57,10 @@ module EarnestFold
         # @return [String] by what two who are called alike are told apart
         def apart(other) = [other.phone, other.mail, other.address.lines.first.to_s.strip].reject(&:empty?).join(" · ")
 
-        # @return [Array<Work::Customer::OfJob>]
+        # @return [Array<Work::KnownCustomer::OfJob>]
         def jobs = @known.jobs
 
-        # @param made [Work::Customer::Made]
+        # @param made [Work::KnownCustomer::Made]
         # @return [String] "Pencil pleat, of Harbour stripe, batch H4"
         def told_of(made)
           altered = made.sort == Work::Station::ALTERED

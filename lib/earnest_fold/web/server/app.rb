@@ -76,7 +76,7 @@ module EarnestFold
       use SignIn, secret: settings.sessions.fetch(:secret), demo: -> { settings.demo }
       use Once
 
-      helpers Helpers
+      helpers Helpers, Asking
 
       before do
         headers "Content-Security-Policy" => CSP,

@@ -47,6 +47,7 @@ module EarnestFold
 
       def after_login
         super
+        session[Sure::KEY] = Time.now.to_i
         told = request.user_agent.to_s.scrub("").gsub(/[[:cntrl:]]/, "")[0, DEVICE]
         Store::Accounts.name_device(session_value, compute_hmac(session[session_id_session_key]), told)
       end
@@ -59,6 +60,23 @@ module EarnestFold
       def after_change_login
         super
         remove_all_active_sessions_except_current
+      end
+
+      # @return [Boolean] whether whoever is signed in has a password: by a touch in the demo house nobody has
+      def their_password?
+        account_from_session if logged_in?
+        !account.nil? && has_password?
+      end
+
+      # Guessed too often, it is locked as signing in is.
+      # @return [Boolean] whether it is their password
+      def still_they?(password)
+        return false if locked_out?
+        return clear_invalid_login_attempts || true if password_match?(password)
+
+        DoorLog.note(scope.env, "not_they")
+        invalid_login_attempted
+        false
       end
 
       # One touch on a name, in the demo house, for whoever sits at this machine.
@@ -83,6 +101,7 @@ module EarnestFold
         set_password(password)
         remove_all_active_sessions
         login_session("password")
+        DoorLog.note(scope.env, "joined", account: account)
         after_login
       end
     end

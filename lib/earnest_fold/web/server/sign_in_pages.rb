@@ -88,7 +88,7 @@ module EarnestFold
         NO_ROUTES.each { |page| public_send("#{page}_route", nil) }
         otp_issuer "Earnest Fold"
         webauthn_rp_name "Earnest Fold"
-        auth_class_eval { include Ours }
+        auth_class_eval { include Noted, Ours }
       end
 
       # Where they lead.

@@ -3,7 +3,7 @@
 module EarnestFold
   module Work
     # A customer with all that is known of them: their houses, what they allowed, their jobs, and what was made there.
-    class Customer
+    class KnownCustomer
       # Of so many jobs, the last, what was made is told.
       MOST_JOBS = 30
       # A work of theirs: `kind` is its heading's, or what is done to their own curtain; of `cloth` and from which

@@ -28,8 +28,9 @@ class ServerOfItsOwn
   RUBY
 
   # @param secret [String] of its sessions
-  def initialize(secret)
-    @secret = secret
+  # @param database [String] its address
+  def initialize(secret, database = ENV.fetch("DATABASE_URL"))
+    @secret, @database = secret, database
     @port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
   end
 
@@ -39,7 +40,7 @@ class ServerOfItsOwn
   # @return [ServerOfItsOwn] self, once it answers
   def start
     environment = {
-      "DATABASE_URL" => ENV.fetch("DATABASE_URL"),
+      "DATABASE_URL" => @database,
       "PORT" => @port.to_s,
       "SESSION_SECRET" => @secret,
       "RACK_ENV" => "test"

@@ -41,14 +41,32 @@ class ArchiveOfJobTest < WebTest
       workroom.came_in.photographs(made).map { |one| [one.words, one.width, one.height] }
   end
 
+  def test_whose_it_is_goes_along_and_is_known_again
+    tern = workroom.customers.add(name: "Wenna Tern", phone: "01555 0177")
+    workroom.jobs.set_customer(office.id, tern, workroom.customers.add_house(tern, name: "Sail loft"))
+    whole = taken(office)
+    empty_place
+    workroom.rows(:customers).delete
+    2.times { bring_in(whole) }
+    made = workroom.jobs.list.map { |line| workroom.jobs.find(line.id) }
+    assert_equal 1, made.map(&:customer_id).uniq.size
+    assert_equal 1, made.map(&:house_id).uniq.size
+    told = workroom.customers.list.map { |one| [one.customer.name, one.houses.size, one.jobs] }
+    assert_equal [["Wenna Tern", 1, 2]], told
+    assert_equal rest(whole), rest(taken(workroom.jobs.list.first))
+  end
+
   # Every job of the demo house.
   def test_every_job_goes_out_and_in
     workroom.jobs.list.each do |line|
       whole = taken(line)
       bring_in(whole)
       assert_equal 303, last_response.status, "#{line.title}: #{text}"
+      made = workroom.jobs.list.find { |one| one.id == last_response["Location"][/\d+\z/].to_i }
       follow_redirect!
       assert_equal 200, last_response.status
+      # A number that is given out already stays where it is.
+      assert_equal(*[whole, taken(made)].map { |one| rest(one).except("papers") })
     end
   end
 

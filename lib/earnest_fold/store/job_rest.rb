@@ -26,9 +26,9 @@ module EarnestFold
       def of(job, works, &file)
         Store.guard do
           {
-            "notes" => job.notes, "archived" => job.archived, "dates" => job.dates, "account" => job.account,
-            "works" => works_of(works, &file), "papers" => papers(job.id)
-          }
+            "notes" => job.notes, "archived" => job.archived, "dates" => job.dates, "account" => whole_account(job.account),
+            "works" => works_of(works, &file), "papers" => papers(job.id), "customer" => customer(job)
+          }.compact
         end
       end
 
@@ -48,6 +48,7 @@ module EarnestFold
         invoiced = rest[:papers].any? { |paper| paper[:kind] == "invoice" }
         @workroom.rows(:jobs).where(id: job)
           .update(notes: rest[:notes], archived: rest[:archived], invoiced: invoiced, **kept)
+        whose(job, rest[:customer]) if rest[:customer]
         rest[:works].zip(works) { |work, id| id && fill_work(id, work, images) }
         rest[:papers].count { |paper| !fill_paper(job, paper) }
       end
@@ -88,15 +89,46 @@ module EarnestFold
       end
 
       def answered(answer) =
-        moment(answer.slice(:said, :on, :by, :at).transform_keys(&:to_s)).merge("on" => answer[:on].iso8601)
+        moment(answer.slice(:said, :on, :name, :by, :at).transform_keys(&:to_s)).merge("on" => answer[:on].iso8601)
+
+      # Whose the job is, and at which of their houses; nil where nobody said.
+      def customer(job)
+        return unless job.customer_id
+
+        customers = @workroom.customers
+        house = customers.houses(job.customer_id).find { |one| one.id == job.house_id }
+        plainly(customers.find(job.customer_id), Customers::TEXTS)
+          .merge("house" => house && plainly(house, Customers::OF_HOUSE)).compact
+      end
+
+      def plainly(record, names) = names.to_h { |name| [name.to_s, record.public_send(name)] }
+
+      # Somebody of whom the same is known already is taken; else they are added.
+      def whose(job, said)
+        known = said.slice(*Customers::TEXTS)
+        there = @workroom.customers.named(said[:name]).find { |one| one.to_h.slice(*Customers::TEXTS) == known }
+        id = there ? there.id : @workroom.customers.add(known)
+        @workroom.jobs.set_customer(job, id, said[:house] && house(id, said[:house]))
+      end
+
+      def house(id, said)
+        there = @workroom.customers.houses(id).find { |one| one.to_h.slice(*Customers::OF_HOUSE) == said }
+        there ? there.id : @workroom.customers.add_house(id, **said)
+      end
 
       def texts(dates) = dates.compact.to_h { |name, day| [name.to_s, day.iso8601] }
+
+      # One of which nothing is said is none, however it is kept.
+      def whole_account(kept)
+        whole = {"extras" => [], "payments" => []}.merge(kept)
+        (whole.values.all? { |value| value.nil? || value == [] }) ? {} : whole
+      end
 
       def account(said)
         return {} if said.empty?
 
         plain = said.compact.transform_keys(&:to_s)
-        plain.merge(
+        whole_account(plain).empty? ? {} : plain.merge(
           "extras" => said[:extras].map { |extra| extra.transform_keys(&:to_s) },
           "payments" => said[:payments].map { |paid| paid.merge(on: paid[:on].iso8601).transform_keys(&:to_s) }
         )

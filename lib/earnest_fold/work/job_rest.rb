@@ -73,7 +73,9 @@ module EarnestFold
         prices: D.choice(%w[net gross]), lines: listed(LINE, 500), net: SUM, tax: SUM, gross: SUM, paid: MAYBE,
         open: MAYBE
       )
-      ANSWER = R::Fields.new(said: D.choice(Store::Bills::ANSWERS), on: [DAY, R::Fields::REQUIRED], **SAID)
+      ANSWER = R::Fields.new(
+        said: D.choice(Store::Bills::ANSWERS), on: [DAY, R::Fields::REQUIRED], name: D.text("", most: 80), **SAID
+      )
       PAPER = R::Fields.new(
         kind: D.choice(Store::Bills::KINDS), number: D.count(least: 1, most: 999_999_999),
         content: one(CONTENT, R::Fields::REQUIRED), answers: listed(ANSWER, 50), **SAID
@@ -84,12 +86,21 @@ module EarnestFold
         school: D.choice(R::Account::Rules::SCHOOLS, nil), fitted: D.count(nil, most: 999), travel: MAYBE,
         extras: listed(EXTRA, 100), agreed: MAYBE, payments: listed(PAYMENT, 200)
       )
+      AT_HOUSE = R::Fields.new(
+        name: D.text(R::Fields::REQUIRED, least: 1, most: 80), address: D.text("", most: 300),
+        notes: D.text("", most: 500)
+      )
+      WHOSE = R::Fields.new(
+        name: D.text(R::Fields::REQUIRED, least: 1, most: 80), mail: D.text("", most: 120),
+        phone: D.text("", most: 60), address: D.text("", most: 300), notes: D.text("", most: 2000),
+        house: one(AT_HOUSE, nil)
+      )
       DATES = R::Fields.new(promised: [DAY, nil], cloth: [DAY, nil], parts: [DAY, nil])
       FIELDS = R::Fields.new(
         notes: D.text("", most: 4000), archived: D.flag(false), dates: one(DATES, {}), account: one(ACCOUNT, {}),
-        works: listed(WORK, 4000), papers: listed(PAPER, 50)
+        works: listed(WORK, 4000), papers: listed(PAPER, 50), customer: one(WHOSE, nil)
       )
-      private_constant :ENTRY, :LESSON, :NOTE, :PHOTOGRAPH, :LINE, :ANSWER, :PAYMENT, :EXTRA
+      private_constant :ENTRY, :LESSON, :NOTE, :PHOTOGRAPH, :LINE, :ANSWER, :PAYMENT, :EXTRA, :AT_HOUSE, :WHOSE
 
       module_function
 

@@ -48,6 +48,27 @@ class PhotographTest < EarnestFoldTest
     assert_raises(P::NotOne) { P.encode(larger.jpegsave_buffer) }
   end
 
+  # However often it goes out and comes in, it loses nothing; what hides in it or behind it doesn't stay.
+  def test_one_that_is_as_it_should_be_stays_as_it_is
+    noise = Vips::Image.gaussnoise(320, 240).cast(:uchar)
+    once = P.encode(noise.bandjoin([noise, noise]).copy(interpretation: :srgb).pngsave_buffer).bytes
+    assert_equal once, P.encode(once).bytes
+    hidden = [once + "more behind it", once.sub("\xFF\xDB".b, "\xFF\xFE\x00\x06home\xFF\xDB".b),
+      once.sub("\xFF\xDB".b, "\xFF\xE1\x00\x06home\xFF\xDB".b), once[0..-3] + "\xFF\xFE\x00\x06home\xFF\xD9".b]
+    hidden.each do |one|
+      made = P.encode(one).bytes
+      refute_match(/more behind|home/, made)
+      assert_equal [320, 240], Vips::Image.new_from_buffer(made, "").then { |image| [image.width, image.height] }
+    end
+  end
+
+  def test_many_in_one_go_each_by_itself
+    files = Array.new(30) { |index| Vips::Image.black(40 + index, 30).jpegsave_buffer }
+    assert_equal (40..69).to_a, P.encode_all(files).map(&:width)
+    assert_equal [], P.encode_all([])
+    assert_raises(P::NotOne) { P.encode_all([files.first, files.last[0, 200]]) }
+  end
+
   def test_what_is_no_photograph_is_refused
     whole = Vips::Image.black(200, 200, bands: 3).copy(interpretation: :srgb).jpegsave_buffer
     [

@@ -75,10 +75,8 @@ module EarnestFold
       def self.images(files, rest)
         wanted = rest[:works].flat_map { |work| work[:photographs] }.map { |one| one[:file] }.uniq
         refuse if wanted.size > Work::JobRest::MOST_PHOTOGRAPHS
-        wanted.to_h do |name|
-          made = Photograph.encode(files.fetch(name))
-          [name, [made.bytes, made.width, made.height]]
-        end
+        encoded = Photograph.encode_all(wanted.map { |name| files.fetch(name) })
+        wanted.zip(encoded).to_h { |name, made| [name, [made.bytes, made.width, made.height]] }
       rescue Photograph::NotOne
         refuse
       end

@@ -18,8 +18,10 @@ module EarnestFold
       # Seconds of a processor, bytes of memory.
       BUDGET = {rlimit_cpu: 8, rlimit_as: 1_500 * 1024 * 1024}.freeze
       DECODER = File.expand_path("photograph/decoder.rb", __dir__)
-      # What the decoder says first: the size of what follows.
-      SIZE = /\A(\d+) (\d+)\n/n
+      # What the decoder says of each first: its sides, and how many bytes follow; noughts where it can't.
+      SIZE = /\A(\d+) (\d+) (\d+)\n/n
+      # Seconds more for each of several.
+      EACH = 1
       # @!attribute bytes [String] JPEG
       Encoded = Reckoning::Value.define(:bytes, :width, :height)
 
@@ -28,23 +30,42 @@ module EarnestFold
       # @param bytes [String] the file
       # @return [Encoded]
       # @raise [NotOne]
-      def encode(bytes)
-        raise NotOne, "too large" if bytes.bytesize > LARGEST
-        raise NotOne, "neither JPEG nor PNG" if BEGINS.none? { |beginning| bytes.b.start_with?(beginning) }
+      def encode(bytes) = encode_all([bytes]).first
 
-        said, status = decoded(bytes)
-        width, height = SIZE.match(said)&.captures
-        raise NotOne, "can't be decoded" unless status.success? && width
+      # @param files [Array<String>]
+      # @return [Array<Encoded>] each, in one process
+      # @raise [NotOne] where one of them isn't
+      def encode_all(files)
+        return [] if files.empty?
 
-        Encoded.new(bytes: said.sub(SIZE, ""), width: width.to_i, height: height.to_i)
+        raise NotOne, "too large" if files.any? { |bytes| bytes.bytesize > LARGEST }
+        raise NotOne, "neither JPEG nor PNG" unless files.all? { |bytes| begun?(bytes.b) }
+
+        said, status = decoded(files)
+        raise NotOne, "can't be decoded" unless status.success?
+
+        files.map { taken(said) }
       end
 
       # @api private
-      def decoded(bytes)
+      def begun?(bytes) = BEGINS.any? { |beginning| bytes.start_with?(beginning) }
+
+      # @api private
+      # @return [Encoded] the first of what is said; it is taken away
+      def taken(said)
+        width, height, size = said.slice!(SIZE).to_s.split.map(&:to_i)
+        raise NotOne, "can't be decoded" unless size&.positive? && said.bytesize >= size
+
+        Encoded.new(bytes: said.slice!(0, size), width: width, height: height)
+      end
+
+      # @api private
+      def decoded(files)
         gems = File.join(EarnestFold.root, "Gemfile")
         environment = {"VIPS_CONCURRENCY" => "1", "VIPS_WARNING" => "0", "BUNDLE_GEMFILE" => gems}
-        Open3.capture2(environment, RbConfig.ruby, "-rbundler/setup", DECODER, stdin_data: bytes.b, binmode: true,
-          err: File::NULL, **BUDGET)
+        budget = BUDGET.merge(rlimit_cpu: BUDGET[:rlimit_cpu] + EACH * (files.size - 1))
+        Open3.capture2(environment, RbConfig.ruby, "-rbundler/setup", DECODER, binmode: true, err: File::NULL,
+          stdin_data: files.map { |bytes| "#{bytes.bytesize}\n".b + bytes.b }.join, **budget)
       end
     end
   end

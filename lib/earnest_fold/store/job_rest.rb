@@ -26,8 +26,9 @@ module EarnestFold
       def of(job, works, &file)
         Store.guard do
           {
-            "notes" => job.notes, "archived" => job.archived, "dates" => job.dates, "account" => whole_account(job.account),
-            "works" => works_of(works, &file), "papers" => papers(job.id), "customer" => customer(job)
+            "notes" => job.notes, "archived" => job.archived, "dates" => job.dates,
+            "account" => whole_account(job.account), "works" => works_of(works, &file), "papers" => papers(job.id),
+            "customer" => customer(job)
           }.compact
         end
       end

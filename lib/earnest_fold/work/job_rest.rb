@@ -11,8 +11,8 @@ module EarnestFold
       D = R::Declare
       MONEY = /\A-?\d{1,9}(\.\d{1,2})?\z/
       SORTS = %w[making altering cloth sundries fitting travel extra rounding agreed].freeze
-      # So many photographs come in at once: each is decoded anew.
-      MOST_PHOTOGRAPHS = 12
+      # So many photographs come in at once: each is looked through.
+      MOST_PHOTOGRAPHS = 60
 
       # A sum as it was printed.
       class SumKind < R::Value.define

@@ -88,6 +88,18 @@ def worker_beside(url)
   )
 end
 
+# The demo house has a stand-in for the post: what it takes stays on this machine.
+def post_beside
+  folder, port = File.join(ROOT, "var", "outbox"), free_port
+  ENV["POST_URL"] = "smtp://127.0.0.1:#{port}?#{URI.encode_www_form("from" => "workroom@saltmarsh.example",
+    "stand_in" => folder)}"
+  script = File.join(ROOT, "support", "post_stand_in.rb")
+  Beside.new({}, RbConfig.ruby, script, folder, port.to_s, "leashed", log: File.join(ROOT, "var", "post.log"))
+    .start { |words| warn_at(words) }
+end
+
+def free_port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
+
 # What is written here is this user's alone; the folder itself can be passed through, to where the database's own user
 # keeps its data.
 def make_folder
@@ -209,6 +221,7 @@ begin
   metrics = ENV["METRICS_PORT"] && metrics_at(ENV["METRICS_PORT"])
   server&.watched { |words| warn_at(words) }
   copy_nightly(ENV["DATABASE_URL"])
+  post = (demo && ENV["POST_URL"].to_s.empty?) ? post_beside : nil
   worker = worker_beside(ENV["DATABASE_URL"]).start { |words| warn_at(words) }
   events = Puma::Events.new
   events.after_booted do
@@ -238,6 +251,7 @@ rescue => error
   status = 1
 ensure
   worker&.stop
+  post&.stop
   metrics&.stop(true)
   EarnestFold::Store.disconnect if defined?(EarnestFold::Store)
   server&.stop

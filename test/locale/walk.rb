@@ -11,9 +11,9 @@ require "locale/made_up"
 class Walk < WebTest
   DOCUMENTS = %w[02-patterned-interlined-bay 05-inch-one-way 09-pleater-hooks-tabs-clips 10-cutting-from-rolls
     13-alterations].freeze
-  PLACES = %w[/today /reckon /reckon/beside /jobs /cloths /cloths/new /customers /shelf /shelf/new /diary /diary.ics
-    /books /errands /logbook /logbook.csv /house-rules /house-rules/schools /house-rules/books /find?words=none
-    /keys /people /you /measure-sheet /jobs/archive /tapes /tapes/new /shelf.csv /jobs/999999].freeze
+  PLACES = %w[/today /reckon /reckon/beside /jobs /cloths /cloths/new /customers /outside /shelf /shelf/new /diary
+    /diary.ics /books /errands /logbook /logbook.csv /house-rules /house-rules/schools /house-rules/books
+    /find?words=none /keys /people /you /measure-sheet /jobs/archive /tapes /tapes/new /shelf.csv /jobs/999999].freeze
   # What a person names, which is never said in another language.
   NAMED = %w[title name room window notes id batch].freeze
   # So many addresses are opened of each shape.
@@ -27,7 +27,7 @@ class Walk < WebTest
 
   def setup
     super
-    [:papers, :jobs, :cloths, :tapes, :people].each { |table| workroom.rows(table).delete }
+    [:papers, :jobs, :customers, :cloths, :tapes, :people].each { |table| workroom.rows(table).delete }
     env SignedIn::KEY, SignedIn.owner(workroom).with(name: MadeUp.spelt("Ida Marram"))
     house = workroom.house.read
     house.sets.each do |set|
@@ -71,6 +71,7 @@ class Walk < WebTest
     account = EarnestFold::Work::Account.new(EarnestFold::Work::Workroom.new(workroom).job(jobs.first))
     content = EarnestFold::Documents::BillContent.of(account, MadeUp.spelt("Wenna Tern"))
     quote = workroom.as(MadeUp.spelt("Ida Marram")).bills.write(jobs.first, "quote", content)
+    workroom.letters.draft(jobs.first, sort: "quote", house: "", paper: quote.id)
     @for = "/for/#{workroom.customer_links.make(paper: quote.id)}"
   end
 

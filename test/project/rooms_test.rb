@@ -13,8 +13,9 @@ class RoomsTest < EarnestFoldTest
     "documents" => %w[work drawings reckoning words],
     "store" => %w[reckoning],
     "work" => %w[store reckoning],
-    "web" => %w[work documents drawings store reckoning words],
-    "background" => %w[work documents store reckoning],
+    "web" => %w[adapters work documents drawings store reckoning words],
+    "adapters" => [],
+    "background" => %w[adapters work documents store reckoning words],
     "command_line" => %w[documents reckoning words]
   }.freeze
   ROOMS = {
@@ -25,6 +26,7 @@ class RoomsTest < EarnestFoldTest
     "Store" => "store",
     "Work" => "work",
     "Web" => "web",
+    "Adapters" => "adapters",
     "Background" => "background",
     "CommandLine" => "command_line"
   }.freeze
@@ -40,7 +42,9 @@ class RoomsTest < EarnestFoldTest
     "Que" => %w[store background],
     "Rack" => %w[web],
     "ERB" => %w[web],
-    "ENV" => %w[web],
+    "ENV" => %w[web adapters],
+    "Mail" => %w[adapters documents],
+    "Net" => %w[adapters],
     "Time" => %w[web work store],
     "Float" => %w[documents drawings reckoning],
     "Random" => [],

@@ -126,6 +126,7 @@ class CustomersTest < StoreTest
     workroom.jobs.set_notes(job, "Nell rings first", version: workroom.jobs.find(job).version)
     key = links.make(paper: paper.id)
     S::ShownPapers.answer(key, "accepted", "Nell Quillwort", Date.new(2026, 3, 4))
+    workroom.letters.draft(job, sort: "free", house: "", to: "nell@quill.example", subject: "Nell", body: "Nell")
     done = S::Forgetting.new(workroom).forget(nell) { |id| "Job #{id}" }
     assert_equal [2, 1, 1, 1], [done.jobs, done.papers, done.links, done.invoices]
     assert_raises(S::Missing) { customers.find(nell) }
@@ -160,7 +161,8 @@ class CustomersTest < StoreTest
   # All rows of the workroom as text, but for the papers of the invoiced job.
   def everything(except:)
     kept = workroom.rows(:papers).where(id: except).get(:job_id)
-    %i[customers customer_houses customer_consents customer_links paper_answers slips erasures jobs].flat_map do |table|
+    told = %i[customers customer_houses customer_consents customer_links paper_answers slips erasures letters jobs]
+    told.flat_map do |table|
       workroom.rows(table).exclude({jobs: {id: kept}}.fetch(table, {workroom_id: nil})).all.map(&:inspect)
     end.join + workroom.rows(:papers).exclude(job_id: kept).all.inspect
   end

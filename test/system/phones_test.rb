@@ -88,7 +88,9 @@ class PhonesTest < SystemTest
     account = EarnestFold::Work::Account.new(EarnestFold::Work::Workroom.new(workroom).job(job.id))
     quote = workroom.bills.write(job.id, "quote", EarnestFold::Documents::BillContent.of(account, "Wenna Tern"))
     key = workroom.customer_links.make(paper: quote.id)
-    ["/customers", "/customers/#{tern}", "/for/#{key}", "/jobs/#{job.id}", "/jobs/#{job.id}/account"]
+    letter = workroom.letters.draft(job.id, sort: "quote", house: "", paper: quote.id, subject: "Your quote")
+    ["/customers", "/customers/#{tern}", "/for/#{key}", "/outside", "/jobs/#{job.id}", "/jobs/#{job.id}/account",
+      "/jobs/#{job.id}/letters/#{letter}"]
   end
 
   # A cloth, a piece, a set.

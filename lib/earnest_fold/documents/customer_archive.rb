@@ -35,9 +35,15 @@ module EarnestFold
           "house" => of_job.house&.name,
           "windows" => record.windows.map { |window| {"room" => window.room, "name" => window.name} },
           "made" => of_job.made.map { |made| made.to_h.except(:id).transform_keys(&:to_s) },
+          "letters" => @workroom.letters.of(record.id).map { |letter| told(letter) },
           **rest
         }
       end
+
+      def told(letter) = {
+        "to" => letter.to, "subject" => letter.subject, "body" => letter.body, "state" => letter.state,
+        "by" => letter.by, "at" => letter.at.utc.iso8601
+      }
 
       def rest_of(record, works)
         kept = @workroom.job_rest

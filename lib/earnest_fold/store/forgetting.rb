@@ -6,7 +6,7 @@ module EarnestFold
     # how, stays the workroom's own, without a name at it.
     class Forgetting
       # So many of each go; `invoices` is how many invoices stand in the books and keep their papers as they went out.
-      Outlook = Reckoning::Value.define(:jobs, :papers, :slips, :photographs, :links, :invoices)
+      Outlook = Reckoning::Value.define(:jobs, :papers, :slips, :photographs, :letters, :links, :invoices)
 
       # @param workroom [Workroom]
       def initialize(workroom)
@@ -22,6 +22,7 @@ module EarnestFold
             papers: papers(id).count,
             slips: of_works(:slips, id).count,
             photographs: of_works(:photographs, id).count,
+            letters: letters(id).count,
             links: links(id).count,
             invoices: @workroom.rows(:papers).where(kind: "invoice", job_id: jobs(id).select(:id)).count
           )
@@ -63,6 +64,8 @@ module EarnestFold
         @workroom.rows(:papers).where(job_id: jobs(id).select(:id)).exclude(job_id: invoiced)
       end
 
+      def letters(id) = @workroom.rows(:letters).where(job_id: jobs(id).select(:id))
+
       def links(id)
         all = @workroom.rows(:papers).where(job_id: jobs(id).select(:id)).select(:id)
         @workroom.rows(:customer_links)
@@ -74,6 +77,7 @@ module EarnestFold
         nameless = Sequel.lit("jsonb_set(jsonb_set(content, '{customer}', '\"\"'), '{title}', '\"\"')")
         papers(id).update(content: nameless)
         links(id).delete
+        letters(id).delete
         %i[slips photographs].each { |table| of_works(table, id).delete }
       end
 

@@ -58,6 +58,9 @@ module EarnestFold
       # @return [JobRest]
       def job_rest = JobRest.new(self)
 
+      # @return [Letters]
+      def letters = Letters.new(self)
+
       # @return [Slips]
       def slips = Slips.new(self)
 

@@ -136,7 +136,7 @@ module EarnestFold
         "written.title" => [Paths.written, Paths.logbook],
         # Who doesn't see the books comes to the logbook by itself.
         "logbook.title" => [Paths.logbook],
-        "layout.house" => [Paths.house]
+        "layout.house" => [Paths.house, Paths.outside]
       }.freeze
 
       # For whom they are, where that isn't who makes.

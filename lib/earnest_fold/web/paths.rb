@@ -45,6 +45,12 @@ module EarnestFold
       # A link that shows a customer a paper: made, or taken back.
       def paper_link(job, paper, to) = job(job, "papers/#{paper}/link/#{to}")
 
+      # A letter to a customer.
+      def letter(job, letter, to = nil) = under(job(job, "letters/#{letter}"), to)
+
+      # What is outside of the house, and how it answers.
+      def outside(to = nil) = under("/outside", to)
+
       # Slips as they went out.
       def slips(job, work, to = nil) = under(work(job, work, "slips"), to)
 

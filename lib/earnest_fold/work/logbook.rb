@@ -9,10 +9,10 @@ module EarnestFold
 
       M = Reckoning::MakingUp
       # A step with its minutes: planned, and in truth (nil where nobody timed it).
-      Time = Reckoning::Value.define(:step, :planned, :real, :corrected, :forgotten)
+      Timing = Reckoning::Value.define(:step, :planned, :real, :corrected, :forgotten)
       # A piece of work.
       Logged = Reckoning::Value.define(:sheet, :entry, :times, :drops, :batches, :notes) do
-        # @return [Array<Time>] those that were timed
+        # @return [Array<Timing>] those that were timed
         def timed = times.select(&:real)
 
         # @return [Rational] minutes, of the steps that were timed
@@ -137,7 +137,7 @@ module EarnestFold
 
       def time(log, step)
         spent = log.timed?(step) ? log.spent(step) : nil
-        Time.new(
+        Timing.new(
           step: step,
           planned: step.minutes,
           real: (spent && spent.since.nil?) ? spent.minutes : nil,

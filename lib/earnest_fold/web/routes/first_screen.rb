@@ -22,7 +22,8 @@ module EarnestFold
 
           customers, id = workroom.customers, job.customer_id
           Screens::ForWhom.new(
-            id && customers.find(id), job.house_id, id ? customers.houses(id) : [], customers.names, form
+            id && customers.find(id), job.house_id, id ? customers.houses(id) : [], customers.names, form,
+            letters: workroom.letters.of(job.id)
           )
         end
       end

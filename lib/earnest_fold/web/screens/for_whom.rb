@@ -12,10 +12,15 @@ module EarnestFold
         # @return [Array<String>] those to choose from
         attr_reader :names
 
+        # Of a job itself one writes so; of its papers where they stand.
+        SORTS = %w[ready reminder free].freeze
+        # @return [Array<Store::Letters::Letter>] written of the job, the last first
+        attr_reader :letters
+
         # @param house [Integer, nil] where the job is
         # @param form [Forms::ForWhomForm, nil] with what couldn't be taken
-        def initialize(customer, house, houses, names, form)
-          @customer, @house, @houses, @names, @form = customer, house, houses, names, form
+        def initialize(customer, house, houses, names, form, letters: [])
+          @customer, @house, @houses, @names, @form, @letters = customer, house, houses, names, form, letters
         end
 
         # @return [String] the name that is typed or kept
@@ -28,6 +33,11 @@ module EarnestFold
 
         # @return [Store::Customers::House, nil]
         def house = houses.find { |one| one.id == @house }
+
+        def sorts = SORTS
+
+        # @return [String] what a letter is about, or what sort it is
+        def subject(letter) = letter.subject.empty? ? Words.say("letters.sorts.#{letter.sort}") : letter.subject
 
         def chosen?(one) = one.id == @house
 

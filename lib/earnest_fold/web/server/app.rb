@@ -108,6 +108,8 @@ module EarnestFold
         Routes::Bench,
         Routes::CameIn,
         Routes::Account,
+        Routes::Letters,
+        Routes::OutsideHouse,
         Routes::Diary,
         Routes::Written,
         Routes::Errands,

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Routes
+      # Letters to customers: begun from a job or a paper, looked at, and sent by others.
+      class Letters < Handler
+        post Paths.job(":id", "letters"), :write
+        get Paths.letter(":id", ":letter"), :show
+        post Paths.letter(":id", ":letter"), :change
+        post Paths.letter(":id", ":letter", "send"), :send_off
+        post Paths.letter(":id", ":letter", "throw-away"), :throw_away
+
+        def write(id)
+          sort, paper = params["sort"].to_s, paper_of(id)
+          raise Store::Missing, "no letters of that sort" unless Store::Letters::SORTS.include?(sort)
+
+          job = workroom.jobs.find(number(id))
+          customer = job.customer_id && workroom.customers.find(job.customer_id)
+          draft = Work::LetterDraft.new(job, customer, house.name, paper: paper)
+          texts = draft.texts(sort) { |key, facts| said(key, facts) }
+          made = workroom.letters.draft(job.id, sort: sort, house: request.base_url, paper: paper&.id, **texts)
+          go(Paths.letter(job.id, made))
+        end
+
+        def show(id, letter, status: 200, **more)
+          found = letter_of(id, letter)
+          paper = found.paper_id && workroom.bills.find(found.job_id, found.paper_id)
+          shown = Screens::Letter.new(
+            found, workroom.jobs.find(found.job_id), paper, post: Screens::PostStands.now, **more
+          )
+          page(:letter, shown, status: status)
+        end
+
+        def change(id, letter)
+          merged do
+            form = Forms::LetterForm.new(letter_of(id, letter), params)
+            next show(id, letter, status: status_of(form), form: form) unless form.valid?
+
+            keep(id, letter, form)
+            go(Paths.letter(number(id), number(letter)))
+          end
+        end
+
+        # With what was typed last.
+        def send_off(id, letter)
+          merged do
+            found = letter_of(id, letter)
+            form = Forms::LetterForm.new(found, params, going: true)
+            next show(id, letter, status: status_of(form), form: form) unless form.valid?
+
+            workroom.transaction do
+              keep(id, letter, form) if found.draft?
+              workroom.letters.send_off(found.id)
+            end
+            noted(:letter_sent, letter: found.id)
+            go(Paths.letter(number(id), found.id))
+          end
+        end
+
+        def throw_away(id, letter)
+          workroom.letters.throw_away(letter_of(id, letter).id)
+          go(Paths.job(number(id)))
+        end
+
+        private
+
+        def keep(id, letter, form)
+          found = letter_of(id, letter)
+          workroom.letters.change(found.id, form.values, version: found.version)
+        end
+
+        def letter_of(id, letter)
+          found = workroom.letters.find(number(letter))
+          (found.job_id == number(id)) ? found : raise(Store::Missing, "no such letter there")
+        end
+
+        # What a paper says of money is for whoever sees the books.
+        def paper_of(id)
+          return if params["paper"].to_s.empty?
+
+          halt(@app.turned_away) unless may?(Access::BOOKS)
+          workroom.bills.find(number(id), number(params["paper"].to_s))
+        end
+
+        def said(key, facts)
+          day = facts[:day]
+          Words.say(key, **facts, day: day ? Words.date(day, :long) : Words.say("letters.soon"))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+# A stand-in for the post: an SMTP server on this machine that lays every letter into a folder, and has the habits of
+# real ones. bin/start keeps one beside the demo house; alone: bin/stand-in post [PORT].
+#
+# To whom a letter goes says how it behaves: busy@ is refused for now the first two times, nobody@ for good, silent@ is
+# never answered, slow@ after three seconds; gone@ hangs up.
+require "fileutils"
+require "midi-smtp-server"
+require "tmpdir"
+
+# What it does with a letter.
+class PostStandIn < MidiSmtpServer::Smtpd
+  SLOW, SILENT, BUSY = 3, 120, 2
+
+  # @param folder [String] into which letters are laid
+  def initialize(folder, port)
+    @folder, @tried = folder, Hash.new(0)
+    FileUtils.mkdir_p(folder, mode: 0o700)
+    super(
+      ports: port.to_s, hosts: "127.0.0.1", max_processings: 4, auth_mode: :AUTH_FORBIDDEN,
+      tls_mode: :TLS_FORBIDDEN, logger_severity: 4
+    )
+  end
+
+  def on_rcpt_to_event(_context, to)
+    case to[/([a-z]+)@/, 1]
+    when "nobody" then raise MidiSmtpServer::Smtpd550Exception
+    when "busy" then raise MidiSmtpServer::Smtpd450Exception if (@tried[to] += 1) <= BUSY
+    when "slow" then sleep(SLOW)
+    when "silent" then sleep(SILENT)
+    when "gone" then raise MidiSmtpServer::Smtpd421Exception
+    end
+    to
+  end
+
+  def on_message_data_event(context)
+    name = "#{Time.now.utc.strftime("%Y%m%dT%H%M%S%6N")}.eml"
+    File.binwrite(File.join(@folder, name), context[:message][:data], perm: 0o600)
+  end
+end
+
+if $PROGRAM_NAME == __FILE__
+  folder, port, leashed = ARGV
+  stand_in = PostStandIn.new(folder, Integer(port || 2525, 10))
+  stand_in.start
+  quit = Queue.new
+  %w[INT TERM].each { |name| trap(name) { quit << name } }
+  Thread.new { $stdin.read.then { quit << "the end" } } if leashed
+  warn "The post's stand-in takes letters at smtp://127.0.0.1:#{port || 2525}, into #{folder}" unless leashed
+  quit.pop
+  stand_in.stop(wait_seconds_before_close: 0, gracefully: false)
+end

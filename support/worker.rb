@@ -13,7 +13,7 @@ File.umask(0o077)
 ENV["REQUEST_LOG"] ||= File.join(ROOT, "var", "worker.log")
 require_relative "../lib/earnest_fold"
 begin
-  EarnestFold::Store.connect(address, connections: 4)
+  EarnestFold::Store.connect(address, connections: 8)
 rescue EarnestFold::Store::Unreachable => error
   abort error.message
 end
@@ -26,7 +26,9 @@ Thread.new { $stdin.read.then { quit << "the end" } } if LEASHED
 
 Que.logger = Logger.new(File::NULL)
 # Where the database goes away, this process ends with it; the next one begins anew.
-Que::Locker.new(worker_priorities: [nil], maximum_buffer_size: 1, poll_interval: 2)
+["default", EarnestFold::Store::Outside::QUEUE].each do |queue|
+  Que::Locker.new(queues: [queue], worker_priorities: [nil], maximum_buffer_size: 1, poll_interval: 2)
+end
 quit.pop
 # What is half done is left, and done again by the next one.
 exit!(0)

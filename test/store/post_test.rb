@@ -145,7 +145,7 @@ class PostTest < StoreTest
   def work(letter) = queued { with_post { B::Posting.new({}).run(workroom.id, letter) } }
 
   def queued(&block)
-    asked = ->(_, _, job_options:) { @asked << (job_options[:run_at] ? (job_options[:run_at] - Time.now).round : 0) }
+    asked = ->(*, job_options:) { @asked << (job_options[:run_at] ? (job_options[:run_at] - Time.now).round : 0) }
     Que.stub(:enqueue, asked, &block)
   end
 

@@ -115,7 +115,7 @@ module EarnestFold
 
       def enqueue(id, seconds = 0)
         at = seconds.zero? ? {} : {run_at: Time.now + seconds}
-        Que.enqueue(@workroom.id, id, job_options: {job_class: WORKER, **at})
+        Que.enqueue(@workroom.id, id, job_options: {job_class: WORKER, queue: Outside::QUEUE, **at})
       end
 
       def letter(row) = Letter.new(**row.slice(*Letter.members))

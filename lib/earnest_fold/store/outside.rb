@@ -8,6 +8,8 @@ module EarnestFold
     # One that didn't several times in a row is left alone for a while.
     module Outside
       MOST_FAILURES, LEFT_ALONE = 4, 60
+      # What talks to others has a queue of its own: a silent one keeps no plan waiting.
+      QUEUE = "outside"
       # `resting` while it is left alone.
       Standing = Reckoning::Value.define(:name, :open, :answered_at, :failed_at, :failures, :why, :resting)
 
@@ -37,7 +39,7 @@ module EarnestFold
       ASKING = "EarnestFold::Background::AskingOutside"
 
       # Asked from the queue whether it answers.
-      def ask = Store.guard { Que.enqueue(job_options: {job_class: ASKING}) }
+      def ask = Store.guard { Que.enqueue(job_options: {job_class: ASKING, queue: QUEUE}) }
 
       # Switched on, it is asked at once.
       def switch(name, open) = kept(name, open: open, failures: 0)

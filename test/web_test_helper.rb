@@ -12,7 +12,7 @@ class WebTest < StoreTest
   def app = EarnestFold::Web::App
 
   def setup
-    [:papers, :jobs, :cloths].each { |table| workroom.rows(table).delete }
+    [:papers, :jobs, :customers, :cloths].each { |table| workroom.rows(table).delete }
     S::DemoHouse.new(workroom).load
     header "Host", "127.0.0.1"
     env SignedIn::KEY, SignedIn.owner(workroom)

@@ -5,6 +5,8 @@ require "store_test_helper"
 # For whom the workroom works: found by any part, merged when double, shown one paper by a link, forgotten where they
 # ask.
 class CustomersTest < StoreTest
+  def setup = [:papers, :jobs, :customers].each { |table| workroom.rows(table).delete }
+
   def test_a_name_is_enough_and_any_part_finds_them
     nell = customers.add(name: "Nell Quillwort")
     tam = customers.add(name: "Tam Osier", mail: "tam@osier.example", phone: "+44 (0)471 22-88", address: "1 Weir Lane")

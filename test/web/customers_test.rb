@@ -71,10 +71,16 @@ class CustomersPagesTest < WebTest
     send_form("/jobs/#{job.id}/customer", "customer" => "wenna tern")
     assert_equal wenna, workroom.jobs.find(job.id).customer_id
     other = workroom.customers.add(name: "Wenna Tern", phone: "471")
+    send_form("/jobs/#{job.id}/customer", "customer" => "Wenna Tern")
+    assert_equal wenna, workroom.jobs.find(job.id).customer_id
+    send_form("/jobs/#{job.id}/customer", "customer" => "")
     assert_equal 422, send_form("/jobs/#{job.id}/customer", "customer" => "Wenna Tern").status
     assert_match(/Several are called so/, text)
     send_form("/jobs/#{job.id}/customer", "customer_id" => other.to_s)
     assert_equal other, workroom.jobs.find(job.id).customer_id
+    loft = workroom.customers.add_house(other, name: "Sail loft")
+    send_form("/jobs/#{job.id}/customer", "customer" => "Wenna Tern", "house" => loft.to_s)
+    assert_equal [other, loft], workroom.jobs.find(job.id).then { |made| [made.customer_id, made.house_id] }
     send_form("/jobs/#{job.id}/customer", "customer" => "")
     assert_nil workroom.jobs.find(job.id).customer_id
     assert_equal 404, send_form("/jobs/#{job.id}/customer", "customer_id" => "999999").status

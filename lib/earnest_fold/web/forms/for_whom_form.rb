@@ -10,8 +10,9 @@ module EarnestFold
 
         # @param customers [Store::Customers]
         # @param params [Hash]
-        def initialize(customers, params)
-          @customers, @name = customers, params["customer"].to_s.strip
+        # @param now [Integer, nil] whose it is already: one of several of that name stays theirs
+        def initialize(customers, params, now = nil)
+          @customers, @name, @now = customers, params["customer"].to_s.strip, now
           @number, @house = params["customer_id"].to_s, params["house"].to_s
         end
 
@@ -25,7 +26,7 @@ module EarnestFold
         def valid? = problem.nil?
 
         # @return [Array<Store::Customers::Customer>] who is called so
-        def named = @named ||= (name.empty? || number) ? [] : @customers.named(name)
+        def named = @named ||= (name.empty? || number) ? [] : theirs(@customers.named(name))
 
         # @return [Integer, nil] the customer; somebody of whom nobody knows yet is made
         def customer
@@ -39,6 +40,8 @@ module EarnestFold
         def house = @customers.houses(customer).map(&:id).find { |id| id.to_s == @house }
 
         private
+
+        def theirs(all) = all.select { |one| one.id == @now }.then { |own| own.empty? ? all : own }
 
         def number = @number.match?(/\A[1-9]\d{0,8}\z/) ? Integer(@number, 10) : nil
       end

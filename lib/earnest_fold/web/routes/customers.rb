@@ -107,7 +107,7 @@ module EarnestFold
 
         # For whom a job is.
         def of_job(id)
-          form = Forms::ForWhomForm.new(workroom.customers, params)
+          form = Forms::ForWhomForm.new(workroom.customers, params, workroom.jobs.find(number(id)).customer_id)
           return page(:job, first_screen(sheet(id), whom: form), status: 422) unless form.valid?
 
           workroom.transaction do

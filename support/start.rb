@@ -88,14 +88,18 @@ def worker_beside(url)
   )
 end
 
-# The demo house has a stand-in for the post: what it takes stays on this machine.
-def post_beside
-  folder, port = File.join(ROOT, "var", "outbox"), free_port
-  ENV["POST_URL"] = "smtp://127.0.0.1:#{port}?#{URI.encode_www_form("from" => "workroom@saltmarsh.example",
-    "stand_in" => folder)}"
-  script = File.join(ROOT, "support", "post_stand_in.rb")
-  Beside.new({}, RbConfig.ruby, script, folder, port.to_s, "leashed", log: File.join(ROOT, "var", "post.log"))
-    .start { |words| warn_at(words) }
+# The demo house has stand-ins for what is outside: what they take stays on this machine.
+def stand_ins
+  [["post", "POST_URL", "smtp", "outbox", {"from" => "workroom@saltmarsh.example"}],
+    ["printer", "PRINTER_URL", "tcp", "printed", {}]].filter_map do |name, address, scheme, folder, more|
+    next unless ENV[address].to_s.empty?
+
+    folder, port = File.join(ROOT, "var", folder), free_port
+    ENV[address] = "#{scheme}://127.0.0.1:#{port}?#{URI.encode_www_form(more.merge("stand_in" => folder))}"
+    script = File.join(ROOT, "support", "#{name}_stand_in.rb")
+    Beside.new({}, RbConfig.ruby, script, folder, port.to_s, "leashed", log: File.join(ROOT, "var", "#{name}.log"))
+      .start { |words| warn_at(words) }
+  end
 end
 
 def free_port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
@@ -221,7 +225,7 @@ begin
   metrics = ENV["METRICS_PORT"] && metrics_at(ENV["METRICS_PORT"])
   server&.watched { |words| warn_at(words) }
   copy_nightly(ENV["DATABASE_URL"])
-  post = (demo && ENV["POST_URL"].to_s.empty?) ? post_beside : nil
+  outside = demo ? stand_ins : []
   worker = worker_beside(ENV["DATABASE_URL"]).start { |words| warn_at(words) }
   events = Puma::Events.new
   events.after_booted do
@@ -251,7 +255,7 @@ rescue => error
   status = 1
 ensure
   worker&.stop
-  post&.stop
+  outside&.each(&:stop)
   metrics&.stop(true)
   EarnestFold::Store.disconnect if defined?(EarnestFold::Store)
   server&.stop

@@ -101,7 +101,7 @@ class PostTest < StoreTest
     letter = drafted("wenna@tern.example")
     workroom.letters.send_off(letter)
     A::Post.stub(:configured, nil) { B::Posting.new({}).run(workroom.id, letter) }
-    assert_equal %w[failed no_post], workroom.letters.find(letter).then { |one| [one.state, one.why] }
+    assert_equal %w[failed none], workroom.letters.find(letter).then { |one| [one.state, one.why] }
   end
 
   def test_nothing_in_a_line_begins_another
@@ -111,10 +111,10 @@ class PostTest < StoreTest
   end
 
   def test_whether_somebody_answers_is_asked_from_the_queue
-    with_post { B::AskingOutside.new({}).run }
+    with_post { B::AskingOutside.new({}).run("post") }
     refute_nil S::Outside.of("post").answered_at
     @stand_in.stop(wait_seconds_before_close: 0, gracefully: false)
-    with_post { B::AskingOutside.new({}).run }
+    with_post { B::AskingOutside.new({}).run("post") }
     assert_equal 1, S::Outside.of("post").failures
   end
 

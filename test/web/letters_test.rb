@@ -112,7 +112,39 @@ class LettersTest < WebTest
     end
   end
 
+  def test_tags_and_shelf_labels_go_to_the_printer_where_there_is_one
+    work = "/jobs/#{office.id}/treatments/#{office.treatments.first.id}"
+    get "#{work}/hanging"
+    refute_match(/label printer/, text)
+    Dir.mktmpdir do |folder|
+      File.binwrite(File.join(folder, "1.pdf"), "%PDF one")
+      with_printer(folder) do
+        get "#{work}/hanging"
+        assert_match(/Tags on the label printer/, text)
+        send_form("#{work}/tags/print")
+        send_form("/shelf-labels/print")
+        assert_equal %w[waiting waiting], workroom.prints.list.map(&:state)
+        assert workroom.prints.file(workroom.prints.list.first.id).start_with?("%PDF")
+        get "/outside"
+        assert_match(/Tags.*: .*Ticket office.* on its way/, text)
+        get "/outside/printed/1.pdf"
+        assert_equal "%PDF one", last_response.body
+        assert_equal 404, get("/outside/printed/2.pdf").status
+        workroom.rows(:prints).update(state: "failed", why: "unreached")
+        id = workroom.prints.list.first.id
+        send_form("/outside/prints/#{id}/again")
+        assert_equal "waiting", workroom.prints.list.first.state
+        assert_equal 404, send_form("/outside/anything/switch", "open" => "no").status
+        assert_equal 303, send_form("/outside/printer/switch", "open" => "no").status
+        refute S::Outside.of("printer").open
+      end
+    end
+  end
+
   private
+
+  def with_printer(folder, &block) =
+    A::LabelPrinter.stub(:configured, A::LabelPrinter.new("tcp://127.0.0.1:9100?stand_in=#{folder}"), &block)
 
   def at(letter) = "/jobs/#{office.id}/letters/#{letter.id}"
 

@@ -6,13 +6,23 @@ module EarnestFold
   module Background
     # Whether somebody answers outside: asked from the queue, so that nothing silent holds a page up.
     class AskingOutside < Que::Job
-      def run
-        post = Adapters::Post.configured or return
-        post.answers
-        Store::Outside.answered(Adapters::Post::NAME)
-      rescue Adapters::Post::Refused, Adapters::Post::Unreached
-        Store::Outside.failed(Adapters::Post::NAME, "unreached")
+      THINGS = [Adapters::Post, Adapters::LabelPrinter].freeze
+
+      # @param name [String] of the thing
+      def run(name)
+        adapter = THINGS.to_h { |one| [one::NAME, one] }[name] or return
+        taker = adapter.configured or return
+        taker.answers
+        Store::Outside.answered(name)
+      rescue => trouble
+        raise unless troubles.any? { |kind| trouble.is_a?(kind) }
+
+        Store::Outside.failed(name, "unreached")
       end
+
+      private
+
+      def troubles = [*THINGS.map { |one| one::Unreached }, Adapters::Post::Refused]
     end
   end
 end

@@ -1,45 +1,30 @@
 # frozen_string_literal: true
 
-require "que"
 require "tzinfo"
 
 module EarnestFold
   module Background
-    # One letter on its way, as the queue hands it out. What didn't go is tried again later and later; what was refused
-    # is told at once. While the post is switched off, or didn't answer several times in a row, letters wait.
-    class Posting < Que::Job
-      POST = Adapters::Post
-      # Seconds until one looks again whether the post is open.
-      LOOKS = 30
-
-      # @param workroom [Integer]
-      # @param id [Integer] of the letter
-      def run(workroom, id)
-        @room, @post = Store::Workroom.new(workroom), POST.configured
-        return letters.put_off(id, LOOKS) if @post && !Store::Outside.open?(POST::NAME)
-
-        letter = letters.begin(id) or return
-        return letters.not_sent(id, "no_post", for_good: true) unless @post
-
-        @post.deliver(written(letter))
-        Store::Outside.answered(POST::NAME)
-        letters.sent(id)
-      rescue POST::Refused
-        Store::Outside.answered(POST::NAME)
-        letters.not_sent(id, "refused", for_good: true)
-      rescue POST::Unreached
-        Store::Outside.failed(POST::NAME, "unreached")
-        letters.not_sent(id, "unreached", for_good: false)
-      end
-
+    # A letter on its way. What is refused is told at once.
+    class Posting < Going
       private
 
-      def letters = @room.letters
+      def adapter = Adapters::Post
+
+      def waiting = @room.letters
+
+      def hand(letter) = @taker.deliver(written(letter))
+
+      def handed(letter)
+        super
+      rescue adapter::Refused
+        Store::Outside.answered(adapter::NAME)
+        waiting.not_sent(letter.id, "refused", for_good: true)
+      end
 
       def written(letter)
         paper = letter.paper_id && @room.bills.find(letter.job_id, letter.paper_id)
         house = @room.house.read
-        POST::Letter.new(
+        Adapters::Post::Letter.new(
           id: "letter-#{@room.id}-#{letter.id}",
           to: letter.to,
           sender: house.name,

@@ -39,7 +39,7 @@ module EarnestFold
       ASKING = "EarnestFold::Background::AskingOutside"
 
       # Asked from the queue whether it answers.
-      def ask = Store.guard { Que.enqueue(job_options: {job_class: ASKING, queue: QUEUE}) }
+      def ask(name) = Store.guard { Que.enqueue(name, job_options: {job_class: ASKING, queue: QUEUE}) }
 
       # Switched on, it is asked at once.
       def switch(name, open) = kept(name, open: open, failures: 0)

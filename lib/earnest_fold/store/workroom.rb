@@ -61,6 +61,9 @@ module EarnestFold
       # @return [Letters]
       def letters = Letters.new(self)
 
+      # @return [Prints]
+      def prints = Prints.new(self)
+
       # @return [Slips]
       def slips = Slips.new(self)
 

@@ -29,6 +29,9 @@ module EarnestFold
       # @return [Boolean] whether all the work is theirs
       def maker? = may?(Access::MAKERS)
 
+      # @return [Boolean] whether there is a label printer
+      def printer? = !Adapters::LabelPrinter.configured.nil?
+
       # So much of an address is remembered while somebody signs in.
       LONGEST_ASKED = 500
 

@@ -149,6 +149,8 @@ module EarnestFold
 
       def shelf_labels = "/shelf-labels.pdf"
 
+      def print_shelf_labels = "/shelf-labels/print"
+
       def bring_in_pieces = "/shelf/bring-in"
 
       def errands = "/errands"

@@ -27,7 +27,7 @@ module EarnestFold
           found = letter_of(id, letter)
           paper = found.paper_id && workroom.bills.find(found.job_id, found.paper_id)
           shown = Screens::Letter.new(
-            found, workroom.jobs.find(found.job_id), paper, post: Screens::PostStands.now, **more
+            found, workroom.jobs.find(found.job_id), paper, post: Screens::OutsideStands.of(Adapters::Post), **more
           )
           page(:letter, shown, status: status)
         end

@@ -5,18 +5,27 @@ module EarnestFold
     module Routes
       # What the house talks to outside: how it answers, what waits, and whether it is switched on.
       class OutsideHouse < Handler
-        # Under this a session carries what is said on the next page.
+        # Under this a session carries that something is being asked.
         ASKED = "asked_outside"
+        THINGS = [Adapters::Post, Adapters::LabelPrinter].to_h { |adapter| [adapter::NAME, adapter] }.freeze
+        PRINTED = /\A[\w.-]{1,80}\.pdf\z/
 
         get Paths.outside, :show
         get Paths.outside("outbox/:file"), :taken
-        post Paths.outside("post/switch"), :switch, to: Access::OWNERS
-        post Paths.outside("post/ask"), :ask
+        get Paths.outside("printed/:file"), :printed
+        post Paths.outside(":thing/switch"), :switch, to: Access::OWNERS
+        post Paths.outside(":thing/ask"), :ask
+        post Paths.outside("prints/:print/again"), :print_again
 
         def show
           shown = Screens::Outside.new(
-            Screens::PostStands.now, workroom.letters.unsent, outbox,
-            asked: session.delete(ASKED), owner: may?(Access::OWNERS)
+            THINGS.values.map { |adapter| Screens::OutsideStands.of(adapter) },
+            letters: workroom.letters.unsent,
+            prints: workroom.prints.list,
+            outbox: outbox,
+            printed: printed_files,
+            asked: session.delete(ASKED),
+            owner: may?(Access::OWNERS)
           )
           page(:outside, shown)
         end
@@ -28,23 +37,46 @@ module EarnestFold
           letter.bytes
         end
 
-        def switch
+        # What the stand-in printed.
+        def printed(file)
+          folder = Adapters::LabelPrinter.configured&.stand_in
+          path = (folder && PRINTED.match?(file)) ? File.join(folder, file) : nil
+          raise Store::Missing, "nothing printed" unless path && File.file?(path)
+
+          sent_as("application/pdf", file)
+          File.binread(path)
+        end
+
+        def switch(thing)
           open = params["open"] == "yes"
-          Store::Outside.switch(Adapters::Post::NAME, open)
-          noted(open ? :post_opened : :post_closed)
+          Store::Outside.switch(known(thing), open)
+          noted(:outside_switched, thing: thing, open: open)
           go(Paths.outside)
         end
 
         # From the queue: nothing silent holds this page up.
-        def ask
-          Store::Outside.ask
+        def ask(thing)
+          Store::Outside.ask(known(thing))
           session[ASKED] = true
+          go(Paths.outside)
+        end
+
+        def print_again(print)
+          workroom.prints.send_off(number(print))
           go(Paths.outside)
         end
 
         private
 
+        def known(thing) = THINGS.key?(thing) ? thing : raise(Store::Missing, "nothing outside of that name")
+
         def outbox = (folder = Adapters::Post.configured&.stand_in) && Documents::Outbox.new(folder)
+
+        # @return [Array<String>, nil] the last first; nil with a real printer
+        def printed_files
+          folder = Adapters::LabelPrinter.configured&.stand_in or return
+          Dir[File.join(folder, "*.pdf")].max(Store::Prints::MOST).map { |path| File.basename(path) }
+        end
       end
     end
   end

@@ -36,6 +36,8 @@ module EarnestFold
           get Paths.job(":id", file), :making_of_job, file, to: to
         end
 
+        post Paths.work(*WORK, "tags/print"), :print_tags, to: Access::HANGING
+
         def measure_sheet = page(:measure_sheet, Screens::MeasureSheet.new)
 
         def read_back(id) = page(:read_back, Screens::ReadBack.new(sheet(id)))
@@ -100,6 +102,15 @@ module EarnestFold
           work = job.work(number(treatment))
           filed(PDF, job, "-#{file}")
           Documents::MakingPapers.named(file, job, [work], opens(job))
+        end
+
+        # On the label printer, by the queue.
+        def print_tags(id, treatment)
+          job = sheet(id)
+          work = job.work(number(treatment))
+          made = Documents::MakingPapers.named("tags.pdf", job, [work], opens(job))
+          workroom.prints.ask(Words.say("outside.tags_of", title: "#{work.title}, #{job.job.title}"), made)
+          go(Paths.station(job.job.id, work.id, "hanging"))
         end
 
         def making_of_job(file, id)

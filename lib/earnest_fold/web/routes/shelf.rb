@@ -10,6 +10,7 @@ module EarnestFold
         get Paths.shelf, :all
         get Paths.shelf_list, :list
         get Paths.shelf_labels, :labels
+        post Paths.print_shelf_labels, :print_labels
         post Paths.bring_in_pieces, :bring_in
         get Paths.new_piece, :blank
         post Paths.shelf, :receive
@@ -34,9 +35,13 @@ module EarnestFold
 
         def labels
           sent_as("application/pdf", "shelf-labels.pdf")
-          shown = Screens::Shelf.new(workroom.shelf.all, workroom.cloths.all, workroom_unit)
-          opens = shown.pieces.map { |piece| "#{request.base_url}#{Paths.piece(piece.id)}" }
-          Documents::TagPdf.new(Words.say("shelf.labels_title"), shown.labels, opens).render
+          labels_pdf
+        end
+
+        # On the label printer, by the queue.
+        def print_labels
+          workroom.prints.ask(Words.say("shelf.labels_title"), labels_pdf)
+          go(Paths.outside)
         end
 
         def bring_in
@@ -114,6 +119,12 @@ module EarnestFold
         end
 
         private
+
+        def labels_pdf
+          shown = Screens::Shelf.new(workroom.shelf.all, workroom.cloths.all, workroom_unit)
+          opens = shown.pieces.map { |piece| "#{request.base_url}#{Paths.piece(piece.id)}" }
+          Documents::TagPdf.new(Words.say("shelf.labels_title"), shown.labels, opens).render
+        end
 
         # One that isn't on the shelf yet.
         def new_one(form, status: 200)

@@ -11,7 +11,7 @@ module EarnestFold
         attr_reader :job
         # @return [Store::Bills::Bill, nil] that goes with it
         attr_reader :paper
-        # @return [PostStands]
+        # @return [OutsideStands]
         attr_reader :post
 
         # @param form [Forms::LetterForm, nil] with what couldn't be taken

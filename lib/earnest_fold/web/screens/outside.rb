@@ -5,16 +5,21 @@ module EarnestFold
     module Screens
       # What the house talks to outside, and how it answers.
       class Outside
-        # @return [PostStands]
-        attr_reader :post
+        # @return [Array<OutsideStands>]
+        attr_reader :things
         # @return [Array<Store::Letters::Letter>] that wait, or didn't go
         attr_reader :letters
+        # @return [Array<Store::Prints::Print>] the last first
+        attr_reader :prints
+        # @return [Array<String>, nil] what the printer's stand-in printed; nil with a real printer
+        attr_reader :printed
 
-        # @param outbox [Documents::Outbox, nil] of the stand-in
-        # @param asked [Boolean] whether somebody asks just now whether it answers
+        # @param outbox [Documents::Outbox, nil] of the post's stand-in
+        # @param asked [Boolean, nil] whether somebody asks just now whether it answers
         # @param owner [Boolean] whether whoever looks may switch it
-        def initialize(post, letters, outbox, asked:, owner:)
-          @post, @letters, @outbox, @asked, @owner = post, letters, outbox, asked, owner
+        def initialize(things, letters:, prints:, outbox:, printed:, asked:, owner:)
+          @things, @letters, @prints, @outbox, @printed = things, letters, prints, outbox, printed
+          @asked, @owner = asked, owner
         end
 
         def page_title = Words.say("outside.title")
@@ -26,7 +31,7 @@ module EarnestFold
         # @return [Array<Documents::Outbox::Taken>, nil] nil with a real post
         def taken = @outbox&.letters
 
-        def why(letter) = letter.why.empty? ? "" : Words.say("letters.why.#{letter.why}")
+        def why(one) = one.why.empty? ? "" : Words.say("letters.why.#{one.why}")
       end
     end
   end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+require "que"
+
+module EarnestFold
+  module Background
+    # One thing on its way outside, as the queue hands it out ({Store::GoingOut}). What didn't go is tried again later
+    # and later. While what takes it is switched off, or didn't answer several times in a row, it waits.
+    # Who is one says who takes it (`adapter`), where it waits (`waiting`), and hands it over (`hand`).
+    class Going < Que::Job
+      # Seconds until one looks again whether it is open.
+      LOOKS = 30
+
+      # @param workroom [Integer]
+      # @param id [Integer]
+      def run(workroom, id)
+        @room, @taker = Store::Workroom.new(workroom), adapter.configured
+        return waiting.put_off(id, LOOKS) if @taker && !Store::Outside.open?(adapter::NAME)
+
+        one = waiting.begin(id) or return
+        @taker ? handed(one) : waiting.not_sent(id, "none", for_good: true)
+      end
+
+      private
+
+      def handed(one)
+        hand(one)
+        Store::Outside.answered(adapter::NAME)
+        waiting.sent(one.id)
+      rescue adapter::Unreached
+        Store::Outside.failed(adapter::NAME, "unreached")
+        waiting.not_sent(one.id, "unreached", for_good: false)
+      end
+    end
+  end
+end

@@ -5,7 +5,7 @@ module EarnestFold
     # A whole workroom on its way out, or in again: what its archive is made of, and whether it came in just so.
     class MovingHouse
       # What came in isn't, by now, what it was: the files that differ.
-      class Differs < EarnestFold::Error
+      class Differs < StandardError
         # @return [Array<String>]
         attr_reader :files
 

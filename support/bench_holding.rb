@@ -31,6 +31,7 @@ class House
   def start
     environment = {
       "DATABASE_URL" => @url, "SESSION_SECRET" => SecureRandom.hex(64), "RACK_ENV" => "production",
+      "MALLOC_ARENA_MAX" => "2",
       "REQUEST_LOG" => File::NULL
     }
     puma = %W[puma --quiet --bind tcp://127.0.0.1:#{port} --threads 2:5 config.ru]

@@ -253,8 +253,8 @@ module Bench
       medians = in_turn(http, jobs)
       report(medians)
       worth_of_fragments(http, jobs)
-      edits(http, jobs, medians.fetch("bare page"))
-      keystrokes(http, medians.fetch("bare page"))
+      edits(http, jobs)
+      keystrokes(http)
       rush(address, jobs)
       papers(http)
       weights(http, jobs.first)
@@ -373,17 +373,25 @@ module Bench
   end
 
   # Reckon's answer to a keystroke, and how near that is to another, each to figures that nobody asked for before.
-  def keystrokes(http, bare)
+  def keystrokes(http)
     {"Reckon's answer" => 4, "how near it is" => nil}.each do |name, wanted|
       times = Array.new(200) do |index|
         path = reckoned("#{180 + index}.#{index % 10}")
         path = path.sub("/reckon?", "/reckon/near?") unless wanted
-        fetch(http, path, "HX-Request" => "true")
+        beside_bare(http) { fetch(http, path, "HX-Request" => "true") }
       end
-      time = median(times.drop(20))
-      goal = wanted ? " (wanted: at most #{wanted})" : ""
-      puts format("%s: %.2f ms, %.1f times the bare page%s", name, time, time / bare, goal)
+      told_beside(name, times.drop(20), wanted)
     end
+  end
+
+  # A machine is now fast, now slow: the bare page is asked for in turn with what is held against it.
+  # @return [Array(Float, Float)] milliseconds of either
+  def beside_bare(http) = [fetch(http, "/keys"), yield]
+
+  def told_beside(name, pairs, wanted)
+    bare, time = pairs.transpose.map { |times| median(times) }
+    goal = wanted ? " (wanted: at most #{wanted})" : ""
+    puts format("%s: %.2f ms, %.1f times the bare page%s", name, time, time / bare, goal)
   end
 
   RECKONED = {
@@ -395,14 +403,7 @@ module Bench
   def reckoned(length) = "/reckon?#{URI.encode_www_form(RECKONED.merge("support.length" => length))}"
 
   # An edit as the page's journal sends it: one field, with what was seen in it, one after the other.
-  def edits(http, jobs, bare)
-    times = jobs.flat_map { |job| edited(http, job) }.drop(10)
-    puts format(
-      "an edit's answer: %.2f ms, %.1f times the bare page (wanted: at most 4)",
-      median(times),
-      median(times) / bare
-    )
-  end
+  def edits(http, jobs) = told_beside("an edit's answer", jobs.flat_map { |job| edited(http, job) }.drop(10), 4)
 
   def edited(http, job)
     path = "#{treatment(job)}/measure"
@@ -419,7 +420,7 @@ module Bench
         "saw[return_left]" => seen,
         "once" => SecureRandom.uuid
       }
-      change(http, path, cookie, token, {"X-Journal" => "1"}, **edit).tap { seen = typed }
+      beside_bare(http) { change(http, path, cookie, token, {"X-Journal" => "1"}, **edit) }.tap { seen = typed }
     end
   end
 

@@ -59,6 +59,29 @@ class SignInInTheBrowserTest < SystemTest
     assert_empty findings
   end
 
+  # As it is a quarter of an hour later.
+  def test_who_may_what_asks_for_the_password_and_keeps_what_was_chosen
+    joined
+    minutes = EarnestFold::Web::Sure.instance_method(:lately?)
+    EarnestFold::Web::Sure.define_method(:lately?) { false }
+    visit "/people"
+    fill_in "Name", with: "Neap Tolley"
+    select "fitter", from: "Role"
+    click_on "Add them"
+    assert_text "Is it still you?"
+    assert_empty findings
+    fill_in "Password", with: "not the one at all"
+    click_on "Go on"
+    assert_text "That isn't your password"
+    fill_in "Password", with: PASSWORD
+    click_on "Go on"
+    assert_selector "h1", text: "Neap Tolley"
+    assert_equal "fitter", workroom.people.all.find { |person| person.name == "Neap Tolley" }.role
+    refute_includes page.evaluate_script("JSON.stringify(localStorage)"), PASSWORD
+  ensure
+    EarnestFold::Web::Sure.define_method(:lately?, minutes) if minutes
+  end
+
   def test_what_was_typed_when_the_session_ended_waits_for_signing_in
     joined
     job = workroom.jobs.list.find { |line| line.title == "Ticket office" }

@@ -57,6 +57,16 @@ class LettersTest < WebTest
     assert_equal 404, send_form("/jobs/#{office.id}/letters", "sort" => "anything").status
   end
 
+  def test_one_that_somebody_sent_meanwhile_is_shown_as_it_went
+    send_form("/jobs/#{office.id}/letters", "sort" => "ready")
+    letter = workroom.letters.of(office.id).first
+    workroom.letters.send_off(letter.id)
+    send_form(at(letter), "body" => "Another", "saw" => {"body" => letter.body})
+    assert_equal 409, last_response.status
+    assert_match(/on its way/, text)
+    assert_equal letter.body, workroom.letters.find(letter.id).body
+  end
+
   def test_every_sort_begins_in_words
     (S::Letters::SORTS - %w[quote order invoice]).each do |sort|
       send_form("/jobs/#{office.id}/letters", "sort" => sort)

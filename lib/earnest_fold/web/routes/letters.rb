@@ -34,7 +34,11 @@ module EarnestFold
 
         def change(id, letter)
           merged do
-            form = Forms::LetterForm.new(letter_of(id, letter), params)
+            found = letter_of(id, letter)
+            # Somebody sent it meanwhile: it is shown as it went.
+            next show(id, letter, status: 409) unless found.draft?
+
+            form = Forms::LetterForm.new(found, params)
             next show(id, letter, status: status_of(form), form: form) unless form.valid?
 
             keep(id, letter, form)

@@ -37,6 +37,22 @@ class LimitsTest < WebTest
     end
   end
 
+  # Of however many accounts.
+  def test_so_many_tries_at_the_door
+    at_once do
+      40.times do |index|
+        post "/me/sign-in", {"login" => "#{index}@sluice.example", "password" => "x"}, "REMOTE_ADDR" => HERE
+      end
+      refute_equal 429, last_response.status
+      %w[/me/sign-in /join/x /for/x].each do |path|
+        post path, {}, "REMOTE_ADDR" => HERE
+        assert_equal 429, last_response.status, path
+      end
+      post "/me/sign-in", {}, "REMOTE_ADDR" => THERE
+      refute_equal 429, last_response.status
+    end
+  end
+
   def test_a_minute_later_it_goes_on
     at_once { 201.times { get "/errands", {}, "REMOTE_ADDR" => HERE } }
     at_once(60) { get "/errands", {}, "REMOTE_ADDR" => HERE }

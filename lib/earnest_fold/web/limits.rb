@@ -10,7 +10,10 @@ module EarnestFold
       MINUTE = 60
       # Typing fast at Reckon is six a second; several people may share an address.
       ALL = 6_000
+      # At the door: passwords, invitations and links that somebody could try one after the other.
+      DOOR = %r{\A/(?:me|join|for)/}
       COSTLY = {
+        "door" => [40, ->(request) { request.post? && DOOR.match?(request.path) }],
         "import" => [20, ->(request) { request.post? && request.path == Paths.import }],
         "photographs" => [60, ->(request) { request.post? && request.path.end_with?("/photographs") }],
         "papers" => [120, ->(request) { request.path.end_with?(".pdf", ".tar") }]

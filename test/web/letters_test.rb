@@ -67,6 +67,16 @@ class LettersTest < WebTest
     assert_equal letter.body, workroom.letters.find(letter.id).body
   end
 
+  def test_who_has_no_name_is_greeted_all_the_same
+    workroom.jobs.set_customer(office.id, nil)
+    send_form("/jobs/#{office.id}/letters", "sort" => "ready")
+    assert_match(/\AGood day,\n/, workroom.letters.of(office.id).first.body)
+    send_form("/jobs/#{office.id}/papers", "kind" => "quote", "customer" => "Mrs Tallow\nThe Hard")
+    paper = workroom.bills.of(office.id).first
+    send_form("/jobs/#{office.id}/letters", "sort" => "quote", "paper" => paper.id.to_s)
+    assert_match(/\AMrs Tallow,\n/, workroom.letters.of(office.id).first.body)
+  end
+
   def test_every_sort_begins_in_words
     (S::Letters::SORTS - %w[quote order invoice]).each do |sort|
       send_form("/jobs/#{office.id}/letters", "sort" => sort)

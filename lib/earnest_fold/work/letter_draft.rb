@@ -19,20 +19,24 @@ module EarnestFold
       # @yieldparam key [String] of the words
       # @yieldparam facts [Hash]
       # @yieldreturn [String]
-      # @return [Hash{Symbol => String}] to whom, about what, and what it says
+      # @return [Hash{Symbol => String}] to whom, about what, and what it says; somebody whose name nobody knows is
+      #   greeted without one
       def texts(sort)
+        told = facts.merge(name: name.empty? ? yield("letters.greeting", {}) : name)
         {
           to: @customer&.mail.to_s,
-          subject: yield("letters.subjects.#{sort}", facts)[0, Store::Letters::FIELDS.fetch(:subject).kind.longest],
-          body: yield("letters.bodies.#{sort}", facts)
+          subject: yield("letters.subjects.#{sort}", told)[0, Store::Letters::FIELDS.fetch(:subject).kind.longest],
+          body: yield("letters.bodies.#{sort}", told)
         }
       end
 
       private
 
+      # Where nobody said whose the job is, its paper may.
+      def name = @customer&.name || @paper&.content.to_h["customer"].to_s.lines.first.to_s.strip
+
       def facts = {
-        title: @job.title, number: @paper&.number, name: @customer&.name || "", house: @house, link: LINK,
-        day: Diary.date(@job, "promised")
+        title: @job.title, number: @paper&.number, house: @house, link: LINK, day: Diary.date(@job, "promised")
       }
     end
   end

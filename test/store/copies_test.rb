@@ -1,25 +1,15 @@
 # frozen_string_literal: true
 
 require "store_test_helper"
-require "open3"
-require "tmpdir"
-require "uri"
+require "places_of_their_own"
 require File.expand_path("../../support/copies", __dir__)
 
 # A copy of everything and an empty place filled from it, by the commands that people use, in databases of their own.
 class CopiesTest < EarnestFoldTest
+  include PlacesOfTheirOwn
+
   S = EarnestFold::Store
   PLACES = %w[copies_from copies_to].freeze
-
-  def setup
-    @folder = Dir.mktmpdir("copies")
-    PLACES.each { |name| S.db.run("CREATE DATABASE #{name}") }
-  end
-
-  def teardown
-    PLACES.each { |name| S.db.run("DROP DATABASE IF EXISTS #{name} WITH (FORCE)") }
-    FileUtils.remove_entry(@folder)
-  end
 
   def test_an_empty_place_is_filled_with_everything
     filled("copies_from")
@@ -94,10 +84,6 @@ class CopiesTest < EarnestFoldTest
   end
 
   private
-
-  def file(name) = File.join(@folder, name)
-
-  def url(name) = URI.parse(ENV.fetch("DATABASE_URL")).tap { |address| address.path = "/#{name}" }.to_s
 
   def run_copy(place, what, file, environment = {}) =
     Open3.capture2e({"DATABASE_URL" => url(place), **environment}, RbConfig.ruby, root("support/copy.rb"), what, file)

@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 require "store_test_helper"
-require "open3"
-require "tmpdir"
-require "uri"
+require "places_of_their_own"
 
 # A whole workroom out as one open file and into an empty one, by the command that people use: there it is the same,
 # byte for byte of what it gives out.
 class MovingHouseTest < EarnestFoldTest
+  include PlacesOfTheirOwn
+
   S, A = EarnestFold::Store, EarnestFold::Documents::WorkroomArchive
   PLACES = %w[moving_from moving_to].freeze
 
@@ -31,16 +31,6 @@ class MovingHouseTest < EarnestFoldTest
     room.people.belongs(room.people.all.first.id, EarnestFold::Store::Accounts.create("first@demo.example"))
     room.people.lend(room.people.all.last.id, [room.jobs.list.first.id])
   RUBY
-
-  def setup
-    @folder = Dir.mktmpdir("moving")
-    PLACES.each { |name| S.db.run("CREATE DATABASE #{name}") }
-  end
-
-  def teardown
-    PLACES.each { |name| S.db.run("DROP DATABASE IF EXISTS #{name} WITH (FORCE)") }
-    FileUtils.remove_entry(@folder)
-  end
 
   def test_all_of_it_comes_in_as_it_was
     program("moving_from", MOST)
@@ -100,10 +90,6 @@ class MovingHouseTest < EarnestFoldTest
   end
 
   private
-
-  def file(name) = File.join(@folder, name)
-
-  def url(name) = URI.parse(ENV.fetch("DATABASE_URL")).tap { |address| address.path = "/#{name}" }.to_s
 
   def move(place, what, name, fails: false)
     command = [RbConfig.ruby, root("support/workroom.rb"), what, file(name)]

@@ -41,8 +41,8 @@ module EarnestFold
             form = Forms::LetterForm.new(found, params)
             next show(id, letter, status: status_of(form), form: form) unless form.valid?
 
-            keep(id, letter, form)
-            go(Paths.letter(number(id), number(letter)))
+            keep(found, form)
+            go(Paths.letter(found.job_id, found.id))
           end
         end
 
@@ -54,7 +54,7 @@ module EarnestFold
             next show(id, letter, status: status_of(form), form: form) unless form.valid?
 
             workroom.transaction do
-              keep(id, letter, form) if found.draft?
+              keep(found, form) if found.draft?
               workroom.letters.send_off(found.id)
             end
             noted(:letter_sent, letter: found.id)
@@ -69,10 +69,8 @@ module EarnestFold
 
         private
 
-        def keep(id, letter, form)
-          found = letter_of(id, letter)
-          workroom.letters.change(found.id, form.values, version: found.version)
-        end
+        # @param found [Store::Letters::Letter]
+        def keep(found, form) = workroom.letters.change(found.id, form.values, version: found.version)
 
         def letter_of(id, letter)
           found = workroom.letters.find(number(letter))

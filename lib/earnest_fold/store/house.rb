@@ -36,7 +36,7 @@ module EarnestFold
       def read
         Store.guard do
           as_it_is = rows(:house_versions) { versions }
-          begin_sets unless as_it_is.first[:set_id]
+          begin_sets unless as_it_is.first[:sets_written]
           MADE.fetch(as_it_is) { made(rows(:house) { house }) }
         end
       end
@@ -76,18 +76,18 @@ module EarnestFold
       # Which state of each row this is: a row written anew has another xmin, or, by the same transaction, another
       # version.
       def versions
-        tapes = Store.db[:tapes]
-          .where(workroom_id: Sequel[:workrooms][:id])
-          .select(Sequel.lit("string_agg(concat_ws('.', tapes.id, tapes.version, tapes.xmin), ' ' ORDER BY tapes.id)"))
-        joined.select(
-          tapes.as(:tapes_written),
-          Sequel[:workrooms][:id].as(:id),
-          Sequel[:workrooms][:version],
-          Sequel.lit("workrooms.xmin::text AS written"),
-          Sequel[:rule_sets][:id].as(:set_id),
-          Sequel[:rule_sets][:version].as(:set_version),
-          Sequel.lit("rule_sets.xmin::text AS set_written")
+        Store.db[:workrooms].where(id: :$workroom).select(
+          :id,
+          :version,
+          Sequel.lit("xmin::text AS written"),
+          written(:rule_sets).as(:sets_written),
+          written(:tapes).as(:tapes_written)
         )
+      end
+
+      def written(table)
+        each_row = "string_agg(concat_ws('.', id, version, xmin), ' ' ORDER BY id)"
+        Store.db[table].where(workroom_id: Sequel[:workrooms][:id]).select(Sequel.lit(each_row))
       end
 
       def house

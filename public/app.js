@@ -70,6 +70,49 @@
   unfold();
   window.addEventListener("hashchange", unfold);
 
+  // A distance meter: while its strip is open it is looked at again and again, and the field whose turn it is shows it.
+  var LOOKS = 2000, OPENED = "earnest-fold-meter";
+
+  function meter() { return document.getElementById("meter"); }
+
+  function look() {
+    if (meter() && meter().open && document.visibilityState === "visible" && window.htmx) {
+      window.htmx.trigger(meter(), "look");
+    }
+  }
+
+  function turn() {
+    document.querySelectorAll(".field.turn").forEach(function (field) { field.classList.remove("turn"); });
+    var name = meter() && meter().open && meter().dataset.turn;
+    var control = name && document.querySelector('#station-form [name="' + name + '"]');
+    if (control && control.closest(".field")) control.closest(".field").classList.add("turn");
+  }
+
+  function remembered(open) {
+    try {
+      if (open === undefined) return localStorage.getItem(OPENED) === "yes";
+      localStorage.setItem(OPENED, open ? "yes" : "no");
+    } catch (closed) { return false; }
+  }
+
+  if (meter()) {
+    meter().open = remembered();
+    setInterval(look, LOOKS);
+    document.addEventListener("toggle", function (event) {
+      if (event.target !== meter()) return;
+      remembered(meter().open);
+      look();
+      turn();
+    }, true);
+    // What was typed is on its way: the next one is typed into an empty field.
+    document.addEventListener("submit", function (event) {
+      var typed = event.target.matches(".meter-typed") && event.target.elements.typed;
+      if (typed) setTimeout(function () { typed.value = ""; });
+    });
+    document.addEventListener("journal:shown", function () { look(); turn(); });
+    document.addEventListener("htmx:afterSettle", turn);
+  }
+
   // On a phone the places stand behind a menu.
   document.addEventListener("click", function (event) {
     var menu = document.querySelector(".menu"), pressed = event.target.closest(".menu");

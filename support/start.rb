@@ -102,6 +102,20 @@ def stand_ins
   end
 end
 
+# A distance meter of the demo house's owner, with a button on a page of its own; a key of its own at each start.
+def meter_stand_in(number)
+  workroom = EarnestFold::Store.demo_workroom
+  owner = workroom.people.all.find { |person| person.role == EarnestFold::Store::People::OWNER } or return
+  meters, name = workroom.meters, EarnestFold::Words.say("meter.stand_in")
+  meters.of(owner.id).select { |meter| meter.name == name }.each { |meter| meters.away(owner.id, meter.id) }
+  key, port = meters.connect(owner.id, name), free_port
+  script, to = File.join(ROOT, "support", "meter_stand_in.rb"), "http://127.0.0.1:#{number}/readings"
+  puts "A distance meter to try, #{owner.name}'s: http://127.0.0.1:#{port}/"
+  log = File.join(ROOT, "var", "meter.log")
+  Beside.new({"METER_KEY" => key}, RbConfig.ruby, script, to, port.to_s, "leashed", log: log)
+    .start { |words| warn_at(words) }
+end
+
 def free_port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
 
 # What is written here is this user's alone; the folder itself can be passed through, to where the database's own user
@@ -225,7 +239,7 @@ begin
   metrics = ENV["METRICS_PORT"] && metrics_at(ENV["METRICS_PORT"])
   server&.watched { |words| warn_at(words) }
   copy_nightly(ENV["DATABASE_URL"])
-  outside = demo ? stand_ins : []
+  outside = demo ? [*stand_ins, *meter_stand_in(number)] : []
   worker = worker_beside(ENV["DATABASE_URL"]).start { |words| warn_at(words) }
   events = Puma::Events.new
   events.after_booted do

@@ -14,8 +14,8 @@ module SignedIn
   KEY = "earnest_fold.who"
 
   def self.owner(workroom = EarnestFold::Store.workroom, **more) =
-    Who.new(account_id: 0, workroom_id: workroom.id, person_id: 0, name: "Ida Marram", role: "owner", books: true,
-      second: false, **more)
+    Who.new(account_id: 0, workroom_id: workroom.id, name: "Ida Marram", role: "owner", books: true,
+      second: false, person_id: 0, **more)
 end
 
 require "hidden_faults"

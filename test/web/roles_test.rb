@@ -14,6 +14,7 @@ class RolesTest < WebTest
   # verb matters it stands before it.
   MAY = {
     "/" => ALL, "/reckon" => ALL, "/keys" => ALL, "/measure-sheet" => ALL, "/you" => ALL, "/errands/" => ALL,
+    "/you/meters" => AT_JOB, "post /you/meters" => AT_JOB,
     "post /reckon/keep" => MAKERS,
     "/today" => MAKERS, "/find" => MAKERS, "/errands" => MAKERS, "/cloths" => MAKERS, "/shelf" => MAKERS,
     "/tapes" => MAKERS, "/logbook" => MAKERS, "post /house-rules" => OWNER, "/house-rules" => MAKERS,
@@ -42,7 +43,7 @@ class RolesTest < WebTest
   }.freeze
   # Before anybody is known.
   OPEN = %w[/join/:key /sign-in-page /health /ready /authority.crt /calendar/:key.ics
-    /for/:key /for/:key/paper.pdf].freeze
+    /for/:key /for/:key/paper.pdf /readings].freeze
 
   HANDLERS.each do |handler|
     define_method(:"test_#{handler.name.split("::").last}") do

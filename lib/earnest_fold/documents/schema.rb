@@ -11,6 +11,11 @@ module EarnestFold
       R = Reckoning
       K = R::FieldKinds
       FILE = File.join(EarnestFold.root, "schema/job.v1.json")
+      # Every schema that is published, by its file.
+      PUBLISHED = {
+        FILE => -> { to_h },
+        File.join(EarnestFold.root, "schema/meter-reading.v1.json") => -> { MeterReport.schema }
+      }.freeze
 
       module_function
 

@@ -61,6 +61,12 @@ module EarnestFold
       # @return [Letters]
       def letters = Letters.new(self)
 
+      # @return [Meters]
+      def meters = Meters.new(self)
+
+      # @return [MeterReadings]
+      def meter_readings = MeterReadings.new(self)
+
       # @return [Prints]
       def prints = Prints.new(self)
 

@@ -108,6 +108,12 @@ module EarnestFold
       # @param to [String, nil] a station, or what else there is of a work: "changes", "slip.pdf"
       def work(job, work, to = nil) = under("/jobs/#{job}/treatments/#{work}", to)
 
+      # Where a distance meter sends what it reads; and what of it waits at a work.
+      def readings = "/readings"
+
+      # @param to [String, nil] what is done with one
+      def readings_at(job, work, to = nil) = under(work(job, work, "readings"), to)
+
       # @param version [Integer, String] of the work, as it was looked at
       def near(job, work, version) = "#{work(job, work, "near")}?version=#{version}"
 
@@ -191,6 +197,9 @@ module EarnestFold
 
       # @param to [String] "give" or "take"
       def your_calendar(to) = "/you/calendar/#{to}"
+
+      # @param to [String, nil] what is done with one of them
+      def your_meters(to = nil) = under("/you/meters", to)
 
       def wall = "/diary/wall.pdf"
 

@@ -97,6 +97,7 @@ module EarnestFold
                 given: workroom.people.calendar?(who.person_id),
                 address: session.delete(FEED)&.then { |key| "#{request.base_url}#{Paths.feed(key)}" }
               ),
+              measuring: measuring,
               workrooms: accounts.workrooms_of(who.account_id)
             )
           )
@@ -129,6 +130,14 @@ module EarnestFold
         end
 
         private
+
+        def measuring =
+          Screens::You::Measuring.new(
+            theirs: may?(Access::AT_JOB),
+            meters: workroom.meters.of(who.person_id),
+            address: "#{request.base_url}#{Paths.readings}",
+            key: session.delete(Metering::KEY)
+          )
 
         # @return [Array<Store::Records::JobLine>] the jobs changed last, and those that are lent to them already
         def lendable(person)

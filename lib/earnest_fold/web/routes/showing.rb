@@ -20,6 +20,9 @@ module EarnestFold
 
         private
 
+        # @return [Reckoning::Unit] the one that the page is shown in
+        def unit_shown(job) = Reckoning::Units::ALL.key?(params["unit"]) ? job.house.unit(params["unit"]) : job.unit
+
         # @param screen [Class]
         # @return [Screens::Desk]
         def shown(screen, job, entry, **more)

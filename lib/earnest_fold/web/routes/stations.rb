@@ -49,11 +49,11 @@ module EarnestFold
             form = Forms::TreatmentForm.new(
               job,
               entry,
-              with_rule(job, entry),
+              as_sent(job, entry),
               unit_shown(job),
               shown_spec: spec_shown(entry)
             )
-            job = kept(job, entry, form) if form.changed?
+            job = kept(job, entry, form) if form.changed? || (form.valid? && meant_reading(entry))
             screen = Screens::StationScreens.near(station, entry)
             again(screen, job, entry.id, form, touched: seen_whole?(entry) ? touched(form, entry) : nil)
           end
@@ -89,9 +89,6 @@ module EarnestFold
 
         private
 
-        def kept(job, entry, form) =
-          job.with(workroom.treatments.update(entry.id, form.spec, version: entry.record.version), form.read)
-
         def journal = request.env[JournalAnswers::ASKED]
 
         # @return [Boolean] whether a page's journal asks, and its page shows everything as it was just before
@@ -106,6 +103,34 @@ module EarnestFold
 
           version = params["version"].to_s[/\A\d{1,9}\z/]
           version && workroom.treatments.at_version(entry.id, Integer(version, 10))
+        end
+
+        # What was typed, and what a meter read, where one of its readings is taken.
+        def as_sent(job, entry)
+          read = meant_reading(entry)
+          with_rule(job, entry).merge(read ? {read.path => read.length} : {})
+        end
+
+        # A reading that waits, and the length here that takes it.
+        Meant = Reckoning::Value.define(:id, :path, :length)
+
+        # @return [Meant, nil] nil where none was meant, somebody took it meanwhile, or there is no such length
+        def meant_reading(entry)
+          id, path = params["take_reading"].to_s.match(/\A(\d{1,9}) ([\w.]{1,80})\z/)&.captures
+          return unless id && Work::Metering.new(entry, waiting: [], taken: []).places.include?(path)
+
+          reading = workroom.meter_readings.find(who.person_id, number(id))
+          reading && Meant.new(id: reading.id, path: path, length: reading.length)
+        end
+
+        # Taken and kept at once, or neither.
+        def kept(job, entry, form)
+          read, made = meant_reading(entry), nil
+          workroom.transaction do
+            workroom.meter_readings.take(who.person_id, read.id, entry.id, read.path) if read
+            made = workroom.treatments.update(entry.id, form.spec, version: entry.record.version) if form.changed?
+          end
+          made ? job.with(made, form.read) : job
         end
 
         # What was typed; a field sent back to the house's rule says what the rule says.
@@ -154,8 +179,6 @@ module EarnestFold
           page(:desk, looked_at(screen, job, entry, notice: :changed_elsewhere), status: 409)
 
         def looked_at(screen, job, entry, **more) = shown(screen, job, entry, part: params["part"], **more)
-
-        def unit_shown(job) = Reckoning::Units::ALL.key?(params["unit"]) ? job.house.unit(params["unit"]) : job.unit
       end
     end
   end

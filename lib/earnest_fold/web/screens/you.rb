@@ -16,8 +16,13 @@ module EarnestFold
         # just now.
         Calendar = Reckoning::Value.define(:theirs, :given, :address)
 
+        # Their distance meters: whether they measure, where one sends to, and its key where it was made just now.
+        Measuring = Reckoning::Value.define(:theirs, :meters, :address, :key)
+
         # @return [Calendar]
         attr_reader :calendar
+        # @return [Measuring]
+        attr_reader :measuring
         # @return [Store::Accounts::Who]
         attr_reader :who
         # @return [String, nil] what was done
@@ -32,9 +37,10 @@ module EarnestFold
         # @param here [String, nil] the print of this device's session
         # @param said [String, nil] what was done
         # @param calendar [Calendar]
-        def initialize(who, login:, devices:, here:, workrooms:, calendar:, said: nil)
+        # @param measuring [Measuring]
+        def initialize(who, login:, devices:, here:, workrooms:, calendar:, measuring:, said: nil)
           @who, @login, @devices, @here, @workrooms, @said = who, login, devices, here, workrooms, said
-          @calendar = calendar
+          @calendar, @measuring = calendar, measuring
         end
 
         def page_title = who.name

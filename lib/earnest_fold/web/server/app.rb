@@ -87,7 +87,7 @@ module EarnestFold
         halt failure(env[Door::REFUSED]) if env[Door::REFUSED]
         halt failure(400) unless Door.readable?(params)
         # Asked here and not in a middleware, so that a stale token gets a page of ours and not a dropped session.
-        halt failure(403) unless request.safe? || Tokens.accept?(env)
+        halt failure(403) unless request.safe? || by_key? || Tokens.accept?(env)
       end
 
       HANDLERS = [
@@ -113,6 +113,7 @@ module EarnestFold
         Routes::Diary,
         Routes::Written,
         Routes::Errands,
+        Routes::Metering,
         Routes::Logbook,
         Routes::Shelf,
         Routes::Cloths,

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require "securerandom"
+
+module EarnestFold
+  module Store
+    # Distance meters, each somebody's own: what it reads waits for that person. Whoever has its key may send for it.
+    class Meters
+      # So many one person has.
+      MOST = 10
+      Meter = Reckoning::Value.define(:id, :person_id, :name, :heard_at, :at)
+
+      # @param workroom [Workroom]
+      def initialize(workroom)
+        @workroom = workroom
+      end
+
+      # @param key [String] a meter's
+      # @return [Array(Workroom, Meter), nil] whose workroom's it is; nil where there is none such
+      def self.by_key(key)
+        row = Store.guard { Store.db[:meters].where(print: Invitations.print_of(key)).first }
+        row && [Workroom.new(row[:workroom_id]), record(row)]
+      end
+
+      # @api private
+      def self.record(row) = Meter.new(**row.slice(*Meter.members))
+
+      # @param person [Integer] whose it is
+      # @return [String] its key, told once
+      # @raise [Full]
+      def connect(person, name)
+        key = SecureRandom.urlsafe_base64(24)
+        @workroom.transaction do
+          raise Full, "meters" unless of(person).size < MOST
+
+          @workroom.insert(:meters, person_id: person, name: name, print: Invitations.print_of(key))
+        end
+        key
+      end
+
+      # @param person [Integer]
+      # @return [Array<Meter>] theirs, in the order in which they came
+      def of(person) = Store.guard { rows.where(person_id: person).order(:id).map { |row| Meters.record(row) } }
+
+      # Its key is worth nothing from now on.
+      # @param person [Integer]
+      # @raise [Missing]
+      def away(person, id) =
+        Store.guard { rows.where(person_id: person, id: id).delete == 1 or raise Missing, "no meter #{id}" }
+
+      private
+
+      def rows = @workroom.rows(:meters)
+    end
+  end
+end

@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Routes
+      # Distance meters: what they send, what is proposed of it at Measure, and whose they are.
+      class Metering < Handler
+        include Showing
+
+        # Under these a session carries a meter's key, told once, and the unit that a meter types in.
+        KEY, TYPES_IN = "meter_key", "meter_types_in"
+        LONGEST_NAME = 60
+
+        open_to Access::AT_JOB
+        post Paths.readings, :arrived, to: Access::OPEN
+        get Paths.readings_at(*WORK), :show
+        post Paths.readings_at(*WORK), :typed
+        post Paths.readings_at(*WORK, "seen"), :seen_refused
+        post Paths.readings_at(*WORK, ":reading/aside"), :lay_aside
+        post Paths.your_meters, :connect
+        post Paths.your_meters(":meter/away"), :away
+
+        # A meter has no session: its key says whose it is.
+        def arrived
+          room, meter = Store::Meters.by_key(request.env["HTTP_AUTHORIZATION"].to_s[/\ABearer (\S{1,200})\z/, 1])
+          return told(401, Words.say("meter.told.no_key")) unless meter
+
+          taken(room, meter, request.body.read(Documents::MeterReport::LARGEST).to_s)
+        end
+
+        # Asked for again and again: nothing is sent while nothing changed.
+        def show(id, treatment)
+          screen = metering(id, treatment)
+          halt(204) if params["state"] == screen.state
+
+          strip(screen)
+        end
+
+        def typed(id, treatment)
+          form = Forms::TypedReadingForm.new(params)
+          session[TYPES_IN] = form.unit if form.valid?
+          waiting.arrived(who.person_id, form.length) if form.valid?
+          strip(metering(id, treatment, form: form), status: form.valid? ? 200 : 422)
+        rescue Store::Full
+          strip(metering(id, treatment), status: 422)
+        end
+
+        def lay_aside(id, treatment, reading)
+          waiting.lay_aside(who.person_id, number(reading))
+          strip(metering(id, treatment))
+        end
+
+        def seen_refused(id, treatment)
+          waiting.seen(who.person_id)
+          strip(metering(id, treatment))
+        end
+
+        # The key is told once: only its print is kept.
+        def connect
+          name = params["name"].to_s.strip[0, LONGEST_NAME]
+          session[KEY] = workroom.meters.connect(who.person_id, name.empty? ? Words.say("meter.unnamed") : name)
+          noted(:meter_connected, person: who.person_id)
+          go("#{Paths.you}#meters")
+        end
+
+        def away(meter)
+          workroom.meters.away(who.person_id, number(meter))
+          noted(:meter_away, person: who.person_id)
+          go("#{Paths.you}#meters")
+        end
+
+        private
+
+        # It stands at Measure, and nowhere by itself.
+        def strip(screen, status: 200) = htmx? ? page(:_metering, screen, status: status) : go(screen.station)
+
+        def waiting = workroom.meter_readings
+
+        def metering(id, treatment, **more)
+          job = desk_sheet(id)
+          entry, mine = job.work(number(treatment)), who.person_id
+          made = Work::Metering.new(entry, waiting: waiting.waiting(mine), taken: waiting.taken(entry.id))
+          Screens::Metering.new(
+            job,
+            entry,
+            made,
+            unit_shown(job),
+            types_in: session[TYPES_IN],
+            meters: workroom.meters.of(mine),
+            refused: waiting.turned_away(mine),
+            **more
+          )
+        end
+
+        def taken(room, meter, text)
+          report = Documents::MeterReport.read(text)
+          fresh = room.meter_readings.arrived(meter.person_id, report.length, meter: meter, press: report.press)
+          told(fresh ? 201 : 200, Words.say("meter.told.#{fresh ? "waits" : "here"}"))
+        rescue Reckoning::Invalid => invalid
+          problem = invalid.problems.first
+          room.meter_readings.refused(meter.person_id, text, problem.code.to_s, meter: meter)
+          told(422, Words.problem(problem))
+        rescue Store::Full
+          told(429, Words.say("meter.told.too_many"))
+        end
+
+        def told(status, words)
+          content_type(:json)
+          halt(status, Documents::MeterReport.answer(words))
+        end
+      end
+    end
+  end
+end

@@ -102,6 +102,15 @@ def stand_ins
   end
 end
 
+def supplier_stand_in
+  return unless ENV["SUPPLIER_URL"].to_s.empty?
+
+  port, script = free_port, File.join(ROOT, "support", "supplier_stand_in.rb")
+  ENV["SUPPLIER_URL"] = "http://127.0.0.1:#{port}/?stand_in=yes"
+  Beside.new({}, RbConfig.ruby, script, port.to_s, "leashed", log: File.join(ROOT, "var", "supplier.log"))
+    .start { |words| warn_at(words) }
+end
+
 # A distance meter of the demo house's owner, with a button on a page of its own; a key of its own at each start.
 def meter_stand_in(number)
   workroom = EarnestFold::Store.demo_workroom
@@ -239,7 +248,7 @@ begin
   metrics = ENV["METRICS_PORT"] && metrics_at(ENV["METRICS_PORT"])
   server&.watched { |words| warn_at(words) }
   copy_nightly(ENV["DATABASE_URL"])
-  outside = demo ? [*stand_ins, *meter_stand_in(number)] : []
+  outside = demo ? [*stand_ins, *supplier_stand_in, *meter_stand_in(number)] : []
   worker = worker_beside(ENV["DATABASE_URL"]).start { |words| warn_at(words) }
   events = Puma::Events.new
   events.after_booted do

@@ -6,7 +6,7 @@ module EarnestFold
   module Background
     # Whether somebody answers outside: asked from the queue, so that nothing silent holds a page up.
     class AskingOutside < Que::Job
-      THINGS = [Adapters::Post, Adapters::LabelPrinter].freeze
+      THINGS = [Adapters::Post, Adapters::LabelPrinter, Adapters::Supplier].freeze
 
       # @param name [String] of the thing
       def run(name)
@@ -22,7 +22,7 @@ module EarnestFold
 
       private
 
-      def troubles = [*THINGS.map { |one| one::Unreached }, Adapters::Post::Refused]
+      def troubles = [*THINGS.map { |one| one::Unreached }, Adapters::Post::Refused, Adapters::Supplier::Refused]
     end
   end
 end

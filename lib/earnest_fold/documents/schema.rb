@@ -14,7 +14,8 @@ module EarnestFold
       # Every schema that is published, by its file.
       PUBLISHED = {
         FILE => -> { to_h },
-        File.join(EarnestFold.root, "schema/meter-reading.v1.json") => -> { MeterReport.schema }
+        File.join(EarnestFold.root, "schema/meter-reading.v1.json") => -> { MeterReport.schema },
+        File.join(EarnestFold.root, "schema/supplier.v1.json") => -> { SupplierSays.schema }
       }.freeze
 
       module_function

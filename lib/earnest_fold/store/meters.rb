@@ -42,6 +42,14 @@ module EarnestFold
       # @return [Array<Meter>] theirs, in the order in which they came
       def of(person) = Store.guard { rows.where(person_id: person).order(:id).map { |row| Meters.record(row) } }
 
+      # @return [Array<Array(Meter, String)>] everybody's, with whose each is
+      def all =
+        Store.guard do
+          rows.join(:people, workroom_id: :workroom_id, id: Sequel[:meters][:person_id])
+            .select(Sequel[:meters].*, Sequel[:people][:name].as(:whose)).order(Sequel[:meters][:id])
+            .map { |row| [Meters.record(row), row[:whose]] }
+        end
+
       # Its key is worth nothing from now on.
       # @param person [Integer]
       # @raise [Missing]

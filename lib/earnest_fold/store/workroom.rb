@@ -61,6 +61,15 @@ module EarnestFold
       # @return [Letters]
       def letters = Letters.new(self)
 
+      # @return [Supply]
+      def supply = Supply.new(self)
+
+      # @return [Orders]
+      def orders = Orders.new(self)
+
+      # @return [Credits]
+      def credits = Credits.new(self)
+
       # @return [Meters]
       def meters = Meters.new(self)
 

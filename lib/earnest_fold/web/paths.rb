@@ -132,6 +132,9 @@ module EarnestFold
 
       def came_in(job, work, to = nil) = under(work(job, work, "came-in"), to)
 
+      # What is bought of a cloth for a job.
+      def buying(job, cloth, to = nil) = under("/jobs/#{job}/buying/#{cloth}", to)
+
       # @param to [String, nil] what is done with a cloth's plan, or a paper of it
       def plan(job, cloth, to = nil) = under("/jobs/#{job}/cutting/#{cloth}", to)
 

@@ -85,6 +85,10 @@ module EarnestFold
         end
       end
 
+      # Where on a roll the first repeat line falls nobody knows before it is there: so much of it is kept free.
+      # @return [Reckoning::Length]
+      def start_unknown = left.any?(&:start) ? cloth.vertical_repeat : R::Length::ZERO
+
       # @return [Array<Store::Records::Piece>] those that differ too much from what was reckoned with
       def held_back = on_shelf.reject { |record| record.piece.usable?(cloth) }
 

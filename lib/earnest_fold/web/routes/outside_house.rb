@@ -7,7 +7,7 @@ module EarnestFold
       class OutsideHouse < Handler
         # Under this a session carries that something is being asked.
         ASKED = "asked_outside"
-        THINGS = [Adapters::Post, Adapters::LabelPrinter].to_h { |adapter| [adapter::NAME, adapter] }.freeze
+        THINGS = [Adapters::Post, Adapters::LabelPrinter, Adapters::Supplier].to_h { |adapter| [adapter::NAME, adapter] }.freeze
         PRINTED = /\A[\w.-]{1,80}\.pdf\z/
 
         get Paths.outside, :show
@@ -16,12 +16,16 @@ module EarnestFold
         post Paths.outside(":thing/switch"), :switch, to: Access::OWNERS
         post Paths.outside(":thing/ask"), :ask
         post Paths.outside("prints/:print/again"), :print_again
+        post Paths.outside("wrong/seen"), :looked_at
 
         def show
           shown = Screens::Outside.new(
             THINGS.values.map { |adapter| Screens::OutsideStands.of(adapter) },
             letters: workroom.letters.unsent,
             prints: workroom.prints.list,
+            orders: workroom.orders.open,
+            wrongs: workroom.supply.wrongs,
+            meters: workroom.meters.all,
             outbox: outbox,
             printed: printed_files,
             asked: session.delete(ASKED),
@@ -63,6 +67,12 @@ module EarnestFold
 
         def print_again(print)
           workroom.prints.send_off(number(print))
+          go(Paths.outside)
+        end
+
+        # What could not be right was looked at.
+        def looked_at
+          workroom.supply.looked_at
           go(Paths.outside)
         end
 

@@ -11,15 +11,21 @@ module EarnestFold
         attr_reader :letters
         # @return [Array<Store::Prints::Print>] the last first
         attr_reader :prints
+        # @return [Array<Store::Orders::Order>] of which something is still to come, the last first
+        attr_reader :orders
+        # @return [Array<Store::Supply::Wrong>] what could not be right, the last first
+        attr_reader :wrongs
+        # @return [Array<Array(Store::Meters::Meter, String)>] with whose each is
+        attr_reader :meters
         # @return [Array<String>, nil] what the printer's stand-in printed; nil with a real printer
         attr_reader :printed
 
         # @param outbox [Documents::Outbox, nil] of the post's stand-in
         # @param asked [Boolean, nil] whether somebody asks just now whether it answers
         # @param owner [Boolean] whether whoever looks may switch it
-        def initialize(things, letters:, prints:, outbox:, printed:, asked:, owner:)
+        def initialize(things, letters:, prints:, orders:, wrongs:, meters:, outbox:, printed:, asked:, owner:)
           @things, @letters, @prints, @outbox, @printed = things, letters, prints, outbox, printed
-          @asked, @owner = asked, owner
+          @asked, @owner, @orders, @wrongs, @meters = asked, owner, orders, wrongs, meters
         end
 
         def page_title = Words.say("outside.title")

@@ -104,6 +104,7 @@ module EarnestFold
         Routes::Windows,
         Routes::Sheets,
         Routes::Cutting,
+        Routes::Buying,
         Routes::Table,
         Routes::Bench,
         Routes::CameIn,

@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # What is bought of one cloth for a job: what the supplier has, what is ordered, and what came of it.
+      class Buying
+        R = Reckoning
+        Says = Documents::SupplierSays
+        # @return [Work::Job]
+        attr_reader :sheet
+        # @return [Work::Buying]
+        attr_reader :buying
+        # @return [Array<BuyingOrder>] the last first
+        attr_reader :orders
+        # @return [String, nil] the supplier's code of the cloth
+        attr_reader :code
+        # @return [OutsideStands] how the supplier answers
+        attr_reader :supplier
+        # @return [Symbol, nil]
+        attr_reader :notice
+
+        # @param cutting [Work::ClothCutting]
+        # @param buying [Work::Buying]
+        # @param catalogue [Store::Supply::Told, nil]
+        # @param stock [Store::Supply::Told, nil]
+        # @param offers [Array<Hash>] the catalogue's cloths, as they were read
+        def initialize(cutting, buying, supplier:, code:, catalogue:, stock:, offers:, orders:, notice: nil)
+          @cutting, @buying, @sheet, @supplier, @code = cutting, buying, cutting.sheet, supplier, code
+          @catalogue, @stock, @offers, @orders, @notice = catalogue, stock, offers, orders, notice
+        end
+
+        def page_title = Words.say("buying.title", cloth: cloth.name)
+
+        def job = sheet.job
+
+        def cloth = @cutting.cloth
+
+        def unit = sheet.unit
+
+        # @return [Array<Array(String, String)>] codes and names, those most like ours first
+        def choices
+          near = @offers.sort_by { |one| [alike(one), one[:name]] }
+          near.map { |one| [one[:code], "#{one[:name]} · #{Words.with_unit(one[:width], unit)}"] }
+        end
+
+        # @return [Hash, nil] the supplier's cloth
+        def offer = @offers.find { |one| one[:code] == code }
+
+        def catalogue_at = @catalogue&.at
+
+        def stock_at = @stock&.at
+
+        # @return [Boolean] whether something was ordered that is not there yet
+        def coming? = buying.coming.positive?
+
+        def bought(length) = Words.bought(length, cloth.sold_by)
+
+        # @return [Array<String>] the lengths of a way, alike ones counted
+        def lengths(way) = way.lengths.tally.map { |length, count| count > 1 ? "#{count} × #{bought(length)}" : bought(length) }
+
+        # @return [String] what a metre of it costs, or a yard, as it is sold
+        def price(way)
+          by = cloth.sold_by
+          each = (by == :yard) ? way.price * R::Cloth::YARD.mm / 1000 : way.price
+          Words.say("cloths.price_#{by}", price: Words.money(each))
+        end
+
+        # @return [String] what a way leaves wanting
+        def wants(way) = Words.say("buying.not_enough", titles: titles(way.uncut).join(", "))
+
+        # @param works [Array<String>] ids
+        # @return [Array<String>]
+        def titles(works) = works.map { |id|
+          next Words.say("buying.parts") if id == Work::Buying::PARTS
+
+          sheet.works.find { |work| work.id.to_s == id }&.title || id
+        }
+
+        # @return [Array<String>] what of the supplier's cloth is not as it is reckoned with
+        def differs = buying.differs.map { |name| Words.say("buying.differs.#{name}", ours: shown(cloth.public_send(name)), theirs: shown(offer[name])) }
+
+        # @return [String] which way it is, for whoever orders it: the batch, and just these lengths
+        def self.key(way) = [way.batch, *way.lengths.map { |length| Says.written(length) }].join("|")
+
+        def key(way) = self.class.key(way)
+
+        def path(to = nil) = Paths.buying(job.id, cloth.id, to)
+
+        private
+
+        # A cloth of the same name first, then of the same width and repeat.
+        def alike(one)
+          return 0 if one[:name].casecmp?(cloth.name)
+
+          (one[:width] == cloth.width && one[:vertical_repeat] == cloth.vertical_repeat) ? 1 : 2
+        end
+
+        def shown(value) = value.is_a?(R::Length) ? Words.with_unit(value, unit) : Words.say("matches.#{value}")
+      end
+    end
+  end
+end

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # One order as it stands: what was asked for, what the supplier says, what came, and what speaks against cutting it.
+      class BuyingOrder
+        # What is said of cloth by the metre, not by the tape.
+        AS_SOLD = %i[confirmed_short short nothing_came].freeze
+        # @return [Store::Orders::Order]
+        attr_reader :order
+        # @return [Work::OrderHeld]
+        attr_reader :held
+        # @return [Array<Array(Store::Orders::Delivery, Hash)>] what came, with what each told
+        attr_reader :deliveries
+
+        # @param held [Work::OrderHeld]
+        # @param credits [Array<Store::Credits::Credit>]
+        # @param cutting [Work::ClothCutting]
+        def initialize(order, held, deliveries, credits, cutting)
+          @order, @held, @deliveries, @credits, @cutting = order, held, deliveries, credits, cutting
+        end
+
+        # @return [String] how it stands, in one line
+        def stands
+          return Words.say("buying.states.#{order.state}") unless order.sent? && order.standing
+
+          Words.say("buying.stands.#{order.standing}")
+        end
+
+        def why = order.why.empty? ? "" : Words.say("letters.why.#{order.why}")
+
+        # @return [String] what was asked for
+        def asked
+          batch = order.wanted["batch"].to_s
+          length = Words.bought(held.asked, @cutting.cloth.sold_by)
+          batch.empty? ? length : Words.say("buying.of_batch", length: length, batch: batch)
+        end
+
+        # @return [String, nil] when it is promised for
+        def promised =
+          order.told&.dig("confirmed", "on")&.then { |day| Words.say("buying.promised", day: Words.date(Date.iso8601(day), :dated)) }
+
+        # @param amiss [Work::OrderHeld::Amiss]
+        # @return [String]
+        def says(amiss)
+          facts = amiss.facts.transform_values { |fact| shown(fact, as_sold: AS_SOLD.include?(amiss.code)) }
+          Words.say("buying.amiss.#{amiss.code}", **facts)
+        end
+
+        # @param told [Hash] of a delivery
+        # @return [Hash{String => Array<Work::OrderHeld::Amiss>}] by piece
+        def amiss_of(told) = held.of_pieces(told).group_by(&:piece)
+
+        # @return [Store::Credits::Credit, nil]
+        def credit(piece) = @credits.find { |one| one.piece == piece }
+
+        # @param credit [Store::Credits::Credit]
+        def credit_stands(credit)
+          return Words.say("buying.credits.agreed", amount: credit.amount) if credit.amount
+
+          Words.say("buying.credits.#{credit.state}")
+        end
+
+        def length(length) = Words.with_unit(length, unit)
+
+        private
+
+        def unit = @cutting.sheet.unit
+
+        def shown(fact, as_sold:)
+          case fact
+          when Reckoning::Length then as_sold ? Words.bought(fact, @cutting.cloth.sold_by) : length(fact)
+          when Rational then Words.money(fact)
+          else fact
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,139 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Work
+    # What a job must have bought of one cloth, and in which ways a supplier's stock gives it: every batch by itself, as
+    # cloth of two batches is never mixed at a window, and windows of one room are looked at beside each other.
+    class Buying
+      R = Reckoning
+      C = R::Cutting
+      # What stands among works for the small parts.
+      PARTS = "parts"
+      # So many batches are tried, and so many pieces of each.
+      MOST_BATCHES, MOST_PIECES = 20, 12
+      ROLLS = [1, 2, 3, 5, 8, MOST_PIECES].freeze
+      # One way to buy it: of a batch (nil: of whichever there is) these lengths, one a piece; `uncut` are the works
+      # that find no place on them.
+      Way = R::Value.define(:batch, :lengths, :price, :cost, :uncut) do
+        # @return [R::Length]
+        def length = lengths.sum(R::Length::ZERO)
+
+        # @return [Boolean] whether everything is cut of it
+        def whole? = uncut.empty?
+      end
+
+      # @param cutting [ClothCutting]
+      # @param offer [Hash, nil] the supplier's cloth, as its catalogue was read
+      # @param stock [Array<Hash>, nil] its pieces, as they were read
+      # @param coming [R::Length] what is ordered already, and not on the shelf yet
+      def initialize(cutting, offer: nil, stock: nil, coming: R::Length::ZERO)
+        @cutting, @offer, @stock, @coming = cutting, offer, stock, coming
+      end
+
+      # @return [R::Length]
+      attr_reader :coming
+
+      # @return [Array<C::Cut>] what the shelf doesn't give
+      def cuts = @cuts ||= @cutting.plan ? uncut : @cutting.left
+
+      # @return [R::Length] on one endless piece, with the small parts that find no place beside
+      def length = @length ||= C::Endless.new(cloth, cuts).length_needed + small_parts
+
+      # @return [R::Length] in the steps in which it is sold
+      def to_order = cloth.to_order(length)
+
+      # @return [Boolean] whether the shelf has enough
+      def nothing? = !length.positive?
+
+      # @return [Array<String>] the works that it is bought for
+      def works = cuts.map(&:treatment).uniq
+
+      # @return [Array<Way>] the best first: those that give everything, the cheapest, the shortest
+      def ways
+        @ways ||= [*of_batches, *(anyhow unless nothing?)].sort_by do |way|
+          [way.whole? ? 0 : 1, way.uncut.size, way.batch ? 0 : 1, way.cost || 0, way.length.mm, way.batch.to_s]
+        end
+      end
+
+      # @return [Array<Symbol>] what of the supplier's cloth isn't as it is reckoned with
+      def differs
+        return [] unless @offer
+
+        {width: :width, vertical_repeat: :vertical_repeat, match: :match}
+          .reject { |ours, theirs| cloth.public_send(ours) == @offer[theirs] }.keys
+      end
+
+      private
+
+      def cloth = @cutting.cloth
+
+      def uncut =
+        @cutting.plan.uncut.map(&:treatment).then { |ids| @cutting.left.select { |cut| ids.include?(cut.treatment) } }
+
+      def small_parts = @cutting.small_cuts.to_buy(cloth)
+
+      def of_batches
+        return [] if cuts.empty? || @stock.nil?
+
+        @stock.group_by { |piece| piece[:batch] }.first(MOST_BATCHES).filter_map { |batch, pieces| way(batch, pieces) }
+      end
+
+      # From as few rolls as do: of each a repeat more is bought.
+      def way(batch, pieces)
+        longest = pieces.max_by(MOST_PIECES) { |piece| piece[:length] }
+        tried = ROLLS.select { |count| count == 1 || count <= longest.size }.filter_map { |count|
+          way_from(batch, longest.first(count))
+        }
+        tried.min_by { |one| [one.uncut.size, one.length] }
+      end
+
+      def way_from(batch, pieces)
+        plan = C::Planner.new(cloth.with(pieces: pieces.filter_map { |piece| laid(piece) }), cuts).soonest
+        used = plan.pieces.reject { |piece| piece.placed.empty? }
+        return if used.empty?
+
+        lengths, beside = with_parts(used.map { |piece| ordered(piece, pieces) }, used, pieces)
+        made(batch, lengths, plan.uncut.map(&:treatment) + (beside ? [] : [PARTS]))
+      end
+
+      # Small parts that find no place beside the widths come off the end of a piece that is long enough.
+      def with_parts(lengths, used, pieces)
+        return [lengths, true] unless small_parts.positive?
+
+        longer = lengths.map { |length| cloth.to_order(length + small_parts) }
+        fits = used.each_index.find { |index| longer[index] <= there(used[index], pieces) }
+        [lengths.each_with_index.map { |length, index| (index == fits) ? longer[index] : length }, !fits.nil?]
+      end
+
+      def there(planned, pieces) = pieces.find { |piece| piece[:piece] == planned.id }[:length]
+
+      def laid(piece)
+        length = piece[:length] - unknown
+        R::Piece.new(id: piece[:piece], length: length, batch: piece[:batch], pattern_start: R::Length::ZERO, flaws: [],
+          squared: false) if length.positive?
+      end
+
+      def unknown = @cutting.start_unknown
+
+      # Never more than there is of it.
+      def ordered(planned, pieces) = [cloth.to_order(planned.used + unknown), there(planned, pieces)].min
+
+      # Of whichever batch there is: one length, or as a roll that is woven for it.
+      def anyhow = made(nil, [to_order], [])
+
+      def made(batch, lengths, uncut)
+        price = price_of(lengths.sum(R::Length::ZERO))
+        cost = price && price * lengths.sum(R::Length::ZERO).mm / 1000
+        Way.new(batch: batch, lengths: lengths, price: price, uncut: uncut, cost: cost)
+      end
+
+      # What a metre costs where so much is bought.
+      def price_of(length)
+        return unless @offer
+
+        reached = @offer[:breaks].select { |one| one[:from] <= length }.map { |one| one[:price] }
+        [@offer[:price], *reached].min
+      end
+    end
+  end
+end

@@ -1,0 +1,152 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Work
+    # An order held against what the supplier says of it and what came: every difference before anybody cuts, and which
+    # windows it touches.
+    class OrderHeld
+      R = Reckoning
+      C = R::Cutting
+      # `code` with its facts; `piece` the supplier's name for one (nil: it is of the whole order); `stops` where nothing
+      # may be cut of it before it is settled.
+      Amiss = R::Value.define(:code, :piece, :facts, :stops)
+
+      # @param order [Store::Orders::Order]
+      # @param told [Hash, nil] how it stands, as it was read
+      # @param deliveries [Array<Array(Store::Orders::Delivery, Hash)>] with what each told, as it was read
+      # @param cutting [ClothCutting]
+      def initialize(order, told, deliveries, cutting)
+        @order, @told, @deliveries, @cutting = order, told, deliveries, cutting
+      end
+
+      # @return [R::Length] that was asked for
+      def asked = @asked ||= lengths(@order.wanted["lengths"]).sum(R::Length::ZERO)
+
+      # @return [R::Length] that came, but what was sent back
+      def came = together(kept_deliveries)
+
+      # @return [R::Length] not on the shelf yet: what is still to come, and what waits to be taken in
+      def expected = (@order.closed? ? R::Length::ZERO : [promised - came, R::Length::ZERO].max) + waits
+
+      # @return [Array<Amiss>] of the whole order: what was promised otherwise, and what doesn't come
+      def of_order = [refused, *confirmed_otherwise, nothing_more, several_batches].compact
+
+      # @param told [Hash] of a delivery, as it was read
+      # @return [Array<Amiss>] of each piece that came with it
+      def of_pieces(told) = told[:pieces].flat_map { |piece| of_piece(piece) }
+
+      # @return [Array<String>] the works that can be cut from the shelf and what came of this order
+      def cut = works - uncut
+
+      # @return [Array<String>] the works that can't, once all that came lies on the shelf
+      def uncut = @uncut ||= plan ? plan.uncut.map(&:treatment).uniq & works : works
+
+      # @return [Array<String>] the works that are made of this cloth
+      def works = @works ||= @cutting.left.map(&:treatment).uniq
+
+      # @return [Boolean] whether anything of it speaks against cutting
+      def differs? = of_order.any? || kept_deliveries.any? { |_, told| of_pieces(told).any? }
+
+      private
+
+      def waits = together(@deliveries.select { |one, _| one.waiting? })
+
+      def together(deliveries) =
+        deliveries.flat_map { |_, told| told[:pieces].map { |one| one[:length] } }.sum(R::Length::ZERO)
+
+      def kept_deliveries = @deliveries.reject { |one, _| one.state == "sent_back" }
+
+      def confirmed = @told && @told[:confirmed]
+
+      def promised = confirmed&.fetch(:lengths)&.then { |some| some.empty? ? nil : some.sum(R::Length::ZERO) } || asked
+
+      def lengths(texts) = texts.map { |text| R::LengthReader.read(text, R::Units::MM) }
+
+      def batch = @order.wanted["batch"].to_s
+
+      def amiss(code, piece: nil, stops: false, **facts) =
+        Amiss.new(code: code, piece: piece, facts: facts, stops: stops)
+
+      def refused = @told && @told[:state] == "refused" ? amiss(:refused, why: @told[:why]) : nil
+
+      def confirmed_otherwise
+        return [] unless confirmed
+
+        other = confirmed[:batch]
+        [
+          (amiss(:confirmed_batch, asked: batch, got: other) if [batch, other].none?(&:empty?) && batch != other),
+          (amiss(:confirmed_short, asked: asked, got: promised) if promised < asked),
+          dearer
+        ].compact
+      end
+
+      def dearer
+        asked, got = @order.wanted["price"]&.then { |text| Rational(text) }, confirmed[:price]
+        amiss(:dearer, asked: asked, got: got) if asked && got && got > asked
+      end
+
+      # The supplier says that all is sent, and it is less than was asked for.
+      def nothing_more
+        return unless @order.standing == "delivered" && came < asked
+
+        amiss(came.positive? ? :short : :nothing_came, asked: asked, got: came, short: asked - came)
+      end
+
+      def several_batches
+        batches = kept_deliveries.flat_map { |_, told| told[:pieces].map { |one| one[:batch] } }.uniq
+        amiss(:several_batches, batches: batches.sort.join(", ")) if batches.size > 1
+      end
+
+      def of_piece(piece)
+        [
+          (amiss(:other_batch, piece: piece[:piece], asked: batch, got: piece[:batch]) if other?(piece)),
+          *of_cloth(piece),
+          flawed(piece)
+        ].compact
+      end
+
+      def other?(piece) = !batch.empty? && piece[:batch] != batch
+
+      # Held against the cloth as it is reckoned with, as every piece on the shelf is.
+      def of_cloth(piece)
+        C::Delivery.new(
+          @cutting.cloth, delivered: piece[:length], measured: nil, width: piece[:width], repeat: piece[:vertical_repeat]
+        ).differences.map do |one|
+          code = (one.name == :width && !one.stops) ? :wider : one.name
+          amiss(code, piece: piece[:piece], stops: one.stops, asked: one.wanted, got: one.got)
+        end
+      end
+
+      def flawed(piece)
+        flaws = piece[:flaws]
+        amiss(:flaws, piece: piece[:piece], count: flaws.size) if flaws.any?
+      end
+
+      # What is still to be cut, on the shelf and what waits to be taken in.
+      def plan
+        return @plan if defined?(@plan)
+
+        pieces = @cutting.stock.pieces + waiting_pieces
+        @plan = pieces.empty? ? nil : C::Planner.new(@cutting.cloth.with(pieces: pieces), @cutting.left).soonest
+      end
+
+      def waiting_pieces
+        @deliveries.select { |one, _| one.waiting? }.flat_map { |one, told|
+          told[:pieces].reject { |piece| of_cloth(piece).any?(&:stops) || piece[:length] <= @cutting.start_unknown }.map { |piece| laid(one, piece) }
+        }
+      end
+
+      # As far as it is planned on.
+      def flaws_on(piece)
+        end_of = piece[:length] - @cutting.start_unknown
+        piece[:flaws].select { |flaw| flaw[:from] < end_of }
+          .map { |flaw| R::Flaw.new(from: flaw[:from], to: [flaw[:to], end_of].min) }
+      end
+
+      def laid(delivery, piece) = R::Piece.new(
+        id: "#{delivery.note} #{piece[:piece]}", length: piece[:length] - @cutting.start_unknown, batch: piece[:batch],
+        pattern_start: R::Length::ZERO, flaws: flaws_on(piece), squared: false
+      )
+    end
+  end
+end

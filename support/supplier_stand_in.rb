@@ -70,7 +70,8 @@ class SupplierStandIn
   def described((code, name, width, repeat, match, price, from_thirty))
     {
       "code" => code, "name" => name, "width" => mm(width), "match" => match, "price" => price,
-      "breaks" => [{"from" => "30 m", "price" => from_thirty}], "care" => "Cool wash, line dry", "flame" => "not treated",
+      "breaks" => [{"from" => "30 m", "price" => from_thirty}],
+      "care" => "Cool wash, line dry", "flame" => "not treated",
       **(repeat.zero? ? {} : {"vertical_repeat" => mm(repeat)})
     }
   end
@@ -151,7 +152,7 @@ class SupplierStandIn
     }
   end
 
-  def shorter(length) = [length - 1700, [length, 500r].min].max
+  def shorter(length) = (length > 2200) ? length - 1700 : [length, 500r].min
 
   def batch(asked, habit)
     return "C9" if habit == :other_batch

@@ -14,9 +14,13 @@ PARTS = {
   "cli" => %w[test/command_line test/documents],
   "system" => %w[test/system],
   "project" => %w[test/project],
+  "outside" => %w[test/outside],
   "sweep" => %w[test/sweep]
 }.freeze
-NO_DATABASE = PARTS.values_at("core", "cli").flatten
+NO_DATABASE = PARTS.values_at("core", "cli", "outside").flatten
+# What is outside may be asked at its own address: bin/test outside URL.
+OUTSIDE = ARGV.find { |argument| argument.match?(%r{\A\w+://}) }
+ARGV.delete(OUTSIDE)
 
 def files_of(argument)
   return PARTS[argument].flat_map { |folder| Dir[File.join(ROOT, folder, "**/*_test.rb")] } if PARTS.key?(argument)
@@ -61,6 +65,7 @@ begin
     "SESSION_SECRET" => nil,
     # A slow machine plans in the page all the same: what is left to others is tested by itself.
     "PLAN_PATIENCE" => "60",
+    "OUTSIDE_URL" => OUTSIDE,
     "SWEEP" => (ARGV == ["sweep"]) ? "whole" : ENV["SWEEP"]
   }
   server = LocalPostgres.new("test", settings: LocalPostgres::FORGETFUL).start if needs_database && !ENV["DATABASE_URL"]

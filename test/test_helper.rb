@@ -11,4 +11,20 @@ class EarnestFoldTest < Minitest::Test
   private
 
   def root(*path) = File.join(ROOT, *path)
+
+  # What an owner says otherwise, for as long as the block takes.
+  def with_constants(owner, **values)
+    before = values.to_h { |name, _| [name, owner.const_get(name)] }
+    said(owner, values)
+    yield
+  ensure
+    said(owner, before)
+  end
+
+  def said(owner, values)
+    values.each do |name, value|
+      owner.send(:remove_const, name)
+      owner.const_set(name, value)
+    end
+  end
 end

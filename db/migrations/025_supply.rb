@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What is bought of a supplier: what the supplier says there is, orders and what came of them, deliveries before they are
-# taken in, credits, and what was told from outside that could not be right.
+# What is bought of a supplier: what the supplier says there is, orders and what came of them, deliveries before they
+# are taken in, credits, and what was told from outside that could not be right.
 Sequel.migration do
   change do
     # The supplier's own catalogue, and its stock by cloth ("stock:CODE"), as it was told last.

@@ -21,7 +21,7 @@ class Walk < WebTest
   SPOKEN = /[A-Za-z]{2,}/
   # The product, file formats, lengths as somebody typed them, and the columns of a list that programs read.
   ALLOWED = %r{
-    Earnest\ Fold|earnest-fold|CSV|JSON|PDF|SVG|Europe/\w+|\.(?:fold|csv|json|jpg)|
+    Earnest\ Fold|earnest-fold(?:-[\dTZ-]+\.copy)?|CSV|JSON|PDF|SVG|Europe/\w+|\.(?:fold|csv|json|jpg)|
     [\d.,/]+\ (?:cm|mm|in)\b|\Ajob,work,.*
   }x
 

@@ -68,7 +68,7 @@ class PostTest < StoreTest
 
   def test_silence_ends
     silent = drafted("silent@tern.example")
-    with_constants(READS: 1) { sent(silent) }
+    with_constants(A::Post, READS: 1) { sent(silent) }
     assert_equal %w[waiting unreached], workroom.letters.find(silent).then { |one| [one.state, one.why] }
   end
 
@@ -151,21 +151,6 @@ class PostTest < StoreTest
 
   def with_post(&block) =
     A::Post.stub(:configured, A::Post.new("smtp://127.0.0.1:#{@port}?from=workroom@saltmarsh.example"), &block)
-
-  def with_constants(**values)
-    before = values.to_h { |name, _| [name, A::Post.const_get(name)] }
-    changed(values)
-    yield
-  ensure
-    changed(before)
-  end
-
-  def changed(values)
-    values.each do |name, value|
-      A::Post.send(:remove_const, name)
-      A::Post.const_set(name, value)
-    end
-  end
 
   def outbox = EarnestFold::Documents::Outbox.new(@folder).letters
 end

@@ -32,6 +32,7 @@ class RolesTest < WebTest
     "get /jobs/:id/hanging-sheet.pdf" => ALL, "get /jobs/:id/tags.pdf" => ALL,
     "/jobs/:id/cutting" => AT_JOB, "post /jobs/:id/cutting" => AT_JOB, "/jobs/:id/table" => AT_JOB,
     "post /jobs/:id/table" => AT_JOB,
+    "/jobs/:id/buying" => MAKERS, "get /jobs/:id/buying" => MAKERS, "post /jobs/:id/buying" => MAKERS,
     "/jobs/:id/treatments" => AT_JOB, "post /jobs/:id/treatments" => AT_JOB,
     "/jobs/:id/treatments/:treatment/making" => ALL, "/jobs/:id/treatments/:treatment/bench" => ALL,
     "/jobs/:id/treatments/:treatment/hanging" => ALL, "/jobs/:id/treatments/:treatment/seen-to" => ALL,

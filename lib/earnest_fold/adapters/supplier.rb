@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "json"
 require "net/http"
 require "openssl"
 require "timeout"
@@ -56,13 +55,13 @@ module EarnestFold
       def stock(code) = ask(Net::HTTP::Get, "stock", code)
 
       # Lays cloth of one batch by.
-      # @param asked [Hash] order, code, batch, lengths
+      # @param asked [String] JSON: order, code, batch, lengths
       # @return [String] JSON
       # @raise [Unreached, Refused]
       def reserve(asked) = ask(Net::HTTP::Post, "reservations", body: asked)
 
-      # @param asked [Hash] order, for, code, batch, lengths, reservation; of one number there is one order, however
-      #   often it is sent
+      # @param asked [String] JSON: order, for, code, batch, lengths, reservation; of one number there is one order,
+      #   however often it is sent
       # @return [String] JSON: how it stands
       # @raise [Unreached, Refused]
       def order(asked) = ask(Net::HTTP::Post, "orders", body: asked)
@@ -72,7 +71,7 @@ module EarnestFold
       # @raise [Unreached, Refused]
       def standing(number) = ask(Net::HTTP::Get, "orders", number)
 
-      # @param asked [Hash] order, piece, length, why
+      # @param asked [String] JSON: order, piece, length, why
       # @return [String] JSON
       # @raise [Unreached, Refused]
       def credit(asked) = ask(Net::HTTP::Post, "credits", body: asked)
@@ -87,13 +86,16 @@ module EarnestFold
         request = kind.new(address(path))
         request["Accept"] = "application/json"
         request["Authorization"] = "Bearer #{@key}" if @key
-        request["Content-Type"], request.body = "application/json", JSON.generate(body) if body
+        request["Content-Type"], request.body = "application/json", body if body
         Timeout.timeout(TAKES) { talking(request) }
       rescue *AWAY => away
         raise Unreached, "#{away.class}: #{away.message.lines.first.to_s.strip}"
       end
 
-      def address(path) = [@uri.path.to_s.chomp("/"), *path.map { |part| URI.encode_www_form_component(part) }].join("/")
+      def address(path)
+        named = path.map { |part| URI.encode_www_form_component(part) }
+        [@uri.path.to_s.chomp("/"), *named].join("/")
+      end
 
       def talking(request)
         http = Net::HTTP.new(@uri.host, @uri.port)

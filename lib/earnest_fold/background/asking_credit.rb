@@ -11,7 +11,7 @@ module EarnestFold
       def waiting = @room.credits
 
       def handed(credit)
-        answer = said(:credit, number(credit), @taker.credit(asked(credit)))
+        answer = said(:credit, number(credit), @taker.credit(Documents::SupplierSays.asked(asked(credit))))
         Store::Outside.answered(adapter::NAME)
         answer ? waiting.agreed(credit.id, answer["amount"]) : waiting.not_sent(credit.id, "wrong", for_good: true)
       rescue adapter::Unreached

@@ -8,8 +8,8 @@ module EarnestFold
     class AskingSupplier < Que::Job
       include FromSupplier
 
-      # Seconds until an open order is asked after again, and days after which nobody does.
-      AGAIN, GIVES_UP = 600, 60
+      # Seconds until an open order is asked after again.
+      AGAIN = 600
 
       # @param workroom [Integer]
       # @param what [String] "catalogue", "stock", "order" (again and again until it is closed), or "standing" (once)
@@ -50,7 +50,7 @@ module EarnestFold
 
       def again(id)
         order = @room.orders.find(id)
-        return if order.closed? || order.at < Time.now - GIVES_UP * 86_400
+        return if order.closed? || order.old?
 
         @room.supply.ask("order", id, seconds: AGAIN)
       rescue Store::Missing

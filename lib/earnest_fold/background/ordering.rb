@@ -14,7 +14,7 @@ module EarnestFold
       def waiting = @room.orders
 
       def hand(order)
-        told(order, @taker.order(asked(order)))
+        told(order, @taker.order(Documents::SupplierSays.asked(asked(order))))
         @room.supply.ask("order", order.id, seconds: SOON)
       end
 
@@ -33,7 +33,7 @@ module EarnestFold
 
       # Where it can't be laid by it is ordered all the same: what is confirmed says which batch it will be.
       def laid_by(order, named)
-        said(:reservation, order.number, @taker.reserve(named))&.fetch("reservation")
+        said(:reservation, order.number, @taker.reserve(Documents::SupplierSays.asked(named)))&.fetch("reservation")
       rescue adapter::Refused
         nil
       end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "json"
+
 module EarnestFold
   module Documents
     # What a supplier says, declared as everything that comes from outside is, and read as strictly; its schema is
@@ -69,6 +71,10 @@ module EarnestFold
         read(what, raw)
         SAID.fetch(what).keep(raw, R::Units::MM.name)
       end
+
+      # @param values [Hash] plain values, as ASKED declares them
+      # @return [String] JSON, as it goes out
+      def asked(values) = JSON.generate(values)
 
       # @param raw [Hash] plain values
       # @return [Hash{Symbol => Object}] lengths, prices and days

@@ -12,6 +12,8 @@ module EarnestFold
       # By its name: whoever sends it stands outside of this room.
       WORKER = "EarnestFold::Background::Ordering"
       MOST = 20
+      # So many days an open order is asked after by itself.
+      DAYS = 60
       # `wanted` and `told` plain values: what was asked for, and what the supplier says of it.
       Order = Reckoning::Value.define(
         :id, :job_id, :cloth_id, :number, :wanted, :told, :told_at, :state, :tries, :why, :by, :at, :ended_at
@@ -23,6 +25,9 @@ module EarnestFold
 
         # @return [String, nil] how it stands at the supplier's
         def standing = told && told["state"]
+
+        # @return [Boolean] whether nobody asks after it any more by itself
+        def old? = at < Time.now - Orders::DAYS * 86_400
 
         # @return [Boolean] whether nothing more is to come of it
         def closed? = failed? || %w[refused delivered].include?(standing)
@@ -58,7 +63,7 @@ module EarnestFold
 
       # @return [Array<Order>] of the whole workroom: those of which something is still to come, the last first
       def open =
-        list(rows.exclude(state: "draft").where(Sequel.lit("coalesce(told->>'state', '') NOT IN ('refused', 'delivered')")))
+        list(rows.exclude(state: "draft").exclude(Sequel.lit("coalesce(told->>'state', '')") => %w[refused delivered]))
 
       # What the supplier says of it by now; each delivery note is kept once.
       # @param told [Hash] plain values
@@ -73,7 +78,8 @@ module EarnestFold
       # @return [Hash{Integer => Array<Delivery>}] by order, in the order in which they came
       def deliveries(orders) =
         Store.guard do
-          @workroom.rows(:deliveries).where(order_id: orders).order(:id).map { |row| delivery(row) }.group_by(&:order_id)
+          came = @workroom.rows(:deliveries).where(order_id: orders).order(:id)
+          came.map { |row| delivery(row) }.group_by(&:order_id)
         end
 
       # Onto the shelf, once.
@@ -99,7 +105,9 @@ module EarnestFold
 
       def record(row) =
         Order.new(
-          **row.slice(*Order.members), wanted: Records.plain(row[:wanted]), told: row[:told] && Records.plain(row[:told])
+          **row.slice(*Order.members),
+          wanted: Records.plain(row[:wanted]),
+          told: row[:told] && Records.plain(row[:told])
         )
 
       def delivery(row) = Delivery.new(**row.slice(*Delivery.members), told: Records.plain(row[:told]))

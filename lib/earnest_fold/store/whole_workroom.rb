@@ -6,7 +6,8 @@ module EarnestFold
     # that whatever names another still does. What belongs to the door stays: accounts, invitations and links.
     class WholeWorkroom
       # What is no work of theirs, or is made anew by itself.
-      LEFT = %i[taken_once errands kept_plans invitations customer_links prints meters meter_readings supply told_wrong].freeze
+      LEFT = %i[taken_once errands kept_plans invitations customer_links prints meters meter_readings supply
+        told_wrong].freeze
       # What of a row belongs to the door.
       DOORS = {people: %w[account_id calendar_print], paper_answers: %w[link_id]}.freeze
       OF_HOUSE = %w[name unit rules on_hand version].freeze

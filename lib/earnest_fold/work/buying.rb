@@ -109,8 +109,7 @@ module EarnestFold
 
       def laid(piece)
         length = piece[:length] - unknown
-        R::Piece.new(id: piece[:piece], length: length, batch: piece[:batch], pattern_start: R::Length::ZERO, flaws: [],
-          squared: false) if length.positive?
+        R::Piece.unseen(piece[:piece], piece[:batch], length) if length.positive?
       end
 
       def unknown = @cutting.start_unknown

@@ -7,8 +7,8 @@ module EarnestFold
     class OrderHeld
       R = Reckoning
       C = R::Cutting
-      # `code` with its facts; `piece` the supplier's name for one (nil: it is of the whole order); `stops` where nothing
-      # may be cut of it before it is settled.
+      # `code` with its facts; `piece` the supplier's name for one (nil: it is of the whole order); `stops` where
+      # nothing may be cut of it before it is settled.
       Amiss = R::Value.define(:code, :piece, :facts, :stops)
 
       # @param order [Store::Orders::Order]
@@ -67,7 +67,7 @@ module EarnestFold
       def amiss(code, piece: nil, stops: false, **facts) =
         Amiss.new(code: code, piece: piece, facts: facts, stops: stops)
 
-      def refused = @told && @told[:state] == "refused" ? amiss(:refused, why: @told[:why]) : nil
+      def refused = (@told && @told[:state] == "refused") ? amiss(:refused, why: @told[:why]) : nil
 
       def confirmed_otherwise
         return [] unless confirmed
@@ -110,7 +110,11 @@ module EarnestFold
       # Held against the cloth as it is reckoned with, as every piece on the shelf is.
       def of_cloth(piece)
         C::Delivery.new(
-          @cutting.cloth, delivered: piece[:length], measured: nil, width: piece[:width], repeat: piece[:vertical_repeat]
+          @cutting.cloth,
+          delivered: piece[:length],
+          measured: nil,
+          width: piece[:width],
+          repeat: piece[:vertical_repeat]
         ).differences.map do |one|
           code = (one.name == :width && !one.stops) ? :wider : one.name
           amiss(code, piece: piece[:piece], stops: one.stops, asked: one.wanted, got: one.got)
@@ -132,9 +136,11 @@ module EarnestFold
 
       def waiting_pieces
         @deliveries.select { |one, _| one.waiting? }.flat_map { |one, told|
-          told[:pieces].reject { |piece| of_cloth(piece).any?(&:stops) || piece[:length] <= @cutting.start_unknown }.map { |piece| laid(one, piece) }
+          told[:pieces].select { |piece| plannable?(piece) }.map { |piece| laid(one, piece) }
         }
       end
+
+      def plannable?(piece) = of_cloth(piece).none?(&:stops) && piece[:length] > @cutting.start_unknown
 
       # As far as it is planned on.
       def flaws_on(piece)
@@ -143,9 +149,11 @@ module EarnestFold
           .map { |flaw| R::Flaw.new(from: flaw[:from], to: [flaw[:to], end_of].min) }
       end
 
-      def laid(delivery, piece) = R::Piece.new(
-        id: "#{delivery.note} #{piece[:piece]}", length: piece[:length] - @cutting.start_unknown, batch: piece[:batch],
-        pattern_start: R::Length::ZERO, flaws: flaws_on(piece), squared: false
+      def laid(delivery, piece) = R::Piece.unseen(
+        "#{delivery.note} #{piece[:piece]}",
+        piece[:batch],
+        piece[:length] - @cutting.start_unknown,
+        flaws: flaws_on(piece)
       )
     end
   end

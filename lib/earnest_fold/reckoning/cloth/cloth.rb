@@ -24,6 +24,15 @@ module EarnestFold
         Flaw.new(**values)
       end
 
+      # One that nobody has seen yet: planned on as if its first repeat line were at its end.
+      # @param flaws [Array<Flaw>]
+      # @return [Piece]
+      #
+      #   Piece.unseen("R1", "B7", Length.mm(9000)).squared # => false
+      def self.unseen(id, batch, length, flaws: [])
+        new(id: id, length: length, batch: batch, pattern_start: Length::ZERO, flaws: flaws, squared: false)
+      end
+
       # @return [Piece, nil] nil where a flaw lies outside it
       def self.build(values, problems)
         outside = values[:flaws].each_index.select { |index| values[:flaws][index].to > values[:length] }

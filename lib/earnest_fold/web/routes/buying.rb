@@ -41,14 +41,17 @@ module EarnestFold
 
         # By the queue: nobody waits for it.
         def ask(id, cloth)
+          theirs(id, cloth)
           supply.ask("catalogue")
           code(number(cloth))&.then { |code| supply.ask("stock", code) }
           asked(id, cloth)
         end
 
         def name_code(id, cloth)
+          theirs(id, cloth)
           named = params["code"].to_s
-          return show(id, cloth, status: 422, notice: :no_such_code) unless named.empty? || offers.any? { |one| one[:code] == named }
+          known = named.empty? || offers.any? { |one| one[:code] == named }
+          return show(id, cloth, status: 422, notice: :no_such_code) unless known
 
           supply.name_code(number(cloth), named.empty? ? nil : named)
           supply.ask("stock", named) unless named.empty?
@@ -58,7 +61,7 @@ module EarnestFold
         # One of the ways that the page showed, as it is by now.
         def order(id, cloth)
           cutting, named = planned(id, cloth), offer(number(cloth))
-          way = named && Work::Buying.new(cutting, offer: named, stock: pieces(cutting.id)).ways.find { |one| Screens::Buying.key(one) == params["way"] }
+          way = named && ways(cutting, named).find { |one| Screens::Buying.key(one) == params["way"] }
           return show(id, cloth, status: 409, notice: :other_by_now) unless way
 
           workroom.orders.place(number(id), cutting.id, wanted(way, named))
@@ -118,6 +121,8 @@ module EarnestFold
 
         def pieces(cloth) = stock(cloth)&.then { |told| Says.read(:stock, told.told)[:pieces] }
 
+        def ways(cutting, named) = Work::Buying.new(cutting, offer: named, stock: pieces(cutting.id)).ways
+
         def wanted(way, named) = {
           "code" => named[:code],
           "for" => house.name,
@@ -125,6 +130,9 @@ module EarnestFold
           "lengths" => way.lengths.map { |length| Says.written(length) },
           "price" => Says::PRICE.kept_of(way.price)
         }
+
+        # @raise [Store::Missing] where the job or the cloth is nobody's here
+        def theirs(id, cloth) = [workroom.jobs.find(number(id)), workroom.cloths.find(number(cloth))]
 
         def mine(id, cloth, order)
           found = workroom.orders.find(number(order))

@@ -7,7 +7,8 @@ module EarnestFold
       class OutsideHouse < Handler
         # Under this a session carries that something is being asked.
         ASKED = "asked_outside"
-        THINGS = [Adapters::Post, Adapters::LabelPrinter, Adapters::Supplier].to_h { |adapter| [adapter::NAME, adapter] }.freeze
+        THINGS = [Adapters::Post, Adapters::LabelPrinter, Adapters::Supplier]
+          .to_h { |adapter| [adapter::NAME, adapter] }.freeze
         PRINTED = /\A[\w.-]{1,80}\.pdf\z/
 
         get Paths.outside, :show

@@ -57,7 +57,8 @@ module EarnestFold
         def bought(length) = Words.bought(length, cloth.sold_by)
 
         # @return [Array<String>] the lengths of a way, alike ones counted
-        def lengths(way) = way.lengths.tally.map { |length, count| count > 1 ? "#{count} × #{bought(length)}" : bought(length) }
+        def lengths(way) =
+          way.lengths.tally.map { |length, count| (count > 1) ? "#{count} × #{bought(length)}" : bought(length) }
 
         # @return [String] what a metre of it costs, or a yard, as it is sold
         def price(way)
@@ -78,7 +79,10 @@ module EarnestFold
         }
 
         # @return [Array<String>] what of the supplier's cloth is not as it is reckoned with
-        def differs = buying.differs.map { |name| Words.say("buying.differs.#{name}", ours: shown(cloth.public_send(name)), theirs: shown(offer[name])) }
+        def differs = buying.differs.map { |name|
+          ours, theirs = [cloth.public_send(name), offer[name]].map { |value| shown(value) }
+          Words.say("buying.differs.#{name}", ours: ours, theirs: theirs)
+        }
 
         # @return [String] which way it is, for whoever orders it: the batch, and just these lengths
         def self.key(way) = [way.batch, *way.lengths.map { |length| Says.written(length) }].join("|")

@@ -3,7 +3,8 @@
 module EarnestFold
   module Web
     module Screens
-      # One order as it stands: what was asked for, what the supplier says, what came, and what speaks against cutting it.
+      # One order as it stands: what was asked for, what the supplier says, what came, and what speaks against cutting
+      # it.
       class BuyingOrder
         # What is said of cloth by the metre, not by the tape.
         AS_SOLD = %i[confirmed_short short nothing_came].freeze
@@ -38,8 +39,11 @@ module EarnestFold
         end
 
         # @return [String, nil] when it is promised for
-        def promised =
-          order.told&.dig("confirmed", "on")&.then { |day| Words.say("buying.promised", day: Words.date(Date.iso8601(day), :dated)) }
+        def promised
+          day = order.told&.dig("confirmed", "on") or return
+
+          Words.say("buying.promised", day: Words.date(Date.iso8601(day), :dated))
+        end
 
         # @param amiss [Work::OrderHeld::Amiss]
         # @return [String]

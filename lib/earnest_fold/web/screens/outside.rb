@@ -37,6 +37,10 @@ module EarnestFold
         # @return [Array<Documents::Outbox::Taken>, nil] nil with a real post
         def taken = @outbox&.letters
 
+        # @param order [Store::Orders::Order]
+        # @return [String] the words' key of how it stands
+        def stands(order) = order.standing ? "buying.stands.#{order.standing}" : "buying.states.#{order.state}"
+
         def why(one) = one.why.empty? ? "" : Words.say("letters.why.#{one.why}")
       end
     end

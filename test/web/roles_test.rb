@@ -14,6 +14,7 @@ class RolesTest < WebTest
   # verb matters it stands before it.
   MAY = {
     "/" => ALL, "/reckon" => ALL, "/keys" => ALL, "/measure-sheet" => ALL, "/you" => ALL, "/errands/" => ALL,
+    "/c/" => ALL,
     "/you/meters" => AT_JOB, "post /you/meters" => AT_JOB,
     "post /reckon/keep" => MAKERS,
     "/today" => MAKERS, "/find" => MAKERS, "/errands" => MAKERS, "/cloths" => MAKERS, "/shelf" => MAKERS,

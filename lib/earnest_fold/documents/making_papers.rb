@@ -20,21 +20,19 @@ module EarnestFold
         "tags.pdf" => :tags
       }.freeze
 
-      WORK = ":work"
-
       # @param file [String] one of FILES
-      # @param opens [String] what a tag's code opens, with WORK where the work's number stands
+      # @param opens [Hash{String => String}] what the code on each work's tag says
       # @yieldparam parts [Integer] how many works are written, where that can be told
       # @return [String] PDF
       def self.named(file, job, works, opens, &told)
-        new(job, works, told: told) { |work| opens.sub(WORK, work.id.to_s) }.public_send(FILES.fetch(file))
+        new(job, works, told: told) { |work| opens[work.id.to_s] }.public_send(FILES.fetch(file))
       end
 
       # @param job [Work::Job]
       # @param works [Array<Work::AtWork>] of it; those that are reckoned are told
       # @param told [#call, nil] is given how many works are written
       # @yieldparam work [Work::AtWork]
-      # @yieldreturn [String] the address that the code on a tag opens; without a block there are no codes
+      # @yieldreturn [String] what the code on a tag says; without a block there are no codes
       def initialize(job, works, told: nil, &opens)
         @job, @works, @opens, @told = job, works.select(&:reckoning), opens, told
         @made = @works.reject(&:altered_as)

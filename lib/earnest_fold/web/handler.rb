@@ -107,6 +107,11 @@ module EarnestFold
 
       def of_a_job?(route) = route.path.to_s.start_with?("#{Paths.jobs}/:id")
 
+      # @param what [String] of {ShortCode::OPENS}
+      # @return [String] the address that the code on a label says
+      def on_label(what, *numbers) =
+        "#{request.base_url}#{Paths.scanned(ShortCode.of(secret, workroom.id, what, *numbers))}"
+
       # @param path [String] of {Paths}
       def go(path) = @app.redirect(@app.to(path), SEE_OTHER)
 

@@ -108,6 +108,9 @@ module EarnestFold
       # @param to [String, nil] a station, or what else there is of a work: "changes", "slip.pdf"
       def work(job, work, to = nil) = under("/jobs/#{job}/treatments/#{work}", to)
 
+      # @param code [String] as a label says it
+      def scanned(code) = "/c/#{code}"
+
       # Where a distance meter sends what it reads; and what of it waits at a work.
       def readings = "/readings"
 

@@ -7,6 +7,7 @@ module EarnestFold
       class Elsewhere < Handler
         get Paths.find, :find
         get Paths.keys, :keys, to: Access::HOUSE
+        get Paths.scanned(":code"), :scanned, to: Access::HOUSE
 
         def find
           words = params["q"].to_s.strip[0, 80]
@@ -14,6 +15,11 @@ module EarnestFold
 
           found = [workroom.jobs, workroom.cloths].map { |all| all.find_words(words) }
           page(:find, Screens::Find.new(words, *found, workroom.customers.list(words: words)))
+        end
+
+        # A label's code: whether they may see what it opens is asked there.
+        def scanned(code)
+          go(ShortCode.page(secret, workroom.id, code) || raise(Store::Missing, "no such label"))
         end
 
         def keys = page(:keys, Screens::Keys.new)

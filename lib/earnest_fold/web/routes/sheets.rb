@@ -28,6 +28,8 @@ module EarnestFold
         get Paths.job(":id", "job.fold.tar"), :archive, to: Access::BOOKS
         get Paths.job(":id", "needs.csv"), :needs_list
         get Paths.job(":id", "needs.pdf"), :needs
+        get Paths.plan(":id", ":cloth", "bundles.pdf"), :bundles, to: Access::AT_JOB
+        post Paths.plan(":id", ":cloth", "bundles/print"), :print_bundles, to: Access::AT_JOB
         PLANS.each_key { |file| get Paths.plan(":id", ":cloth", file), :plan, file, to: Access::AT_JOB }
         ORDERS.each_key { |file| get Paths.job(":id", file), :order, file }
         MAKING.each do |file|
@@ -89,6 +91,21 @@ module EarnestFold
           Documents::PlanPapers.new(cutting).public_send(made)
         end
 
+        # Labels for what is cut, a bundle a work.
+        def bundles(id, cloth)
+          cutting = planned(id, cloth)
+          filed(PDF, cutting.sheet, "-bundles.pdf")
+          Documents::BundleLabels.new(cutting, opens(cutting.sheet, "b")).render
+        end
+
+        # On the label printer, by the queue.
+        def print_bundles(id, cloth)
+          cutting = planned(id, cloth)
+          made = Documents::BundleLabels.new(cutting, opens(cutting.sheet, "b"))
+          workroom.prints.ask(made.title, made.render)
+          go(Paths.table(number(id), number(cloth)))
+        end
+
         def order(file, id)
           cutting = Work::Cutting.of(sheet(id), workroom, patience: patience)
           cutting.cloths.each { |cloth| settled(cloth) }
@@ -128,9 +145,9 @@ module EarnestFold
           Documents::JobWriter.new(Documents::JobWriter::Kept.new(**kept)).text
         end
 
-        # The address that a tag's code opens.
-        def opens(job) =
-          "#{request.base_url}#{Paths.station(job.job.id, Documents::MakingPapers::WORK, "hanging")}"
+        # What the code on each work's label says.
+        # @return [Hash{String => String}]
+        def opens(job, what = "h") = job.works.to_h { |work| [work.id.to_s, on_label(what, job.job.id, work.id)] }
 
         # Written by others; one is led to where one sees how far it is.
         def beside(job, file)

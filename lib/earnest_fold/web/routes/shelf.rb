@@ -122,7 +122,7 @@ module EarnestFold
 
         def labels_pdf
           shown = Screens::Shelf.new(workroom.shelf.all, workroom.cloths.all, workroom_unit)
-          opens = shown.pieces.map { |piece| "#{request.base_url}#{Paths.piece(piece.id)}" }
+          opens = shown.pieces.map { |piece| on_label("p", piece.id) }
           Documents::TagPdf.new(Words.say("shelf.labels_title"), shown.labels, opens).render
         end
 

@@ -4,9 +4,11 @@
 # real ones. bin/start keeps one beside the demo house; alone: bin/stand-in post [PORT].
 #
 # To whom a letter goes says how it behaves: busy@ is refused for now the first two times, nobody@ for good, silent@ is
-# never answered, slow@ after three seconds; gone@ hangs up.
+# never answered, slow@ after three seconds; gone@ hangs up. What goes to moved@ is taken, and comes back: handed in at
+# BOUNCE_TO with BOUNCE_KEY, where those are given.
 require "fileutils"
 require "midi-smtp-server"
+require "net/http"
 require "tmpdir"
 
 # What it does with a letter.
@@ -14,8 +16,9 @@ class PostStandIn < MidiSmtpServer::Smtpd
   SLOW, SILENT, BUSY = 3, 120, 2
 
   # @param folder [String] into which letters are laid
-  def initialize(folder, port)
-    @folder, @tried = folder, Hash.new(0)
+  # @param bounce_to [String, nil] where letters that come back are handed in
+  def initialize(folder, port, bounce_to: nil, bounce_key: nil)
+    @folder, @tried, @bounce_to, @bounce_key = folder, Hash.new(0), bounce_to, bounce_key
     FileUtils.mkdir_p(folder, mode: 0o700)
     super(
       ports: port.to_s, hosts: "127.0.0.1", max_processings: 4, auth_mode: :AUTH_FORBIDDEN,
@@ -37,12 +40,59 @@ class PostStandIn < MidiSmtpServer::Smtpd
   def on_message_data_event(context)
     name = "#{Time.now.utc.strftime("%Y%m%dT%H%M%S%6N")}.eml"
     File.binwrite(File.join(@folder, name), context[:message][:data], perm: 0o600)
+    moved = context[:envelope][:to].find { |to| to.include?("moved@") }
+    Thread.new { come_back(context[:message][:data], moved) } if moved && @bounce_to
+  end
+
+  # What a mail server says of a letter that nobody took.
+  # @param letter [String] as it was taken
+  # @return [String] message/rfc822
+  def self.bounce(letter, to, action: "failed")
+    head = letter.split(/\r?\n\r?\n/, 2).first
+    <<~MESSAGE.gsub("\n", "\r\n")
+      From: MAILER-DAEMON@post.example
+      To: workroom@saltmarsh.example
+      Subject: Not delivered
+      MIME-Version: 1.0
+      Content-Type: multipart/report; report-type=delivery-status; boundary="part"
+
+      --part
+      Content-Type: text/plain
+
+      Nobody gets letters there.
+
+      --part
+      Content-Type: message/delivery-status
+
+      Reporting-MTA: dns; post.example
+
+      Final-Recipient: rfc822; #{to}
+      Action: #{action}
+      Status: 5.1.1
+
+      --part
+      Content-Type: text/rfc822-headers
+
+      #{head.gsub(/\r?\n/, "\n")}
+
+      --part--
+    MESSAGE
+  end
+
+  private
+
+  def come_back(letter, to)
+    Net::HTTP.post(URI(@bounce_to), self.class.bounce(letter, to[/[^<>]+@[^<>]+/]),
+      "Content-Type" => "message/rfc822", "Authorization" => "Bearer #{@bounce_key}")
+  rescue SystemCallError, IOError, Timeout::Error
+    nil
   end
 end
 
 if $PROGRAM_NAME == __FILE__
   folder, port, leashed = ARGV
-  stand_in = PostStandIn.new(folder, Integer(port || 2525, 10))
+  back = {bounce_to: ENV["BOUNCE_TO"], bounce_key: ENV["BOUNCE_KEY"]}
+  stand_in = PostStandIn.new(folder, Integer(port || 2525, 10), **back)
   stand_in.start
   quit = Queue.new
   %w[INT TERM].each { |name| trap(name) { quit << name } }

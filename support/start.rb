@@ -89,7 +89,9 @@ def worker_beside(url)
 end
 
 # The demo house has stand-ins for what is outside: what they take stays on this machine.
-def stand_ins
+def stand_ins(number)
+  ENV["BOUNCE_KEY"] ||= SecureRandom.hex(16)
+  back = {"BOUNCE_TO" => "http://127.0.0.1:#{number}/bounced"}
   [["post", "POST_URL", "smtp", "outbox", {"from" => "workroom@saltmarsh.example"}],
     ["printer", "PRINTER_URL", "tcp", "printed", {}]].filter_map do |name, address, scheme, folder, more|
     next unless ENV[address].to_s.empty?
@@ -97,7 +99,7 @@ def stand_ins
     folder, port = File.join(ROOT, "var", folder), free_port
     ENV[address] = "#{scheme}://127.0.0.1:#{port}?#{URI.encode_www_form(more.merge("stand_in" => folder))}"
     script = File.join(ROOT, "support", "#{name}_stand_in.rb")
-    Beside.new({}, RbConfig.ruby, script, folder, port.to_s, "leashed", log: File.join(ROOT, "var", "#{name}.log"))
+    Beside.new(back, RbConfig.ruby, script, folder, port.to_s, "leashed", log: File.join(ROOT, "var", "#{name}.log"))
       .start { |words| warn_at(words) }
   end
 end
@@ -248,7 +250,7 @@ begin
   metrics = ENV["METRICS_PORT"] && metrics_at(ENV["METRICS_PORT"])
   server&.watched { |words| warn_at(words) }
   copy_nightly(ENV["DATABASE_URL"])
-  outside = demo ? [*stand_ins, *supplier_stand_in, *meter_stand_in(number)] : []
+  outside = demo ? [*stand_ins(number), *supplier_stand_in, *meter_stand_in(number)] : []
   worker = worker_beside(ENV["DATABASE_URL"]).start { |words| warn_at(words) }
   events = Puma::Events.new
   events.after_booted do

@@ -4,7 +4,7 @@
 # bin/start keeps one beside the demo house; alone: bin/stand-in supplier [PORT].
 #
 # Every order has a habit, one after the other: as asked, short, with flaws, in another batch, narrower, in two batches,
-# confirmed short, dearer, refused. How it stands goes on each time that it is asked after: taken, confirmed, sent.
+# short in two batches, confirmed short, dearer, refused. How it stands goes on each time that it is asked after: taken, confirmed, sent.
 require "json"
 require "puma"
 require "puma/log_writer"
@@ -12,7 +12,9 @@ require "rack"
 
 # What it says.
 class SupplierStandIn
-  HABITS = %i[as_asked short flawed other_batch narrower two_batches promised_short dearer refused].freeze
+  HABITS = %i[
+    as_asked short flawed other_batch narrower two_batches short_in_two promised_short dearer refused
+  ].freeze
   # Code, name, width and repeat in mm, match, price, price from 30 m on.
   CLOTHS = [
     ["SM-101", "Ferry cotton twill", 1400r, 0r, "straight", "21.50", "19.00"],
@@ -131,14 +133,14 @@ class SupplierStandIn
 
   def deliveries(asked, habit)
     came = lengths(asked).each_with_index.map { |length, index| piece(asked, habit, index, length) }
-    return [note(asked, 1, came)] unless habit == :two_batches
+    return [note(asked, 1, came)] unless %i[two_batches short_in_two].include?(habit)
 
-    [note(asked, 1, [half(came.first, "")]),
-      note(asked, 2, [half(came.first, "+").merge("batch" => "D4"), *came.drop(1)])]
+    rest = half(came.first, "+", (habit == :short_in_two) ? 3 : 2).merge("batch" => "D4")
+    [note(asked, 1, [half(came.first, "", 2)]), note(asked, 2, [rest, *came.drop(1)])]
   end
 
-  def half(piece, mark)
-    length = Rational(piece["length"][/[\d.]+/]) / 2
+  def half(piece, mark, parts)
+    length = Rational(piece["length"][/[\d.]+/]) / parts
     piece.merge("piece" => "#{piece["piece"]}#{mark}", "length" => mm(length.floor), "flaws" => [])
   end
 

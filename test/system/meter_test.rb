@@ -15,6 +15,8 @@ class MeterTest < SystemTest
 
   def teardown
     super
+  ensure
+    workroom.rows(:meters).delete
     Capybara.app = APP
   end
 

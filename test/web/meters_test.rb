@@ -21,7 +21,7 @@ class MetersTest < WebTest
     assert_equal 201, told("press" => "2", "length" => "2143 mm")
     assert_equal 2, waiting.size
     assert_empty workroom.meter_readings.waiting(workroom.people.add("Peer"))
-    refute_nil workroom.meters.of(@person).first.heard_at
+    refute_nil workroom.meters.of(@person).last.heard_at
     look
     assert_match(/2 readings wait/, text)
     assert_match(/pressed twice/, text)
@@ -60,7 +60,7 @@ class MetersTest < WebTest
     assert_equal 401, told("press" => "1", "length" => "1 m", :key => "wrong")
     header "Authorization", nil
     assert_equal 403, post("/readings", "{}").status
-    workroom.meters.away(@person, workroom.meters.of(@person).first.id)
+    workroom.meters.away(@person, workroom.meters.of(@person).last.id)
     assert_equal 401, told("press" => "1", "length" => "1 m")
   end
 

@@ -45,7 +45,7 @@ class RolesTest < WebTest
   }.freeze
   # Before anybody is known.
   OPEN = %w[/join/:key /sign-in-page /health /ready /authority.crt /calendar/:key.ics
-    /for/:key /for/:key/paper.pdf /readings].freeze
+    /for/:key /for/:key/paper.pdf /readings /bounced].freeze
 
   HANDLERS.each do |handler|
     define_method(:"test_#{handler.name.split("::").last}") do

@@ -64,6 +64,19 @@ module EarnestFold
       def throw_away(id) =
         Store.guard { rows.where(id: id, state: "draft").delete == 1 or raise Missing, "no draft #{id}" }
 
+      # One that didn't go can be changed again, or thrown away.
+      # @raise [Missing] where none such failed
+      def as_draft(id) =
+        Store.guard do
+          changed = rows.where(id: id, state: "failed").update(state: "draft", version: Sequel[:version] + 1)
+          changed == 1 or raise Missing, "no letter #{id} failed"
+        end
+
+      # It was taken, and came back after all.
+      # @return [Boolean] whether there is such a letter that went
+      def came_back(id) =
+        Store.guard { rows.where(id: id, state: "sent").update(state: "failed", why: "bounced") == 1 }
+
       private
 
       def rows = @workroom.rows(:letters)

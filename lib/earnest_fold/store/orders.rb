@@ -65,6 +65,13 @@ module EarnestFold
       def open =
         list(rows.exclude(state: "draft").exclude(Sequel.lit("coalesce(told->>'state', '')") => %w[refused delivered]))
 
+      # @return [Array<Order>] those that somebody has to see to: they didn't go, or what came of them waits to be taken
+      #   in; the last first
+      def to_be_seen_to
+        waits = @workroom.rows(:deliveries).where(state: "waiting").select(:order_id)
+        list(rows.where(Sequel.|({state: "failed"}, {id: waits})))
+      end
+
       # What the supplier says of it by now; each delivery note is kept once.
       # @param told [Hash] plain values
       def told(id, told)

@@ -111,6 +111,9 @@ module EarnestFold
       # @param code [String] as a label says it
       def scanned(code) = "/c/#{code}"
 
+      # Where a mail server hands in what came back.
+      def bounced = "/bounced"
+
       # Where a distance meter sends what it reads; and what of it waits at a work.
       def readings = "/readings"
 

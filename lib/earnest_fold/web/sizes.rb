@@ -17,6 +17,7 @@ module EarnestFold
       # @return [Integer] a job document may be larger than what a form sends
       def most(path)
         case path
+        when Paths.bounced then Documents::Bounce::LARGEST
         when Paths.import then Documents::JobArchive::LARGEST
         when %r{/came-in/photographs\z} then PHOTOGRAPH
         else FORM

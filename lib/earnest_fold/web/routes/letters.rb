@@ -10,6 +10,7 @@ module EarnestFold
         post Paths.letter(":id", ":letter"), :change
         post Paths.letter(":id", ":letter", "send"), :send_off
         post Paths.letter(":id", ":letter", "throw-away"), :throw_away
+        post Paths.letter(":id", ":letter", "anew"), :anew
 
         def write(id)
           sort, paper = params["sort"].to_s, paper_of(id)
@@ -60,6 +61,13 @@ module EarnestFold
             noted(:letter_sent, letter: found.id)
             go(Paths.letter(number(id), found.id))
           end
+        end
+
+        # One that didn't go, or came back: to another address, say.
+        def anew(id, letter)
+          found = letter_of(id, letter)
+          workroom.letters.as_draft(found.id)
+          go(Paths.letter(found.job_id, found.id))
         end
 
         def throw_away(id, letter)

@@ -12,21 +12,12 @@ module EarnestFold
         LONGEST_NAME = 60
 
         open_to Access::AT_JOB
-        post Paths.readings, :arrived, to: Access::OPEN
         get Paths.readings_at(*WORK), :show
         post Paths.readings_at(*WORK), :typed
         post Paths.readings_at(*WORK, "seen"), :seen_refused
         post Paths.readings_at(*WORK, ":reading/aside"), :lay_aside
         post Paths.your_meters, :connect
         post Paths.your_meters(":meter/away"), :away
-
-        # A meter has no session: its key says whose it is.
-        def arrived
-          room, meter = Store::Meters.by_key(request.env["HTTP_AUTHORIZATION"].to_s[/\ABearer (\S{1,200})\z/, 1])
-          return told(401, Words.say("meter.told.no_key")) unless meter
-
-          taken(room, meter, request.body.read(Documents::MeterReport::LARGEST).to_s)
-        end
 
         # Asked for again and again: nothing is sent while nothing changed.
         def show(id, treatment)
@@ -90,23 +81,6 @@ module EarnestFold
             refused: waiting.turned_away(mine),
             **more
           )
-        end
-
-        def taken(room, meter, text)
-          report = Documents::MeterReport.read(text)
-          fresh = room.meter_readings.arrived(meter.person_id, report.length, meter: meter, press: report.press)
-          told(fresh ? 201 : 200, Words.say("meter.told.#{fresh ? "waits" : "here"}"))
-        rescue Reckoning::Invalid => invalid
-          problem = invalid.problems.first
-          room.meter_readings.refused(meter.person_id, text, problem.code.to_s, meter: meter)
-          told(422, Words.problem(problem))
-        rescue Store::Full
-          told(429, Words.say("meter.told.too_many"))
-        end
-
-        def told(status, words)
-          content_type(:json)
-          halt(status, Documents::MeterReport.answer(words))
         end
       end
     end

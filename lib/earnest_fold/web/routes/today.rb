@@ -17,7 +17,10 @@ module EarnestFold
         def show
           diary = Work::Diary.of(workroom, house, Time.now)
           today = Work::Today.of(Work::Workroom.new(workroom), diary)
-          page(:today, Screens::Today.new(today, Screens::Diary.new(diary)))
+          letters = workroom.letters.unsent.select(&:failed?)
+          shown = Screens::Today.new(today, Screens::Diary.new(diary), letters: letters,
+            orders: workroom.orders.to_be_seen_to)
+          page(:today, shown)
         end
       end
     end

@@ -16,10 +16,24 @@ module EarnestFold
         MOST_WAITING = 12
 
         # @param today [Work::Today]
+        # @return [Array<Store::Letters::Letter>] that didn't go, or came back
+        attr_reader :letters
+        # @return [Array<Store::Orders::Order>] that didn't go, or of which something waits to be taken in
+        attr_reader :orders
+
         # @param diary [Diary] in whose words a step is told
-        def initialize(today, diary)
-          @today, @diary = today, diary
+        def initialize(today, diary, letters: [], orders: [])
+          @today, @diary, @letters, @orders = today, diary, letters, orders
         end
+
+        # @return [Boolean] whether anything from outside has to be seen to
+        def from_outside? = letters.any? || orders.any?
+
+        # @return [String] why a letter didn't go
+        def why(letter) = Words.say("letters.why.#{letter.why}")
+
+        # @return [String] what is to be done about an order
+        def order_says(order) = Words.say(order.failed? ? "today.order_failed" : "today.order_came", number: order.number)
 
         def_delegators :@today, :benches, :promised, :sheets
         def_delegators :@diary, :whose, :path, :day_words

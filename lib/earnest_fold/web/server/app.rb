@@ -53,6 +53,8 @@ module EarnestFold
       # Whether the demo house is open to whoever sits here ({Demo}).
       set :demo, ENV["EARNEST_FOLD_DEMO"] == "open"
       set :limited, ENV["RACK_ENV"] != "test"
+      # By which a mail server hands in letters that came back.
+      set :bounce_key, ENV["BOUNCE_KEY"]
       set :patience, Rational(ENV.fetch("PLAN_PATIENCE", "0.7"))
 
       Work::Faults.listen { |about, error| RequestLog.note(about, error) }
@@ -115,6 +117,7 @@ module EarnestFold
         Routes::Written,
         Routes::Errands,
         Routes::Metering,
+        Routes::HandedIn,
         Routes::Logbook,
         Routes::Shelf,
         Routes::Cloths,

@@ -5,7 +5,9 @@ module EarnestFold
     # What is asked again before it is done ({Sure}).
     module Asking
       # What comes with a key of its own needs no token of a page: no browser sends it by itself.
-      def by_key? = request.path_info == Paths.readings && request.env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ")
+      def by_key? =
+        [Paths.readings, Paths.bounced].include?(request.path_info) &&
+          request.env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ")
 
       # Where it isn't sure that it is still they, their password is asked for, and what was sent waits with it.
       def known_for_sure

@@ -11,6 +11,7 @@ folder ||= File.expand_path("../docs/screenshots", __dir__)
 FileUtils.mkdir_p(folder)
 
 Browser.register
+Capybara.enable_aria_label = true
 session = Capybara::Session.new(:chromium)
 session.visit("#{ADDRESS}/me/sign-in")
 session.click_button("Ida Marram", match: :first)
@@ -43,6 +44,22 @@ PICTURES = {
     page.visit("#{ADDRESS}/customers")
     page.click_link("Wenna Tern")
   }],
+  "buying" => [1280, 1000, lambda { |page|
+    jobs.call("Upper landing", "Cutting")
+    page.click_link("Buy it", match: :first)
+    asked = lambda { |button|
+      page.click_button(button, match: :first)
+      page.has_text?("It is being asked")
+      page.refresh
+    }
+    asked.call("Ask what there is") until page.has_select?("It is there", wait: 3)
+    page.select("Towpath ticking · 54 in", from: "It is there")
+    asked.call("It is this one")
+    page.refresh until page.has_button?("Order of batch: A03", wait: 3)
+    page.click_button("Order of batch: A03")
+    page.refresh until page.has_button?("Ask how it stands", wait: 3)
+    asked.call("Ask how it stands") while page.has_button?("Ask how it stands", wait: 3)
+  }],
   "table" => [1280, 800, lambda { |page|
     jobs.call("Residents' lounge", "Cutting")
     page.click_button("Take this plan to the table", match: :first)
@@ -64,8 +81,7 @@ PICTURES = {
   "diary" => [1280, 800, lambda { |page|
     page.visit("#{ADDRESS}/diary")
     page.click_link("the week after")
-  }],
-  "logbook" => [1280, 800, ->(page) { page.visit("#{ADDRESS}/logbook") }]
+  }]
 }.freeze
 
 (wanted.empty? ? PICTURES.keys : wanted).each do |name|

@@ -3,8 +3,9 @@
 # A stand-in for a supplier of cloth, in the form of schema/supplier.v1.json, with the habits of real ones.
 # bin/start keeps one beside the demo house; alone: bin/stand-in supplier [PORT].
 #
-# Every order has a habit, one after the other: as asked, short, with flaws, in another batch, narrower, in two batches,
-# short in two batches, confirmed short, dearer, refused. How it stands goes on each time that it is asked after: taken, confirmed, sent.
+# Every order has a habit, one after the other: short, as asked, with flaws, in another batch, narrower, in two batches,
+# short in two batches, confirmed short, dearer, refused. How it stands goes on each time that it is asked after: taken,
+# confirmed, sent.
 require "json"
 require "puma"
 require "puma/log_writer"
@@ -13,7 +14,7 @@ require "rack"
 # What it says.
 class SupplierStandIn
   HABITS = %i[
-    as_asked short flawed other_batch narrower two_batches short_in_two promised_short dearer refused
+    short as_asked flawed other_batch narrower two_batches short_in_two promised_short dearer refused
   ].freeze
   # Code, name, width and repeat in mm, match, price, price from 30 m on.
   CLOTHS = [

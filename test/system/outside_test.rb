@@ -68,7 +68,7 @@ class OutsideWayTest < SystemTest
     summary.click unless find("#meter")[:open] == "true"
     [1800, 2140, 2140, 2140].each do |truth|
       assert_selector ".meter-turn", text: "Measure now"
-      meter.send_off("press" => "#{@pressed = @pressed.to_i + 1}", "length" => "#{truth} mm")
+      meter.send_off("press" => (@pressed = @pressed.to_i + 1).to_s, "length" => "#{truth} mm")
       find(".meter-reading button", text: /\ATake it/).click
       assert_no_selector ".meter-reading"
     end

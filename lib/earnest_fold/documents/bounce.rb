@@ -4,8 +4,8 @@ require "mail"
 
 module EarnestFold
   module Documents
-    # A letter that came back: what a mail server says of it (a delivery status, as RFC 3464 has it). Which letter it was
-    # is told by the number that it went under.
+    # A letter that came back: what a mail server says of it (a delivery status, as RFC 3464 has it). Which letter it
+    # was is told by the number that it went under.
     class Bounce < Reckoning::Value.define(:workroom_id, :letter_id, :to)
       # The most that is looked at: the letter itself may hang on it.
       LARGEST = 2 * 1024 * 1024

@@ -33,7 +33,10 @@ module EarnestFold
         def why(letter) = Words.say("letters.why.#{letter.why}")
 
         # @return [String] what is to be done about an order
-        def order_says(order) = Words.say(order.failed? ? "today.order_failed" : "today.order_came", number: order.number)
+        def order_says(order)
+          title = sheets.find { |sheet| sheet.job.id == order.job_id }&.job&.title || order.number
+          Words.say(order.failed? ? "today.order_failed" : "today.order_came", title: title)
+        end
 
         def_delegators :@today, :benches, :promised, :sheets
         def_delegators :@diary, :whose, :path, :day_words

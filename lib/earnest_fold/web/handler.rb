@@ -102,8 +102,17 @@ module EarnestFold
       # @return [String] what sessions, keys and codes are printed with
       def secret = @app.settings.sessions.fetch(:secret)
 
-      # @return [Numeric, nil] seconds that a page spends on a plan before others go on with it
-      def patience = @app.settings.patience
+      # A plan has so many seconds in any case, however long the page took until then.
+      LEAST_PATIENCE = 0.1
+      private_constant :LEAST_PATIENCE
+
+      # @return [Numeric] seconds that a page spends on a plan before others go on with it: what it took for the rest
+      #   is no more there
+      def patience
+        whole = @app.settings.patience
+        spent = RequestLog.now - request.env.fetch(RequestLog::BEGAN) { RequestLog.now }
+        whole.zero? ? whole : [whole - spent, LEAST_PATIENCE].max
+      end
 
       def of_a_job?(route) = route.path.to_s.start_with?("#{Paths.jobs}/:id")
 

@@ -8,6 +8,8 @@ module EarnestFold
     # One line a request, that one can read: when, what, how it ended, how long it took. What went wrong inside goes
     # below it.
     class RequestLog
+      # Under this stands when it began, in seconds of a clock that only goes on.
+      BEGAN = "earnest_fold.began"
       # Under this stands the request's own number: what a page says of a fault, the log says too.
       NUMBER = "earnest_fold.number"
       # What lets somebody in by itself is written down nowhere.
@@ -40,11 +42,14 @@ module EarnestFold
         )
       end
 
+      # @return [Float] seconds
+      def self.now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+
       # @return [String] from where a request comes
       def self.from(env) = env["REMOTE_ADDR"].to_s[/\A[\h.:]+\z/].to_s
 
       def call(env)
-        started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        started = env[BEGAN] = RequestLog.now
         env[NUMBER] = SecureRandom.hex(4)
         status, headers, body = @app.call(env)
         @log.info(line(env, status, started)) unless env["PATH_INFO"].match?(%r{\A/(fonts|vendor)/|\.(css|js|svg)\z})
@@ -55,7 +60,7 @@ module EarnestFold
       private
 
       def line(env, status, started)
-        milliseconds = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round(1)
+        milliseconds = ((RequestLog.now - started) * 1000).round(1)
         "#{env["REQUEST_METHOD"].ljust(4)} #{status} #{milliseconds.to_s.rjust(7)} ms  #{whose(env)}" \
           "#{env["PATH_INFO"].sub(KEYS, "\\1…")[0, 200].dump[1..-2]}"
       end

@@ -11,7 +11,7 @@ module EarnestFold
       PARTS = "parts"
       # So many batches are tried, and so many pieces of each.
       MOST_BATCHES, MOST_PIECES = 20, 12
-      ROLLS = [1, 2, 3, 5, 8, MOST_PIECES].freeze
+      ROLLS = [2, 4, MOST_PIECES].freeze
       # One way to buy it: of a batch (nil: of whichever there is) these lengths, one a piece; `uncut` are the works
       # that find no place on them.
       Way = R::Value.define(:batch, :lengths, :price, :cost, :uncut) do
@@ -22,12 +22,17 @@ module EarnestFold
         def whole? = uncut.empty?
       end
 
+      # A batch that nothing is proposed of: `length` of all its pieces; whether nobody looked for a way on it, as others
+      # took long already.
+      Left = R::Value.define(:batch, :length, :untried)
+
       # @param cutting [ClothCutting]
       # @param offer [Hash, nil] the supplier's cloth, as its catalogue was read
       # @param stock [Array<Hash>, nil] its pieces, as they were read
       # @param coming [R::Length] what is ordered already, and not on the shelf yet
-      def initialize(cutting, offer: nil, stock: nil, coming: R::Length::ZERO)
-        @cutting, @offer, @stock, @coming = cutting, offer, stock, coming
+      # @param patience [Numeric, nil] seconds, after which no more batches are tried; nil: all are
+      def initialize(cutting, offer: nil, stock: nil, coming: R::Length::ZERO, patience: nil)
+        @cutting, @offer, @stock, @coming, @patience = cutting, offer, stock, coming, patience
       end
 
       # @return [R::Length]
@@ -50,10 +55,13 @@ module EarnestFold
 
       # @return [Array<Way>] the best first: those that give everything, the cheapest, the shortest
       def ways
-        @ways ||= [*of_batches, *(anyhow unless nothing?)].sort_by do |way|
+        @ways ||= [*tried.grep(Way), *(anyhow unless nothing?)].sort_by do |way|
           [way.whole? ? 0 : 1, way.uncut.size, way.batch ? 0 : 1, way.cost || 0, way.length.mm, way.batch.to_s]
         end
       end
+
+      # @return [Array<Left>] batches that nothing is proposed of
+      def left = tried.grep(Left)
 
       # @return [Array<Symbol>] what of the supplier's cloth isn't as it is reckoned with
       def differs
@@ -72,23 +80,48 @@ module EarnestFold
 
       def small_parts = @cutting.small_cuts.to_buy(cloth)
 
-      def of_batches
-        return [] if cuts.empty? || @stock.nil?
+      # What there is most of comes first.
+      def tried
+        return @tried ||= [] if cuts.empty? || @stock.nil?
 
-        @stock.group_by { |piece| piece[:batch] }.first(MOST_BATCHES).filter_map { |batch, pieces| way(batch, pieces) }
+        @tried ||= begin
+          began = now
+          batches = @stock.group_by { |piece| piece[:batch] }.sort_by { |batch, pieces| [-all_of(pieces).mm, batch] }
+          batches.first(MOST_BATCHES).map { |batch, pieces| way(batch, pieces, began) }
+        end
       end
 
-      # From as few rolls as do: of each a repeat more is bought.
-      def way(batch, pieces)
+      def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+
+      def all_of(pieces) = pieces.sum(R::Length::ZERO) { |piece| piece[:length] }
+
+      # Off one roll, where one is long enough; else from as few as do, as of each a repeat more is bought.
+      def way(batch, pieces, began)
         longest = pieces.max_by(MOST_PIECES) { |piece| piece[:length] }
-        tried = ROLLS.select { |count| count == 1 || count <= longest.size }.filter_map { |count|
-          way_from(batch, longest.first(count))
-        }
-        tried.min_by { |one| [one.uncut.size, one.length] }
+        return made(batch, [[to_order, longest.first[:length]].min], []) if longest.first[:length] >= length
+
+        left = Left.new(batch: batch, length: all_of(pieces), untried: false)
+        return left if all_of(longest) < least
+        return left.with(untried: true) if @patience && now - began > @patience
+
+        whole(batch, longest) || left
+      end
+
+      # @return [R::Length] no way takes less
+      def least = @least ||= cuts.sum(R::Length::ZERO, &:length)
+
+      # @return [Way, nil] the first that gives everything, else the one that gives most
+      def whole(batch, longest)
+        counts = ROLLS.map { |count| [count, longest.size].min }.uniq
+        counts.select { |count| all_of(longest.first(count)) >= least }.reduce(nil) do |best, count|
+          break best if best&.whole?
+
+          [best, way_from(batch, longest.first(count))].compact.min_by { |one| one.uncut.size }
+        end
       end
 
       def way_from(batch, pieces)
-        plan = C::Planner.new(cloth.with(pieces: pieces.filter_map { |piece| laid(piece) }), cuts).soonest
+        plan = @cutting.tried_on(pieces.filter_map { |piece| laid(piece) }, cuts)
         used = plan.pieces.reject { |piece| piece.placed.empty? }
         return if used.empty?
 

@@ -89,6 +89,14 @@ module EarnestFold
       # @return [Reckoning::Length]
       def start_unknown = left.any?(&:start) ? cloth.vertical_repeat : R::Length::ZERO
 
+      # So many seconds a plan on other pieces than the shelf's may take.
+      TRIES = 0.3
+
+      # @param pieces [Array<Reckoning::Piece>] that aren't on the shelf yet, or not alone
+      # @param wanted [Array<Cutting::Cut>]
+      # @return [Cutting::Plan] soon there, not the best there is
+      def tried_on(pieces, wanted) = PlanMaker.soon_enough(C::Planner.new(cloth.with(pieces: pieces), wanted), TRIES)
+
       # @return [Array<Store::Records::Piece>] those that differ too much from what was reckoned with
       def held_back = on_shelf.reject { |record| record.piece.usable?(cloth) }
 

@@ -44,6 +44,9 @@ module EarnestFold
       # @return [Array<String>] the works that are made of this cloth
       def works = @works ||= @cutting.left.map(&:treatment).uniq
 
+      # @return [Boolean] whether anything of it waits to be taken in
+      def waiting? = @deliveries.any? { |one, _| one.waiting? }
+
       # @return [Boolean] whether anything of it speaks against cutting
       def differs? = of_order.any? || kept_deliveries.any? { |_, told| of_pieces(told).any? }
 
@@ -131,7 +134,7 @@ module EarnestFold
         return @plan if defined?(@plan)
 
         pieces = @cutting.stock.pieces + waiting_pieces
-        @plan = pieces.empty? ? nil : C::Planner.new(@cutting.cloth.with(pieces: pieces), @cutting.left).soonest
+        @plan = pieces.empty? ? nil : @cutting.tried_on(pieces, @cutting.left)
       end
 
       def waiting_pieces

@@ -18,6 +18,18 @@ module EarnestFold
       Got = R::Value.define(:plan, :errand)
       NOTHING = Got.new(plan: nil, errand: nil)
 
+      # A plan that nobody keeps: the rule of thumb's, and where that leaves something uncut, a better one if it is soon
+      # there.
+      # @param planner [Reckoning::Cutting::Planner]
+      # @param seconds [Numeric]
+      # @return [Reckoning::Cutting::Plan]
+      def self.soon_enough(planner, seconds)
+        thumb = planner.soonest
+        thumb.uncut.empty? ? thumb : Timeout.timeout(seconds) { planner.plan }
+      rescue Timeout::Error
+        thumb
+      end
+
       # @param kept [Store::Workroom]
       # @param job_id [Integer]
       # @param patience [Numeric, nil] seconds, for all cloths together, until it is left to the queue; nil: it takes as

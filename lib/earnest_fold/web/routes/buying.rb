@@ -27,7 +27,7 @@ module EarnestFold
           coming = orders.sum(Reckoning::Length::ZERO) { |one| one.held.expected }
           screen = Screens::Buying.new(
             cutting,
-            Work::Buying.new(cutting, offer: offer(cutting.id), stock: pieces(cutting.id), coming: coming),
+            bought(cutting, coming: coming, patience: @app.settings.patience),
             supplier: Screens::OutsideStands.of(Adapters::Supplier),
             code: code(cutting.id),
             catalogue: catalogue,
@@ -61,10 +61,10 @@ module EarnestFold
         # One of the ways that the page showed, as it is by now.
         def order(id, cloth)
           cutting, named = planned(id, cloth), offer(number(cloth))
-          way = named && ways(cutting, named).find { |one| Screens::Buying.key(one) == params["way"] }
-          return show(id, cloth, status: 409, notice: :other_by_now) unless way
+          chosen = named && way(cutting)
+          return show(id, cloth, status: 409, notice: :other_by_now) unless chosen
 
-          workroom.orders.place(number(id), cutting.id, wanted(way, named))
+          workroom.orders.place(number(id), cutting.id, wanted(chosen, named))
           go(Paths.buying(number(id), cutting.id))
         end
 
@@ -121,7 +121,15 @@ module EarnestFold
 
         def pieces(cloth) = stock(cloth)&.then { |told| Says.read(:stock, told.told)[:pieces] }
 
-        def ways(cutting, named) = Work::Buying.new(cutting, offer: named, stock: pieces(cutting.id)).ways
+        def bought(cutting, **more) =
+          Work::Buying.new(cutting, offer: offer(cutting.id), stock: pieces(cutting.id), **more)
+
+        # The one that was chosen, looked for on its batch alone.
+        def way(cutting)
+          batch = params["way"].to_s.split("|").first.to_s
+          alike = pieces(cutting.id).to_a.select { |piece| piece[:batch] == batch }
+          bought(cutting, stock: alike).ways.find { |one| Screens::Buying.key(one) == params["way"] }
+        end
 
         def wanted(way, named) = {
           "code" => named[:code],

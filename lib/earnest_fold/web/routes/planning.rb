@@ -8,9 +8,11 @@ module EarnestFold
         private
 
         # @return [Work::ClothCutting]
-        # @param patience [Numeric] seconds until others go on with it
-        def planned(id, cloth, patience: self.patience) =
-          Work::Cutting.of(sheet(id), workroom, patience: patience).cloth(number(cloth))
+        # @param most [Numeric, nil] seconds until others go on with it; nil: what is left of the page's patience
+        def planned(id, cloth, most: nil)
+          job = sheet(id)
+          Work::Cutting.of(job, workroom, patience: most || patience).cloth(number(cloth))
+        end
 
         # For whoever needs the plan itself: while others are at it, one is led to where one sees how far they are.
         def settled(cutting)

@@ -89,7 +89,7 @@ module EarnestFold
 
           done(id, cloth) do
             yield form
-            again = planned(id, cloth, patience: patience * WAITS)
+            again = planned(id, cloth, most: @app.settings.patience * WAITS)
             again.plan ? take(again) : workroom.plans.release(*place(id, cloth))
           end
         end

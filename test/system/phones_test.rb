@@ -76,7 +76,29 @@ class PhonesTest < SystemTest
 
   private
 
-  def everything = pages + PLACES + rooms + customers + [RECKONED]
+  def everything = pages + PLACES + rooms + customers + [RECKONED, bought]
+
+  # Cloth that was ordered, and came in two batches with flaws.
+  def bought
+    job = workroom.jobs.find(workroom.jobs.list.find { |line| line.title == "Ticket office" }.id)
+    cloth = Integer(job.treatments.first.spec["face"], 10)
+    flawed = {"length" => "4700 mm", "width" => "1360 mm", "flaws" => [{"from" => "1 m", "to" => "1060 mm"}]}
+    pieces = [{"piece" => "SM-101/1", "batch" => "A01", **flawed}, {"piece" => "SM-101/2", "batch" => "D4", **flawed}]
+    workroom.supply.keep(nil, "cloths" => [
+      {"code" => "SM-101", "name" => "Ferry cotton twill", "width" => "140 cm", "price" => "21.50"}
+    ])
+    workroom.supply.name_code(cloth, "SM-101")
+    workroom.supply.keep("SM-101", "code" => "SM-101", "pieces" => [
+      {"piece" => "SM-101/1", "batch" => "A01", "length" => "42 m"},
+      {"piece" => "SM-101/2", "batch" => "B01", "length" => "1 m"}
+    ])
+    order = workroom.orders.place(job.id, cloth,
+      "code" => "SM-101", "for" => "", "batch" => "A01", "lengths" => ["9400 mm"], "price" => "21.50")
+    workroom.orders.sent(order)
+    workroom.orders.told(order, "order" => workroom.orders.find(order).number, "state" => "delivered",
+      "deliveries" => [{"note" => "D-1", "pieces" => pieces}])
+    "/jobs/#{job.id}/buying/#{cloth}"
+  end
 
   # Somebody of whom all is said, who may be there twice, and what they see of their quote.
   def customers

@@ -32,7 +32,7 @@ class OutsideWayTest < SystemTest
     @printer&.stop
     @supplied&.halt(true)
     FileUtils.remove_entry(@folder)
-    %i[meters pieces].each { |table| workroom.rows(table).delete }
+    %i[meters pieces prints].each { |table| workroom.rows(table).delete }
     S.db[:que_jobs].delete
     Capybara.app = APP
   end
@@ -73,6 +73,7 @@ class OutsideWayTest < SystemTest
       assert_no_selector ".meter-reading"
     end
     assert_selector ".meter-turn", text: "Everything that every window has is measured"
+    assert_accessible
     assert_settled
   end
 
@@ -117,6 +118,7 @@ class OutsideWayTest < SystemTest
     assert_text(/short: .* came of #{@asked}, and no more is to come/)
     assert_text(/Not enough of what came and the shelf for (East|West)/)
     assert_text(/From what came and the shelf can be cut: (East|West)/)
+    assert_accessible
     all("button", text: "Take it in", count: 2)
     click_on "Take it in", match: :first
     click_on "Take it in", match: :first

@@ -9,11 +9,10 @@
 require "cgi/escape"
 require "json"
 require "net/http"
-require "puma"
-require "puma/log_writer"
 require "rack"
 require "securerandom"
 require "uri"
+require_relative "stand_in"
 
 # What it does when its button is pressed.
 class MeterStandIn
@@ -73,13 +72,6 @@ end
 if $PROGRAM_NAME == __FILE__
   to, port, leashed = ARGV
   meter = MeterStandIn.new(to, ENV.fetch("METER_KEY"), random: Random.new)
-  server = Puma::Server.new(meter, nil, log_writer: Puma::LogWriter.null)
-  server.add_tcp_listener("127.0.0.1", Integer(port || 4190, 10))
-  quit = Queue.new
-  %w[INT TERM].each { |name| trap(name) { quit << name } }
-  Thread.new { $stdin.read.then { quit << "the end" } } if leashed
-  server.run
-  warn "The distance meter's stand-in: http://127.0.0.1:#{port || 4190}/ sends to #{to}" unless leashed
-  quit.pop
-  server.stop(true)
+  at = Integer(port || 4190, 10)
+  StandIn.serve(meter, at, leashed, "The distance meter's stand-in: http://127.0.0.1:#{at}/ sends to #{to}")
 end

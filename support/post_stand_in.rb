@@ -10,6 +10,7 @@ require "fileutils"
 require "midi-smtp-server"
 require "net/http"
 require "tmpdir"
+require_relative "stand_in"
 
 # What it does with a letter.
 class PostStandIn < MidiSmtpServer::Smtpd
@@ -94,10 +95,7 @@ if $PROGRAM_NAME == __FILE__
   back = {bounce_to: ENV["BOUNCE_TO"], bounce_key: ENV["BOUNCE_KEY"]}
   stand_in = PostStandIn.new(folder, Integer(port || 2525, 10), **back)
   stand_in.start
-  quit = Queue.new
-  %w[INT TERM].each { |name| trap(name) { quit << name } }
-  Thread.new { $stdin.read.then { quit << "the end" } } if leashed
   warn "The post's stand-in takes letters at smtp://127.0.0.1:#{port || 2525}, into #{folder}" unless leashed
-  quit.pop
+  StandIn.wait(leashed)
   stand_in.stop(wait_seconds_before_close: 0, gracefully: false)
 end

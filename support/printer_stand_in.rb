@@ -7,6 +7,7 @@
 # Every fifth time it is out of paper: it hangs up before it has taken all of it.
 require "fileutils"
 require "socket"
+require_relative "stand_in"
 
 # What it does with a label.
 class PrinterStandIn
@@ -52,10 +53,7 @@ end
 if $PROGRAM_NAME == __FILE__
   folder, port, leashed = ARGV
   stand_in = PrinterStandIn.new(folder, Integer(port || 9100, 10)).start
-  quit = Queue.new
-  %w[INT TERM].each { |name| trap(name) { quit << name } }
-  Thread.new { $stdin.read.then { quit << "the end" } } if leashed
   warn "The label printer's stand-in prints from tcp://127.0.0.1:#{port || 9100} into #{folder}" unless leashed
-  quit.pop
+  StandIn.wait(leashed)
   stand_in.stop
 end

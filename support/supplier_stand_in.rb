@@ -7,9 +7,8 @@
 # short in two batches, confirmed short, dearer, refused. How it stands goes on each time that it is asked after: taken,
 # confirmed, sent.
 require "json"
-require "puma"
-require "puma/log_writer"
 require "rack"
+require_relative "stand_in"
 
 # What it says.
 class SupplierStandIn
@@ -176,13 +175,6 @@ end
 
 if $PROGRAM_NAME == __FILE__
   port, leashed = ARGV
-  server = Puma::Server.new(SupplierStandIn.new, nil, log_writer: Puma::LogWriter.null)
-  server.add_tcp_listener("127.0.0.1", Integer(port || 4200, 10))
-  quit = Queue.new
-  %w[INT TERM].each { |name| trap(name) { quit << name } }
-  Thread.new { $stdin.read.then { quit << "the end" } } if leashed
-  server.run
-  warn "The supplier's stand-in answers at http://127.0.0.1:#{port || 4200}/" unless leashed
-  quit.pop
-  server.stop(true)
+  at = Integer(port || 4200, 10)
+  StandIn.serve(SupplierStandIn.new, at, leashed, "The supplier's stand-in answers at http://127.0.0.1:#{at}/")
 end

@@ -5,7 +5,7 @@ require "json"
 
 # Whatever comes in malformed gets one plain answer, 400, 404, 413 or 422, and never a fault of ours.
 class MalformedTest < WebTest
-  PLAIN = [200, 303, 400, 403, 404, 409, 413, 422].freeze
+  PLAIN = [200, 303, 400, 401, 403, 404, 409, 413, 422].freeze
   # In place of any text that a form sends.
   ODD = [["a", "b"], {"x" => {"y" => ["z"]}}, "a\u0000b", "\xED\xA0\x80", "9" * 5000, "1e400000000", "\u{1F600}" * 70]
     .freeze

@@ -10,18 +10,14 @@ module EarnestFold
     #
     #   Adapters::LabelPrinter.new("tcp://127.0.0.1:9100").place # => "127.0.0.1:9100"
     class LabelPrinter
-      NAME = "printer"
+      extend Configured
+
+      NAME, ADDRESS = "printer", "PRINTER_URL"
       # Nobody answers, or not now: the same again later may go.
       Unreached = Class.new(StandardError)
       PORT = 9100
       # Seconds: to be answered, and until all of it is taken.
       OPENS, TAKES = 5, 20
-
-      # @return [LabelPrinter, nil] the one that PRINTER_URL names; nil where it names none
-      def self.configured
-        address = ENV["PRINTER_URL"].to_s
-        address.empty? ? nil : new(address)
-      end
 
       # @param address [String] tcp://host:port
       # @raise [ArgumentError] where it can't be read

@@ -12,7 +12,9 @@ module EarnestFold
     #
     #   Adapters::Supplier.new("http://127.0.0.1:4200/").place # => "127.0.0.1:4200"
     class Supplier
-      NAME = "supplier"
+      extend Configured
+
+      NAME, ADDRESS = "supplier", "SUPPLIER_URL"
       # Nobody answers, or not now: the same again later may go.
       Unreached = Class.new(StandardError)
       # It was answered, and not taken: the same again won't be.
@@ -21,12 +23,6 @@ module EarnestFold
       OPENS, READS, TAKES, LARGEST = 5, 10, 20, 1024 * 1024
       AWAY = [SystemCallError, SocketError, IOError, Timeout::Error, OpenSSL::SSL::SSLError, Net::HTTPBadResponse,
         Net::ProtocolError].freeze
-
-      # @return [Supplier, nil] the one that SUPPLIER_URL names; nil where it names none
-      def self.configured
-        address = ENV["SUPPLIER_URL"].to_s
-        address.empty? ? nil : new(address)
-      end
 
       # @param address [String] http:// or https://, with ?key= where the supplier gave one
       # @raise [ArgumentError] where it can't be read

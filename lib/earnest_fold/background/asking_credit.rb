@@ -10,16 +10,9 @@ module EarnestFold
 
       def waiting = @room.credits
 
-      def handed(credit)
+      def hand(credit)
         answer = said(:credit, number(credit), @taker.credit(Documents::SupplierSays.asked(asked(credit))))
-        Store::Outside.answered(adapter::NAME)
-        answer ? waiting.agreed(credit.id, answer["amount"]) : waiting.not_sent(credit.id, "wrong", for_good: true)
-      rescue adapter::Unreached
-        Store::Outside.failed(adapter::NAME, "unreached")
-        waiting.not_sent(credit.id, "unreached", for_good: false)
-      rescue adapter::Refused
-        Store::Outside.answered(adapter::NAME)
-        waiting.not_sent(credit.id, "refused", for_good: true)
+        answer ? waiting.agreed(credit.id, answer["amount"]) : WRONG
       end
 
       def number(credit) = @room.orders.find(credit.order_id).number

@@ -6,10 +6,12 @@ module EarnestFold
   module Background
     # One thing on its way outside, as the queue hands it out ({Store::GoingOut}). What didn't go is tried again later
     # and later. While what takes it is switched off, or didn't answer several times in a row, it waits.
-    # Who is one says who takes it (`adapter`), where it waits (`waiting`), and hands it over (`hand`).
+    # Who is one says who takes it (`adapter`), where it waits (`waiting`), and hands it over (`hand`): WRONG where what
+    # was answered can't be right.
     class Going < Que::Job
       # Seconds until one looks again whether it is open.
       LOOKS = 30
+      WRONG = :wrong
 
       # @param workroom [Integer]
       # @param id [Integer]
@@ -24,13 +26,19 @@ module EarnestFold
       private
 
       def handed(one)
-        hand(one)
+        outcome = hand(one)
         Store::Outside.answered(adapter::NAME)
-        waiting.sent(one.id)
+        (outcome == WRONG) ? waiting.not_sent(one.id, "wrong", for_good: true) : waiting.sent(one.id)
       rescue adapter::Unreached
         Store::Outside.failed(adapter::NAME, "unreached")
         waiting.not_sent(one.id, "unreached", for_good: false)
+      rescue *refusals
+        Store::Outside.answered(adapter::NAME)
+        waiting.not_sent(one.id, "refused", for_good: true)
       end
+
+      # Not every one refuses: what is refused is told at once.
+      def refusals = adapter.const_defined?(:Refused) ? [adapter::Refused] : []
     end
   end
 end

@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Background
-    # An order on its way: cloth of its batch is laid by first, where it asks for one. What is refused is told at once.
+    # An order on its way: cloth of its batch is laid by first, where it asks for one.
     class Ordering < Going
       include FromSupplier
 
@@ -16,13 +16,6 @@ module EarnestFold
       def hand(order)
         told(order, @taker.order(Documents::SupplierSays.asked(asked(order))))
         @room.supply.ask("order", order.id, seconds: SOON)
-      end
-
-      def handed(order)
-        super
-      rescue adapter::Refused
-        Store::Outside.answered(adapter::NAME)
-        waiting.not_sent(order.id, "refused", for_good: true)
       end
 
       def asked(order)

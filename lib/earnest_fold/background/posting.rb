@@ -4,7 +4,7 @@ require "tzinfo"
 
 module EarnestFold
   module Background
-    # A letter on its way. What is refused is told at once.
+    # A letter on its way.
     class Posting < Going
       private
 
@@ -13,13 +13,6 @@ module EarnestFold
       def waiting = @room.letters
 
       def hand(letter) = @taker.deliver(written(letter))
-
-      def handed(letter)
-        super
-      rescue adapter::Refused
-        Store::Outside.answered(adapter::NAME)
-        waiting.not_sent(letter.id, "refused", for_good: true)
-      end
 
       def written(letter)
         paper = letter.paper_id && @room.bills.find(letter.job_id, letter.paper_id)

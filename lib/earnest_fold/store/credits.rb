@@ -33,10 +33,7 @@ module EarnestFold
         Store.guard { rows.where(order_id: orders).order(:id).map { |row| record(row) }.group_by(&:order_id) }
 
       # @param amount [String] what is given back
-      def agreed(id, amount)
-        Store.guard { rows.where(id: id).update(amount: amount) }
-        sent(id)
-      end
+      def agreed(id, amount) = Store.guard { rows.where(id: id).update(amount: amount) }
 
       private
 

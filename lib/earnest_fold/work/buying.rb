@@ -22,8 +22,8 @@ module EarnestFold
         def whole? = uncut.empty?
       end
 
-      # A batch that nothing is proposed of: `length` of all its pieces; whether nobody looked for a way on it, as others
-      # took long already.
+      # A batch that nothing is proposed of: `length` of all its pieces; whether nobody looked for a way on it, as
+      # others took long already.
       Left = R::Value.define(:batch, :length, :untried)
 
       # @param cutting [ClothCutting]

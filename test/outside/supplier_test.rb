@@ -92,11 +92,11 @@ class SupplierTest < OutsideTest
     served(app) { |url| A::Supplier.new("#{url}cloth/?key=se+cret").stock("a b/c") }
     assert_equal ["Bearer se cret", "/cloth/stock/a+b%2Fc", ""],
       [seen["HTTP_AUTHORIZATION"], seen["REQUEST_PATH"] || seen["PATH_INFO"], seen["QUERY_STRING"]]
-    refute_includes A::Supplier.new("http://house.example/?key=secret").place, "secret"
+    refute_includes A::Supplier.new("https://house.example/?key=secret").place, "secret"
   end
 
   def test_an_address_that_cannot_be_read_says_so
-    ["ftp://x", "http://", "::", "supplier.example"].each do |url|
+    ["ftp://x", "http://", "::", "supplier.example", "http://house.example/?key=secret"].each do |url|
       assert_raises(ArgumentError, url) { A::Supplier.new(url) }
     end
   end

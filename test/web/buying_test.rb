@@ -193,6 +193,21 @@ class BuyingTest < WebTest
     assert_equal 409, send_form("#{@place}/order", "way" => "x").status
   end
 
+  def test_a_refused_order_is_told_on_today_until_it_is_put_away
+    @supplier = SupplierStandIn.new(habits: [:refused])
+    known
+    order("A01")
+    goes
+    assert_equal 404, send_form("#{@place}/orders/#{orders.first.id}/forget").status
+    2.times { stands }
+    get "/today"
+    assert_match(/The order of cloth for Ticket office was refused/, text)
+    send_form("#{@place}/orders/#{orders.first.id}/forget")
+    assert_empty orders
+    get "/today"
+    refute_match(/From outside/, text)
+  end
+
   def test_another_jobs_order_is_not_this_ones
     known
     order("A01")

@@ -14,11 +14,16 @@ module EarnestFold
       MOST = 20
       # So many days an open order is asked after by itself.
       DAYS = 60
+      REFUSED = {Sequel.lit("told->>'state'") => "refused"}.freeze
+      private_constant :REFUSED
       # `wanted` and `told` plain values: what was asked for, and what the supplier says of it.
       Order = Reckoning::Value.define(
         :id, :job_id, :cloth_id, :number, :wanted, :told, :told_at, :state, :tries, :why, :by, :at, :ended_at
       ) do
         def failed? = state == "failed"
+
+        # @return [Boolean] whether it comes to nothing
+        def nothing? = failed? || standing == "refused"
 
         # @return [Boolean] whether it was taken
         def sent? = state == "sent"
@@ -65,12 +70,20 @@ module EarnestFold
       def open =
         list(rows.exclude(state: "draft").exclude(Sequel.lit("coalesce(told->>'state', '')") => %w[refused delivered]))
 
-      # @return [Array<Order>] those that somebody has to see to: they didn't go, or what came of them waits to be taken
-      #   in; the last first
+      # @return [Array<Order>] those that somebody has to see to: they didn't go, were refused, or what came of them
+      #   waits to be taken in; the last first
       def to_be_seen_to
         waits = @workroom.rows(:deliveries).where(state: "waiting").select(:order_id)
-        list(rows.where(Sequel.|({state: "failed"}, {id: waits})))
+        list(rows.where(Sequel.|({state: "failed"}, REFUSED, {id: waits})))
       end
+
+      # One that comes to nothing: it didn't go, or was refused.
+      # @raise [Missing] where it is none such
+      def forget(id) =
+        Store.guard do
+          gone = rows.where(id: id).where(Sequel.|({state: "failed"}, REFUSED)).delete
+          gone == 1 or raise Missing, "order #{id} came to something"
+        end
 
       # What the supplier says of it by now; each delivery note is kept once.
       # @param told [Hash] plain values

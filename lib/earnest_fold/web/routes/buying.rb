@@ -17,6 +17,7 @@ module EarnestFold
         post Paths.buying(":id", ":cloth", "order"), :order
         post Paths.buying(":id", ":cloth", "orders/:order/ask"), :ask_after
         post Paths.buying(":id", ":cloth", "orders/:order/again"), :again
+        post Paths.buying(":id", ":cloth", "orders/:order/forget"), :forget
         post Paths.buying(":id", ":cloth", "orders/:order/take-in/:delivery"), :take_in
         post Paths.buying(":id", ":cloth", "orders/:order/send-back/:delivery"), :send_back
         post Paths.buying(":id", ":cloth", "orders/:order/credit"), :credit
@@ -75,6 +76,12 @@ module EarnestFold
 
         def again(id, cloth, order)
           workroom.orders.send_off(mine(id, cloth, order).id)
+          back(id, cloth)
+        end
+
+        # One that comes to nothing stands in nobody's way.
+        def forget(id, cloth, order)
+          workroom.orders.forget(mine(id, cloth, order).id)
           back(id, cloth)
         end
 

@@ -35,7 +35,7 @@ module EarnestFold
         # @return [String] what is to be done about an order
         def order_says(order)
           title = sheets.find { |sheet| sheet.job.id == order.job_id }&.job&.title || order.number
-          Words.say(order.failed? ? "today.order_failed" : "today.order_came", title: title)
+          Words.say("today.order_#{order_outcome(order)}", title: title)
         end
 
         def_delegators :@today, :benches, :promised, :sheets
@@ -119,6 +119,12 @@ module EarnestFold
         def next_path(sheet, entry) = Paths.station(sheet.job.id, entry.id, entry.following)
 
         private
+
+        def order_outcome(order)
+          return "failed" if order.failed?
+
+          order.nothing? ? "refused" : "came"
+        end
 
         def unanswered(bill) =
           Words.say("today.answer", paper: Words.paper(bill.kind, bill.number), day: Words.day(day_of(bill)))

@@ -51,6 +51,15 @@ module EarnestFold
           rows.where(state: %w[waiting failed]).order(Sequel.desc(:id)).limit(MOST).map { |row| record(row) }
         end
 
+      # @param jobs [Array<Integer>]
+      # @return [Array<Integer>] those whose customer can be written to, and wasn't yet about the promised day
+      def not_reminded(jobs) =
+        Store.guard do
+          reached = @workroom.rows(:customers).exclude(mail: "").select(:id)
+          @workroom.rows(:jobs).where(id: jobs, customer_id: reached)
+            .exclude(id: rows.where(sort: "reminder").select(:job_id)).select_map(:id)
+        end
+
       # @param version [Integer] as it was read
       # @raise [Stale, Missing] also where it is no draft any more
       def change(id, texts, version:)

@@ -52,12 +52,17 @@ module EarnestFold
         started = env[BEGAN] = RequestLog.now
         env[NUMBER] = SecureRandom.hex(4)
         status, headers, body = @app.call(env)
-        @log.info(line(env, status, started)) unless env["PATH_INFO"].match?(%r{\A/(fonts|vendor)/|\.(css|js|svg)\z})
+        @log.info(line(env, status, started)) unless quiet?(env, status)
         trouble(env) if status >= 500
         [status, headers, body]
       end
 
       private
+
+      # What a page fetches besides, and what it asks again and again while nothing changed.
+      def quiet?(env, status) =
+        env["PATH_INFO"].match?(%r{\A/(fonts|vendor)/|\.(css|js|svg)\z}) ||
+          (status == 204 && env["REQUEST_METHOD"] == "GET")
 
       def line(env, status, started)
         milliseconds = ((RequestLog.now - started) * 1000).round(1)

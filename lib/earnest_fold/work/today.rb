@@ -67,6 +67,12 @@ module EarnestFold
         papers.sort_by { |bill| [bill.answer.on, bill.id] }.reverse.map { |bill| [sheet_of(bill), bill] }
       end
 
+      # So many days before it somebody is reminded of what was promised.
+      REMINDED = 7
+
+      # @return [Array<Promise>] those that are near, and not over
+      def near = promised.select { |one| (one.promised - diary.now.to_date).to_i.between?(0, REMINDED) }
+
       # @return [Array<Promise>] the next one first
       def promised
         last = diary.now.to_date + AHEAD

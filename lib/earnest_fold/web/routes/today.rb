@@ -19,8 +19,18 @@ module EarnestFold
           today = Work::Today.of(Work::Workroom.new(workroom), diary)
           letters = workroom.letters.unsent.select(&:failed?)
           shown = Screens::Today.new(today, Screens::Diary.new(diary), letters: letters,
-            orders: workroom.orders.to_be_seen_to)
+            orders: workroom.orders.to_be_seen_to, reminders: reminders(today))
           page(:today, shown)
+        end
+
+        private
+
+        # Where there is a post.
+        def reminders(today)
+          return [] unless Adapters::Post.configured
+
+          asked = workroom.letters.not_reminded(today.near.map { |one| one.sheet.job.id })
+          today.near.select { |one| asked.include?(one.sheet.job.id) }
         end
       end
     end

@@ -21,13 +21,20 @@ module EarnestFold
         # @return [Array<Store::Orders::Order>] that didn't go, or of which something waits to be taken in
         attr_reader :orders
 
+        # @return [Array<Work::Today::Promise>] of which nobody has reminded the customer
+        attr_reader :reminders
+
         # @param diary [Diary] in whose words a step is told
-        def initialize(today, diary, letters: [], orders: [])
-          @today, @diary, @letters, @orders = today, diary, letters, orders
+        def initialize(today, diary, letters: [], orders: [], reminders: [])
+          @today, @diary, @letters, @orders, @reminders = today, diary, letters, orders, reminders
         end
 
         # @return [Boolean] whether anything from outside has to be seen to
-        def from_outside? = letters.any? || orders.any?
+        def from_outside? = [letters, orders, reminders].any?(&:any?)
+
+        # @param promise [Work::Today::Promise]
+        def reminder_says(promise) =
+          Words.say("today.reminder", title: promise.sheet.job.title, day: Words.day(promise.promised))
 
         # @return [String] why a letter didn't go
         def why(letter) = Words.say("letters.why.#{letter.why}")

@@ -26,6 +26,9 @@ module EarnestFold
       # @return [Told, nil] the pieces of one cloth
       def stock(code) = of("stock:#{code}")
 
+      # @return [Time, nil] when the catalogue was told last
+      def catalogue_at = Store.guard { rows.where(name: CATALOGUE).get(:at) }
+
       # Told anew.
       # @param code [String, nil] of whose pieces; nil for the catalogue
       # @param told [Hash] plain values

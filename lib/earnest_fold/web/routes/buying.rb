@@ -31,7 +31,7 @@ module EarnestFold
             bought(cutting, coming: coming, patience: @app.settings.patience),
             supplier: Screens::OutsideStands.of(Adapters::Supplier),
             code: code(cutting.id),
-            catalogue: catalogue,
+            catalogue_at: supply.catalogue_at,
             stock: stock(cutting.id),
             offers: offers,
             orders: orders,
@@ -118,9 +118,13 @@ module EarnestFold
 
         def code(cloth) = (@codes ||= {})[cloth] ||= supply.code_of(cloth)
 
-        def catalogue = @catalogue ||= supply.catalogue
-
-        def offers = @offers ||= catalogue ? Says.read(:catalogue, catalogue.told)[:cloths] : []
+        # A catalogue is long: it is read once, until another is told.
+        def offers
+          @offers ||= Work::Memory.fetch(Work::Memory.state([workroom.id, supply.catalogue_at]), [:catalogue]) {
+            told = supply.catalogue
+            told ? Says.read(:catalogue, told.told)[:cloths] : []
+          }
+        end
 
         def offer(cloth) = (named = code(cloth)) && offers.find { |one| one[:code] == named }
 

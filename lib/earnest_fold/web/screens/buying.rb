@@ -17,17 +17,19 @@ module EarnestFold
         attr_reader :code
         # @return [OutsideStands] how the supplier answers
         attr_reader :supplier
+        # @return [Time, nil]
+        attr_reader :catalogue_at
         # @return [Symbol, nil]
         attr_reader :notice
 
         # @param cutting [Work::ClothCutting]
         # @param buying [Work::Buying]
-        # @param catalogue [Store::Supply::Told, nil]
+        # @param catalogue_at [Time, nil] when it was told
         # @param stock [Store::Supply::Told, nil]
         # @param offers [Array<Hash>] the catalogue's cloths, as they were read
-        def initialize(cutting, buying, supplier:, code:, catalogue:, stock:, offers:, orders:, notice: nil)
+        def initialize(cutting, buying, supplier:, code:, catalogue_at:, stock:, offers:, orders:, notice: nil)
           @cutting, @buying, @sheet, @supplier, @code = cutting, buying, cutting.sheet, supplier, code
-          @catalogue, @stock, @offers, @orders, @notice = catalogue, stock, offers, orders, notice
+          @catalogue_at, @stock, @offers, @orders, @notice = catalogue_at, stock, offers, orders, notice
         end
 
         def page_title = Words.say("buying.title", cloth: cloth.name)
@@ -38,16 +40,17 @@ module EarnestFold
 
         def unit = sheet.unit
 
-        # @return [Array<Array(String, String)>] codes and names, those most like ours first
+        # So many of a catalogue's cloths can be chosen from.
+        MOST_CHOICES = 300
+
+        # @return [Array<Array(String, String)>] codes and names, those most like ours first, and the one it is
         def choices
-          near = @offers.sort_by { |one| [alike(one), one[:name]] }
-          near.map { |one| [one[:code], "#{one[:name]} · #{Words.with_unit(one[:width], unit)}"] }
+          near = @offers.sort_by { |one| [(one[:code] == code) ? 0 : 1, alike(one), one[:name]] }
+          near.first(MOST_CHOICES).map { |one| [one[:code], "#{one[:name]} · #{Words.with_unit(one[:width], unit)}"] }
         end
 
         # @return [Hash, nil] the supplier's cloth
         def offer = @offers.find { |one| one[:code] == code }
-
-        def catalogue_at = @catalogue&.at
 
         def stock_at = @stock&.at
 

@@ -7,9 +7,9 @@ module EarnestFold
     # its own. Nobody puts a key together: see {Remembers}.
     module Memory
       # Of a work that is looked at a dozen things are kept: its figures take some tens of kilobytes, its order of work
-      # and its drawings a few, most else next to nothing. So many are kept of about two thousand works.
-      MOST = 25_000
-      MOST_STATES = 10_000
+      # and its drawings a few, most else next to nothing. So many are kept of about eight hundred works.
+      MOST = 10_000
+      MOST_STATES = 4_000
       MADE = Store::Remembered.new(MOST)
       STATES = Store::Remembered.new(MOST_STATES)
       private_constant :MADE, :STATES

@@ -173,6 +173,7 @@ class MetersTest < WebTest
     header "Authorization", "Bearer #{key}"
     post("/readings", report.is_a?(String) ? report : JSON.generate(report), "CONTENT_TYPE" => "application/json")
     header "Authorization", nil
+    assert_equal ["application/json", ["said"]], [last_response.media_type, JSON.parse(last_response.body).keys]
     last_response.status
   end
 

@@ -29,13 +29,16 @@ module EarnestFold
 
       def self.registered(app)
         STATUSES.each { |error, status| app.error(error) { failure(status) } }
-        PLAIN.each { |status| app.error(status) { failure(status, request.env.fetch(TOLD, status)) } }
+        PLAIN.each { |status| app.error(status) { told? ? body : failure(status, request.env.fetch(TOLD, status)) } }
         app.error { failure(OURS) }
         app.helpers(Telling)
       end
 
       # How it is told.
       module Telling
+        # @return [Boolean] whether whoever hands something in by a key was told in their own form already
+        def told? = response.content_type.to_s.start_with?("application/json")
+
         # @param status [Integer]
         # @return [String] the page
         # @param words [Symbol, Integer] under which it is told

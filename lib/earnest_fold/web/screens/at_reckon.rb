@@ -45,13 +45,7 @@ module EarnestFold
 
         # As it was typed, for as long as it is being typed; of the typed cloth, as its form says.
         def field(path, options: nil)
-          return of_cloth_typed(path) if path.start_with?("cloth.")
-
-          typed = @asked.typed(path)
-          shown = super
-          shown = shown.with(rule: nil, hint: nil, taken: nil)
-          shown = shown.with(problem: beyond(path)) if shown.problem.nil?
-          typed ? shown.with(text: typed) : shown
+          path.start_with?("cloth.") ? of_cloth_typed(path) : super
         end
 
         # @return [Array<String>] what is still to be given before there is an answer
@@ -72,6 +66,15 @@ module EarnestFold
 
         private
 
+        # Nothing departs from a rule here, and what a field is taken as stands beside it in the sentence.
+        def mark_at(_path) = nil
+
+        def hint(_path, _kind) = nil
+
+        def taken_beside(_declared) = nil
+
+        def typed_at(path) = @asked.typed(path) || super
+
         # What an empty field is taken as; a dash where nothing is reckoned from it.
         def taken_at(path)
           declared = path.start_with?("cloth.") ? @asked.cloth.field(path.delete_prefix("cloth.")) : nil
@@ -90,7 +93,7 @@ module EarnestFold
         end
 
         # What the figures make together stands at one of them.
-        def beyond(path)
+        def trouble_at(path)
           found = entry.problems.find { |one| one.code != :missing && one.at.delete_prefix("/").tr("/", ".") == path }
           found && Words.field_problem(found, unit)
         end

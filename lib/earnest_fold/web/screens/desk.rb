@@ -202,15 +202,26 @@ module EarnestFold
             label: Words.field_label(path),
             options: options || Field.options(declared),
             hint: hint(path, declared.kind),
-            rule: ruled.mark(path),
-            text: form&.typed&.fetch(path, nil) || now,
+            rule: mark_at(path),
+            text: typed_at(path) || now,
             now: now,
-            problem: problem && Words.field_problem(problem, unit),
+            problem: problem ? Words.field_problem(problem, unit) : trouble_at(path),
             offer: problem&.data&.[](:offer)&.then { |meant| declared.kind.show(meant, unit) },
             stop: stops[path]&.then { |check| Words.check(check, unit) },
-            taken: taken_as(declared)
+            taken: taken_beside(declared)
           )
         end
+
+        # What the house's rules say of a field.
+        def mark_at(path) = ruled.mark(path)
+
+        # What was typed and not taken.
+        def typed_at(path) = form&.typed&.fetch(path, nil)
+
+        # What is wrong with it beyond what was typed.
+        def trouble_at(_path) = nil
+
+        def taken_beside(declared) = taken_as(declared)
 
         # Stations that look at more than the job say their own.
         def said_here = once(:said) { entry.said_at(station, sheet) }

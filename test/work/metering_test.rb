@@ -69,8 +69,12 @@ class MeteringTest < StoreTest
       end
     end
     assert_includes metering({}).places, "return_left"
-    assert_includes metering({"wall" => {"sill" => {}}}).places, "drop.offset"
+    assert_includes metering({}).places, "drop.offset"
     refute_includes metering({}).places, "heading.hook_row"
+    there = metering({"wall" => {"sill" => {"width" => "1 m"}}}).places
+    assert_includes there, "wall.sill.height"
+    assert_empty there.grep(/\A(ordered|ease|wall\.radiator|drop\.points|opening\.cover|support\.diameter)/)
+    assert_includes metering({"support" => {"kind" => "pole"}}).places, "support.diameter"
   end
 
   private

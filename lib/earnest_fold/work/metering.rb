@@ -12,6 +12,9 @@ module EarnestFold
       AT_ONCE = 2
       # Readings of one place agree as far as a tape is read.
       AGREE = R::Judgement::NearEdge::MISREAD
+      # Lengths of the station that nobody measures at the window.
+      UNMEASURED = /\A(ordered|drop\.points)\.|\Aease\z/
+      private_constant :UNMEASURED
       # A reading and the field it is proposed for (nil: none is open). Doubts are codes with their facts.
       Proposal = R::Value.define(:reading, :path, :doubts)
 
@@ -37,7 +40,7 @@ module EarnestFold
       # @return [Array<String>] every length that is measured here, those of the round first
       def places
         declared = SpecFields.declared(@spec).of_station(STATION).flat_map { |field| under(field) }
-        (round + more_drops + declared.select { |path| length?(path) }).uniq
+        (round + more_drops + declared.select { |path| length?(path) && measured?(path) }).uniq
       end
 
       # @return [R::Length, nil] what stands in a field
@@ -83,6 +86,15 @@ module EarnestFold
       def under(field)
         inner = field.kind.inner(@spec[field.key])
         inner ? inner.paths(@spec[field.key]).map { |path| "#{field.key}.#{path}" } : [field.key]
+      end
+
+      # Not what was ordered or is chosen, and of the wall what is there.
+      def measured?(path)
+        return false if path.match?(UNMEASURED)
+        return @spec.dig(*path.split(".").first(2)) if path.start_with?("wall.")
+        return %w[pole rod].include?(@spec.dig("support", "kind")) if path == "support.diameter"
+
+        path != "opening.cover"
       end
 
       def length?(path) =

@@ -19,6 +19,7 @@ rescue EarnestFold::Store::Unreachable => error
 end
 # What is loaded here once is there in every process that is made from this one.
 EarnestFold::LOADER.eager_load
+EarnestFold::Background::TalkLog.into(ENV["REQUEST_LOG"])
 
 quit = Queue.new
 %w[INT TERM].each { |name| trap(name) { quit << name } }

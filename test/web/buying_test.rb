@@ -109,6 +109,21 @@ class BuyingTest < WebTest
     assert_match(/Credit agreed: 20.21/, text)
   end
 
+  def test_each_talk_is_a_line_of_the_log_without_what_was_said
+    B::TalkLog.into(log = StringIO.new)
+    known
+    order("A01")
+    goes
+    @supplier.odd = :busy
+    stands
+    assert_match(/Z outside supplier: catalogue \d+: answered\n/, log.string)
+    assert_match(/Z outside supplier: Ordering \d+\/\d+: sent\n/, log.string)
+    assert_match(/Z outside supplier: standing \d+ \d+: unreached\n/, log.string)
+    ["secret", orders.first.number, "A01"].each { |said| refute_includes log.string, said }
+  ensure
+    B::TalkLog.into(File::NULL)
+  end
+
   # [what the supplier answers, what it is asked, what stands at Outside]
   ODD = {
     broken: /catalogue this is no JSON document/,

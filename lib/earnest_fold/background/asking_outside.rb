@@ -14,10 +14,12 @@ module EarnestFold
         taker = adapter.configured or return
         taker.answers
         Store::Outside.answered(name)
+        TalkLog.note(name, "asked", :answered)
       rescue => trouble
         raise unless troubles.any? { |kind| trouble.is_a?(kind) }
 
         Store::Outside.failed(name, "unreached")
+        TalkLog.note(name, "asked", :unreached)
       end
 
       private

@@ -18,18 +18,26 @@ module EarnestFold
         @room, @taker = Store::Workroom.new(workroom), adapter.configured
         return unless @taker && Store::Outside.open?(adapter::NAME)
 
-        asked(what, key)
-        Store::Outside.answered(adapter::NAME)
-      rescue adapter::Unreached
-        Store::Outside.failed(adapter::NAME, "unreached")
-      rescue adapter::Refused => refused
-        Store::Outside.answered(adapter::NAME)
-        wrong("#{what} #{key}".strip, refused.message, "")
+        TalkLog.note(adapter::NAME, "#{what} #{workroom} #{key}".strip, outcome(what, key))
       ensure
         again(key) if what == "order"
       end
 
       private
+
+      # @return [Symbol] what came of it
+      def outcome(what, key)
+        asked(what, key)
+        Store::Outside.answered(adapter::NAME)
+        :answered
+      rescue adapter::Unreached
+        Store::Outside.failed(adapter::NAME, "unreached")
+        :unreached
+      rescue adapter::Refused => refused
+        Store::Outside.answered(adapter::NAME)
+        wrong("#{what} #{key}".strip, refused.message, "")
+        :refused
+      end
 
       def asked(what, key)
         case what

@@ -11,7 +11,8 @@ module EarnestFold
     class Going < Que::Job
       # Seconds until one looks again whether it is open.
       LOOKS = 30
-      WRONG = :wrong
+      # What came of it.
+      SENT, UNREACHED, REFUSED, WRONG = :sent, :unreached, :refused, :wrong
 
       # @param workroom [Integer]
       # @param id [Integer]
@@ -26,15 +27,24 @@ module EarnestFold
       private
 
       def handed(one)
+        outcome = tried(one)
+        TalkLog.note(adapter::NAME, "#{self.class.name.split("::").last} #{@room.id}/#{one.id}", outcome)
+        return waiting.sent(one.id) if outcome == SENT
+
+        waiting.not_sent(one.id, outcome.to_s, for_good: outcome != UNREACHED)
+      end
+
+      # @return [Symbol] what came of it
+      def tried(one)
         outcome = hand(one)
         Store::Outside.answered(adapter::NAME)
-        (outcome == WRONG) ? waiting.not_sent(one.id, "wrong", for_good: true) : waiting.sent(one.id)
+        (outcome == WRONG) ? WRONG : SENT
       rescue adapter::Unreached
-        Store::Outside.failed(adapter::NAME, "unreached")
-        waiting.not_sent(one.id, "unreached", for_good: false)
+        Store::Outside.failed(adapter::NAME, UNREACHED.to_s)
+        UNREACHED
       rescue *refusals
         Store::Outside.answered(adapter::NAME)
-        waiting.not_sent(one.id, "refused", for_good: true)
+        REFUSED
       end
 
       # Not every one refuses: what is refused is told at once.

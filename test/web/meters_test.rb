@@ -56,6 +56,16 @@ class MetersTest < WebTest
     assert_empty workroom.meter_readings.turned_away(@person)
   end
 
+  def test_whatever_its_sender_calls_it_it_is_read
+    types = ["application/x-www-form-urlencoded", "multipart/form-data; boundary=x", "text/plain", ""]
+    types.each_with_index do |type, at|
+      header "Authorization", "Bearer #{@key}"
+      post("/readings", {}, :input => %({"press": "#{at}", "length": "1 m"}), "CONTENT_TYPE" => type)
+      assert_equal 201, last_response.status, type
+    end
+    assert_equal 4, waiting.size
+  end
+
   def test_nobody_without_a_key_sends_anything
     assert_equal 401, told("press" => "1", "length" => "1 m", :key => "wrong")
     header "Authorization", nil

@@ -10,6 +10,9 @@ module EarnestFold
       # Under this stands the status of what is refused.
       REFUSED = "earnest_fold.refused"
       TOO_MUCH, UNREADABLE = 413, 400
+      # What is handed in by a key is no form, whatever its sender calls it.
+      HANDED_IN = [Paths.readings, Paths.bounced].freeze
+      AS_IT_IS = "application/octet-stream"
       # What a page may do, where it may be shown, and that nobody keeps it.
       HEADERS = {
         "cache-control" => "no-store",
@@ -35,6 +38,7 @@ module EarnestFold
       end
 
       def call(env)
+        env = env.merge("CONTENT_TYPE" => AS_IT_IS) if HANDED_IN.include?(env["PATH_INFO"])
         status = env[REFUSED] || refused(env)
         answered, headers, body = @app.call(status ? emptied(env, status) : env)
         [answered, HEADERS.merge(headers), body]

@@ -15,7 +15,7 @@ module EarnestFold
       COSTLY = {
         "door" => [40, ->(request) { request.post? && DOOR.match?(request.path) }],
         # By a key of their own: a meter sends one for each press.
-        "handed in" => [120, ->(request) { [Paths.readings, Paths.bounced].include?(request.path) }],
+        "handed in" => [120, ->(request) { Door::HANDED_IN.include?(request.path) }],
         "import" => [20, ->(request) { request.post? && request.path == Paths.import }],
         "photographs" => [60, ->(request) { request.post? && request.path.end_with?("/photographs") }],
         "papers" => [120, ->(request) { request.path.end_with?(".pdf", ".tar") }]

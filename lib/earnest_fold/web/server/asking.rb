@@ -6,7 +6,7 @@ module EarnestFold
     module Asking
       # What comes with a key of its own needs no token of a page: no browser sends it by itself.
       def by_key? =
-        [Paths.readings, Paths.bounced].include?(request.path_info) &&
+        Door::HANDED_IN.include?(request.path_info) &&
           request.env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ")
 
       # Where it isn't sure that it is still they, their password is asked for, and what was sent waits with it.

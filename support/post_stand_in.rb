@@ -42,7 +42,9 @@ class PostStandIn < MidiSmtpServer::Smtpd
     name = "#{Time.now.utc.strftime("%Y%m%dT%H%M%S%6N")}.eml"
     File.binwrite(File.join(@folder, name), context[:message][:data], perm: 0o600)
     moved = context[:envelope][:to].find { |to| to.include?("moved@") }
-    Thread.new { come_back(context[:message][:data], moved) } if moved && @bounce_to
+    # Whoever handed it in goes on: by then the server has forgotten it.
+    letter = context[:message][:data].dup
+    Thread.new { come_back(letter, moved) } if moved && @bounce_to
   end
 
   # What a mail server says of a letter that nobody took.

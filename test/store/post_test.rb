@@ -26,6 +26,18 @@ class PostTest < StoreTest
     super
   end
 
+  def test_a_slip_goes_with_a_link_that_shows_it
+    window = workroom.jobs.add_window(@job, room: "Loft", name: "", spec: {"kind" => "shorten_at_hem"})
+    slip = workroom.slips.write(window, {"title" => "Pair"}, "%PDF-1.4 slip")
+    letter = workroom.letters.draft(@job, sort: "slip", house: "http://house.example", slip: slip,
+      to: "wenna@tern.example", subject: "S", body: "here: [link]")
+    sent(letter)
+    taken = outbox.first
+    assert_equal ["slip.pdf"], taken.papers
+    key = taken.text[%r{http://house.example/for/([\w-]{43})}, 1]
+    assert_equal slip, S::ShownPapers.find(key).slip.id
+  end
+
   def test_a_letter_goes_with_its_paper_and_a_link_that_nobody_could_read_before
     paper = workroom.bills.write(@job, "quote", content)
     letter = drafted("wenna@tern.example", paper: paper.id, body: "Wenna,\n\nhere: [link]\nŻółw")

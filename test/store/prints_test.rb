@@ -11,6 +11,7 @@ class PrintsTest < StoreTest
 
   def setup
     super
+    workroom.rows(:prints).delete
     @folder = Dir.mktmpdir("printed")
   end
 

@@ -9,9 +9,27 @@ class LettersTest < WebTest
 
   def setup
     super
+    workroom.rows(:prints).delete
     @tern = workroom.customers.add(name: "Wenna Tern", mail: "wenna@tern.example")
     workroom.jobs.set_customer(office.id, @tern)
     S.db[:outside].delete
+  end
+
+  def test_a_slip_goes_as_it_was_handed_out
+    chapel = job("Ferry chapel")
+    work = chapel.treatments.find { |one| one.spec["kind"] }
+    send_form("/jobs/#{chapel.id}/treatments/#{work.id}/slips")
+    slip = workroom.slips.of(work.id).first
+    get "/jobs/#{chapel.id}/treatments/#{work.id}/came-in"
+    assert_match(/Write to them with it/, text)
+    send_form("/jobs/#{chapel.id}/letters", "sort" => "slip", "slip" => slip.id.to_s)
+    follow_redirect!
+    assert_match(/Goes along: Slip for the customer \(PDF\)/, text)
+    assert_match(/agree to it at \[link\].*Where it says \[link\]/m, text)
+    assert_includes last_response.body, "/jobs/#{chapel.id}/treatments/#{work.id}/slips/#{slip.id}.pdf"
+    assert_equal slip.id, workroom.letters.of(chapel.id).first.slip_id
+    assert_equal 404, send_form("/jobs/#{office.id}/letters", "sort" => "slip", "slip" => slip.id.to_s).status
+    assert_equal 404, send_form("/jobs/#{chapel.id}/letters", "sort" => "slip").status
   end
 
   def test_a_quote_is_written_looked_at_and_sent
@@ -78,7 +96,7 @@ class LettersTest < WebTest
   end
 
   def test_every_sort_begins_in_words
-    (S::Letters::SORTS - %w[quote order invoice]).each do |sort|
+    (S::Letters::SORTS - %w[quote order invoice slip]).each do |sort|
       send_form("/jobs/#{office.id}/letters", "sort" => sort)
       follow_redirect!
       assert_match(/Ticket office/, text)

@@ -23,16 +23,23 @@ module EarnestFold
           sender: house.name,
           subject: letter.subject,
           body: linked(letter, paper),
-          files: paper ? file(paper, house) : {}
+          files: files(letter, paper, house)
         )
       end
 
       # A link is made as the letter goes: before, nobody could read it anywhere.
       def linked(letter, paper)
-        return letter.body unless letter.body.include?(Work::LetterDraft::LINK) && paper&.answered_to?
+        shown = letter.slip_id ? {slip: letter.slip_id} : {paper: paper&.answered_to? && paper.id}
+        return letter.body unless letter.body.include?(Work::LetterDraft::LINK) && shown.values.all?
 
-        key = @room.customer_links.make(paper: paper.id)
+        key = @room.customer_links.make(**shown)
         letter.body.gsub(Work::LetterDraft::LINK, "#{letter.house}/for/#{key}")
+      end
+
+      def files(letter, paper, house)
+        return {"#{Words.say("letters.slip_file")}.pdf" => @room.slips.file(letter.slip_id)} if letter.slip_id
+
+        paper ? file(paper, house) : {}
       end
 
       def file(paper, house)

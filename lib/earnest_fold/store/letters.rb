@@ -6,7 +6,7 @@ module EarnestFold
     class Letters
       include GoingOut
 
-      SORTS = %w[quote order invoice ready reminder free].freeze
+      SORTS = %w[quote order invoice slip ready reminder free].freeze
       # What of it is written by hand.
       TEXTS = %i[to subject body].freeze
       D = Reckoning::Declare
@@ -17,7 +17,7 @@ module EarnestFold
       WORKER = "EarnestFold::Background::Posting"
       MOST = 60
       Letter = Reckoning::Value.define(
-        :id, :job_id, :paper_id, :sort, *TEXTS, :house, :state, :tries, :why, :version, :by, :at, :ended_at
+        :id, :job_id, :paper_id, :slip_id, :sort, *TEXTS, :house, :state, :tries, :why, :version, :by, :at, :ended_at
       ) do
         def draft? = state == "draft"
 
@@ -31,11 +31,15 @@ module EarnestFold
 
       # @param house [String] where the application answers
       # @return [Integer] its id
-      # @raise [Missing] where there is no such job or paper
-      def draft(job, sort:, house:, paper: nil, **texts) =
+      # @param paper [Integer, nil] that goes along
+      # @param slip [Integer, nil] that goes along, as it was handed out
+      # @raise [Missing] where there is no such job, paper or slip
+      def draft(job, sort:, house:, paper: nil, slip: nil, **texts)
+        along = {paper_id: paper, slip_id: slip}
         @workroom.insert(
-          :letters, job_id: job, paper_id: paper, sort: sort, house: house, by: @workroom.by, **texts.slice(*TEXTS)
+          :letters, job_id: job, sort: sort, house: house, by: @workroom.by, **along, **texts.slice(*TEXTS)
         )[:id]
+      end
 
       # @return [Letter]
       # @raise [Missing]

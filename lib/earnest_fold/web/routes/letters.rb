@@ -17,19 +17,21 @@ module EarnestFold
           raise Store::Missing, "no letters of that sort" unless Store::Letters::SORTS.include?(sort)
 
           job = workroom.jobs.find(number(id))
+          slip = (sort == "slip") ? slip_of(job) : nil
           customer = job.customer_id && workroom.customers.find(job.customer_id)
           draft = Work::LetterDraft.new(job, customer, house.name, paper: paper)
           texts = draft.texts(sort) { |key, facts| said(key, facts) }
-          made = workroom.letters.draft(job.id, sort: sort, house: request.base_url, paper: paper&.id, **texts)
+          along = {paper: paper&.id, slip: slip&.id}
+          made = workroom.letters.draft(job.id, sort: sort, house: request.base_url, **along, **texts)
           go(Paths.letter(job.id, made))
         end
 
         def show(id, letter, status: 200, **more)
           found = letter_of(id, letter)
           paper = found.paper_id && workroom.bills.find(found.job_id, found.paper_id)
-          shown = Screens::Letter.new(
-            found, workroom.jobs.find(found.job_id), paper, post: Screens::OutsideStands.of(Adapters::Post), **more
-          )
+          slip = found.slip_id && workroom.slips.find(found.slip_id)
+          post = Screens::OutsideStands.of(Adapters::Post)
+          shown = Screens::Letter.new(found, workroom.jobs.find(found.job_id), paper, slip: slip, post: post, **more)
           page(:letter, shown, status: status)
         end
 
@@ -83,6 +85,14 @@ module EarnestFold
         def letter_of(id, letter)
           found = workroom.letters.find(number(letter))
           (found.job_id == number(id)) ? found : raise(Store::Missing, "no such letter there")
+        end
+
+        # One that was handed out at a work of the job.
+        def slip_of(job)
+          slip = workroom.slips.find(number(params["slip"].to_s))
+          return slip if job.treatments.any? { |one| one.id == slip.treatment_id }
+
+          raise Store::Missing, "another job's slip"
         end
 
         # What a paper says of money is for whoever sees the books.

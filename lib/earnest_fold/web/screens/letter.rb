@@ -11,12 +11,14 @@ module EarnestFold
         attr_reader :job
         # @return [Store::Bills::Bill, nil] that goes with it
         attr_reader :paper
+        # @return [Store::Slips::Slip, nil] that goes with it
+        attr_reader :slip
         # @return [OutsideStands]
         attr_reader :post
 
         # @param form [Forms::LetterForm, nil] with what couldn't be taken
-        def initialize(letter, job, paper, post:, form: nil)
-          @letter, @job, @paper, @post = letter, job, paper, post
+        def initialize(letter, job, paper, post:, slip: nil, form: nil)
+          @letter, @job, @paper, @slip, @post = letter, job, paper, slip, post
           @form = form || Forms::LetterForm.new(letter, nil)
         end
 
@@ -32,10 +34,14 @@ module EarnestFold
 
         def path(to = nil) = Paths.letter(job.id, letter.id, to)
 
-        # @return [String] what goes with it
-        def goes_along = "#{Words.paper(paper.kind, paper.number)} (PDF)"
+        # @return [Array(String, String), nil] what goes with it: its words, and where it is looked at
+        def goes_along
+          return ["#{Words.paper(paper.kind, paper.number)} (PDF)", Paths.paper(job.id, paper.id)] if paper
 
-        def links? = letter.body.include?(Work::LetterDraft::LINK) && paper&.answered_to?
+          slip && [Words.say("came_in.slip"), Paths.slips(job.id, slip.treatment_id, "#{slip.id}.pdf")]
+        end
+
+        def links? = letter.body.include?(Work::LetterDraft::LINK) && (!slip.nil? || paper&.answered_to?)
 
         def state = Words.say("letters.states.#{letter.state}")
 

@@ -3,6 +3,10 @@
 # Writes schema/ from the fields that are declared: bundle exec ruby support/schema.rb
 require_relative "../lib/earnest_fold"
 
-EarnestFold::Documents::Schema::PUBLISHED.each do |file, made|
-  File.write(file, "#{JSON.pretty_generate(made.call)}\n")
+{
+  "job.v1.json" => EarnestFold::Documents::Schema.to_h,
+  "meter-reading.v1.json" => EarnestFold::Documents::MeterReport.schema,
+  "supplier.v1.json" => EarnestFold::Documents::SupplierSays.schema
+}.each do |file, made|
+  File.write(File.join(EarnestFold.root, "schema", file), "#{JSON.pretty_generate(made)}\n")
 end

@@ -11,12 +11,6 @@ module EarnestFold
       R = Reckoning
       K = R::FieldKinds
       FILE = File.join(EarnestFold.root, "schema/job.v1.json")
-      # Every schema that is published, by its file.
-      PUBLISHED = {
-        FILE => -> { to_h },
-        File.join(EarnestFold.root, "schema/meter-reading.v1.json") => -> { MeterReport.schema },
-        File.join(EarnestFold.root, "schema/supplier.v1.json") => -> { SupplierSays.schema }
-      }.freeze
 
       module_function
 

@@ -2,8 +2,8 @@
 
 module EarnestFold
   module Store
-    # Links that are somebody's: whose an invitation is ({Invitations}), or a calendar's address, whatever workroom made
-    # it.
+    # Keys that are somebody's: whose an invitation is ({Invitations}), a calendar's address, or a distance meter,
+    # whatever workroom made it.
     module Joining
       # An invitation as it was found: whose, and by whom.
       Invitation = Reckoning::Value.define(:id, :workroom_id, :person_id, :name, :role, :account_id, :by)
@@ -23,6 +23,13 @@ module EarnestFold
           Store.db[:people].where(calendar_print: Invitations.print_of(key)).select(:workroom_id, :role).first
         end
         row && [Workroom.new(row[:workroom_id]), row[:role]]
+      end
+
+      # @param key [String] a distance meter's
+      # @return [Array(Workroom, Meters::Meter), nil] whose workroom's it is; nil where there is none such
+      def meter(key)
+        row = Store.guard { Store.db[:meters].where(print: Invitations.print_of(key)).first }
+        row && [Workroom.new(row[:workroom_id]), Meters.record(row)]
       end
 
       # Uses it up.

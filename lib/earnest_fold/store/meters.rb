@@ -15,13 +15,6 @@ module EarnestFold
         @workroom = workroom
       end
 
-      # @param key [String] a meter's
-      # @return [Array(Workroom, Meter), nil] whose workroom's it is; nil where there is none such
-      def self.by_key(key)
-        row = Store.guard { Store.db[:meters].where(print: Invitations.print_of(key)).first }
-        row && [Workroom.new(row[:workroom_id]), record(row)]
-      end
-
       # @api private
       def self.record(row) = Meter.new(**row.slice(*Meter.members))
 

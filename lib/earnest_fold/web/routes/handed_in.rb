@@ -16,7 +16,7 @@ module EarnestFold
 
         # A meter's key says whose it is.
         def read
-          room, meter = key && Store::Meters.by_key(key)
+          room, meter = key && Store::Joining.meter(key)
           return told(401, "no_key") unless meter
 
           taken(room, meter, request.body.read(Documents::MeterReport::LARGEST).to_s)

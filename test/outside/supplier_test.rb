@@ -6,11 +6,11 @@ require_relative "../../support/supplier_stand_in"
 
 # A supplier keeps to the published form.
 class SupplierTest < OutsideTest
-  Says = EarnestFold::Documents::SupplierSays
+  Format = EarnestFold::Documents::SupplierFormat
 
   def test_the_catalogue_says_what_can_be_reckoned_with
     supplier do |one|
-      cloths = Says.read(:catalogue, Says.plain(:catalogue, one.catalogue))[:cloths]
+      cloths = EarnestFold::Work::SupplierSays.read(:catalogue, Format.read(:catalogue, one.catalogue))[:cloths]
       refute_empty cloths
       assert_equal cloths.size, cloths.map { |cloth| cloth[:code] }.uniq.size
     end
@@ -19,7 +19,7 @@ class SupplierTest < OutsideTest
   def test_every_cloths_pieces_are_of_that_cloth_each_by_a_name_of_its_own
     supplier do |one|
       codes(one).first(20).each do |code|
-        stock = Says.plain(:stock, one.stock(code))
+        stock = Format.read(:stock, one.stock(code))
         assert_equal code, stock["code"]
         names = stock["pieces"].map { |piece| piece["piece"] }
         assert_equal names.size, names.uniq.size
@@ -40,8 +40,8 @@ class SupplierTest < OutsideTest
       number = "EF-TEST-#{Process.pid}"
       asked = {"order" => number, "for" => "Saltmarsh Lane", "code" => codes(one).first, "batch" => "",
                "lengths" => ["1000 mm"], "reservation" => ""}
-      2.times { assert_equal number, Says.plain(:order, one.order(Says.asked(asked)))["order"] }
-      told = Says.plain(:order, one.standing(number))
+      2.times { assert_equal number, Format.read(:order, one.order(Format.write(asked)))["order"] }
+      told = Format.read(:order, one.standing(number))
       assert_equal number, told["order"]
       assert_operator told.dig("confirmed", "lengths").to_a.size, :<=, 1
     end
@@ -110,7 +110,7 @@ class SupplierTest < OutsideTest
     served(SupplierStandIn.new) { |at| yield A::Supplier.new(at) }
   end
 
-  def codes(one) = Says.plain(:catalogue, one.catalogue)["cloths"].map { |cloth| cloth["code"] }
+  def codes(one) = Format.read(:catalogue, one.catalogue)["cloths"].map { |cloth| cloth["code"] }
 
   def trickle(socket, first)
     return socket.close if first.empty?

@@ -244,7 +244,7 @@ class BuyingTest < WebTest
   end
 
   def test_what_is_asked_and_said_keeps_to_the_published_schema
-    says = EarnestFold::Documents::SupplierSays
+    says = EarnestFold::Documents::SupplierFormat
     published = File.read(File.join(EarnestFold.root, "schema/supplier.v1.json"))
     assert_equal JSON.parse(published), JSON.parse(JSON.generate(says.schema))
     schema = JSONSchemer.schema(says.schema)

@@ -42,7 +42,7 @@ class BuyingWaysTest < StoreTest
   def test_a_batch_of_which_there_is_too_little_is_told_and_not_proposed
     each_cloth do |cutting|
       made = bought(cutting, {"A" => [1, 1]})
-      assert_equal [["A", R::Length.mm(2000), false]], made.left.map { |left| [left.batch, left.length, left.untried] }
+      assert_equal [["A", R::Length.mm(2000), false]], made.passed_over.map { |left| [left.batch, left.length, left.untried] }
       assert_equal [nil], made.ways.map(&:batch)
     end
   end
@@ -51,7 +51,7 @@ class BuyingWaysTest < StoreTest
     cutting = each_cloth { |one| break one }
     rolls = (cutting.reckoned.length_needed.mm / 1000 * 2 / 3).ceil
     made = bought(cutting, {"A" => [rolls, rolls], "B" => [rolls, rolls, 1]}, patience: 0)
-    assert_includes made.left.map(&:untried), true
+    assert_includes made.passed_over.map(&:untried), true
     assert_includes made.ways.map(&:batch), nil
   end
 

@@ -11,7 +11,7 @@ module EarnestFold
       def waiting = @room.credits
 
       def hand(credit)
-        answer = said(:credit, number(credit), @taker.credit(Documents::SupplierSays.asked(asked(credit))))
+        answer = said(:credit, number(credit), @taker.credit(Documents::SupplierFormat.write(asked(credit))))
         answer ? waiting.agreed(credit.id, answer["amount"]) : WRONG
       end
 

@@ -16,10 +16,9 @@ module EarnestFold
       # @param key [String, Integer] the code, or the order
       def run(workroom, what, key)
         @room, @taker = Store::Workroom.new(workroom), adapter.configured
-        return unless @taker && Store::Outside.open?(adapter::NAME)
-
-        TalkLog.note(adapter::NAME, "#{what} #{workroom} #{key}".strip, outcome(what, key))
-      ensure
+        asked_now = @taker && Store::Outside.open?(adapter::NAME)
+        TalkLog.note(adapter::NAME, "#{what} #{workroom} #{key}".strip, outcome(what, key)) if asked_now
+        # Where this failed inside, the queue takes it once more by itself.
         again(key) if what == "order"
       end
 

@@ -11,7 +11,7 @@ module EarnestFold
 
       # @return [Hash, nil] plain values; nil where it can't be right
       def said(what, about, text)
-        Documents::SupplierSays.plain(what, text)
+        Documents::SupplierFormat.read(what, text)
       rescue Reckoning::Invalid => invalid
         wrong(about, Words.problem(invalid.problems.first), text)
       end

@@ -14,7 +14,7 @@ module EarnestFold
       def waiting = @room.orders
 
       def hand(order)
-        told(order, @taker.order(Documents::SupplierSays.asked(asked(order))))
+        told(order, @taker.order(Documents::SupplierFormat.write(asked(order))))
         @room.supply.ask("order", order.id, seconds: SOON)
       end
 
@@ -26,7 +26,7 @@ module EarnestFold
 
       # Where it can't be laid by it is ordered all the same: what is confirmed says which batch it will be.
       def laid_by(order, named)
-        said(:reservation, order.number, @taker.reserve(Documents::SupplierSays.asked(named)))&.fetch("reservation")
+        said(:reservation, order.number, @taker.reserve(Documents::SupplierFormat.write(named)))&.fetch("reservation")
       rescue adapter::Refused
         nil
       end

@@ -18,13 +18,16 @@ module EarnestFold
         # @return [R::Length]
         def length = lengths.sum(R::Length::ZERO)
 
+        # @return [String] which one it is, for whoever chooses it: the batch, and just these lengths
+        def key = [batch, *lengths.map { |length| SupplierSays.written(length) }].join("|")
+
         # @return [Boolean] whether everything is cut of it
         def whole? = uncut.empty?
       end
 
       # A batch that nothing is proposed of: `length` of all its pieces; whether nobody looked for a way on it, as
       # others took long already.
-      Left = R::Value.define(:batch, :length, :untried)
+      PassedOver = R::Value.define(:batch, :length, :untried)
 
       # @param cutting [ClothCutting]
       # @param offer [Hash, nil] the supplier's cloth, as its catalogue was read
@@ -60,15 +63,17 @@ module EarnestFold
         end
       end
 
-      # @return [Array<Left>] batches that nothing is proposed of
-      def left = tried.grep(Left)
+      # @return [Array<PassedOver>] batches that nothing is proposed of
+      def passed_over = tried.grep(PassedOver)
 
       # @return [Array<Symbol>] what of the supplier's cloth isn't as it is reckoned with
       def differs
         return [] unless @offer
 
-        {width: :width, vertical_repeat: :vertical_repeat, match: :match}
-          .reject { |ours, theirs| cloth.public_send(ours) == @offer[theirs] }.keys
+        lengths = %i[width vertical_repeat].select { |name|
+          (cloth.public_send(name) - @offer[name]).abs >= OrderHeld::ROUNDED
+        }
+        (cloth.match == @offer[:match] || !cloth.repeats?) ? lengths : [*lengths, :match]
       end
 
       private
@@ -100,11 +105,11 @@ module EarnestFold
         longest = pieces.max_by(MOST_PIECES) { |piece| piece[:length] }
         return made(batch, [[to_order, longest.first[:length]].min], []) if longest.first[:length] >= length
 
-        left = Left.new(batch: batch, length: all_of(pieces), untried: false)
-        return left if all_of(longest) < least
-        return left.with(untried: true) if @patience && now - began > @patience
+        passed = PassedOver.new(batch: batch, length: all_of(pieces), untried: false)
+        return passed if all_of(longest) < least
+        return passed.with(untried: true) if @patience && now - began > @patience
 
-        whole(batch, longest) || left
+        whole(batch, longest) || passed
       end
 
       # @return [R::Length] no way takes less

@@ -11,6 +11,9 @@ module EarnestFold
       # nothing may be cut of it before it is settled.
       Amiss = R::Value.define(:code, :piece, :facts, :stops)
 
+      # Nearer than this a told figure is the same, rounded: 54 inches are sold as 137 cm.
+      ROUNDED = R::Length.mm(3)
+
       # @param order [Store::Orders::Order]
       # @param told [Hash, nil] how it stands, as it was read
       # @param deliveries [Array<Array(Store::Orders::Delivery, Hash)>] with what each told, as it was read
@@ -31,9 +34,15 @@ module EarnestFold
       # @return [Array<Amiss>] of the whole order: what was promised otherwise, and what doesn't come
       def of_order = [refused, *confirmed_otherwise, nothing_more, several_batches].compact
 
-      # @param told [Hash] of a delivery, as it was read
-      # @return [Array<Amiss>] of each piece that came with it
-      def of_pieces(told) = told[:pieces].flat_map { |piece| of_piece(piece) }
+      # @param piece [Hash] that came, as it was read
+      # @return [Array<Amiss>]
+      def of_piece(piece) = [other_batch(piece), *of_cloth(piece), flawed(piece)].compact
+
+      # @param piece [Hash] that came, as it was read
+      # @return [Hash{Symbol => R::Length}] its width and repeat, where they are told otherwise than reckoned with
+      def told_otherwise(piece) =
+        %i[width vertical_repeat].to_h { |name| [name, piece[name]] }.compact
+          .reject { |name, told| (told - @cutting.cloth.public_send(name)).abs < ROUNDED }
 
       # @return [Array<String>] the works that can be cut from the shelf and what came of this order
       def cut = works - uncut
@@ -46,9 +55,6 @@ module EarnestFold
 
       # @return [Boolean] whether anything of it waits to be taken in
       def waiting? = @deliveries.any? { |one, _| one.waiting? }
-
-      # @return [Boolean] whether anything of it speaks against cutting
-      def differs? = of_order.any? || kept_deliveries.any? { |_, told| of_pieces(told).any? }
 
       private
 
@@ -100,24 +106,21 @@ module EarnestFold
         amiss(:several_batches, batches: batches.sort.join(", ")) if batches.size > 1
       end
 
-      def of_piece(piece)
-        [
-          (amiss(:other_batch, piece: piece[:piece], asked: batch, got: piece[:batch]) if other?(piece)),
-          *of_cloth(piece),
-          flawed(piece)
-        ].compact
-      end
+      def other_batch(piece)
+        return if batch.empty? || piece[:batch] == batch
 
-      def other?(piece) = !batch.empty? && piece[:batch] != batch
+        amiss(:other_batch, piece: piece[:piece], asked: batch, got: piece[:batch])
+      end
 
       # Held against the cloth as it is reckoned with, as every piece on the shelf is.
       def of_cloth(piece)
+        told = told_otherwise(piece)
         C::Delivery.new(
           @cutting.cloth,
           delivered: piece[:length],
           measured: nil,
-          width: piece[:width],
-          repeat: piece[:vertical_repeat]
+          width: told[:width],
+          repeat: told[:vertical_repeat]
         ).differences.map do |one|
           code = (one.name == :width && !one.stops) ? :wider : one.name
           amiss(code, piece: piece[:piece], stops: one.stops, asked: one.wanted, got: one.got)

@@ -1,58 +1,46 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module EarnestFold
   module Web
     module Screens
       # What is bought of one cloth for a job: what the supplier has, what is ordered, and what came of it.
       class Buying
         R = Reckoning
-        Says = Documents::SupplierSays
-        # @return [Work::Job]
-        attr_reader :sheet
-        # @return [Work::Buying]
-        attr_reader :buying
-        # @return [Array<BuyingOrder>] the last first
-        attr_reader :orders
-        # @return [String, nil] the supplier's code of the cloth
-        attr_reader :code
+        extend Forwardable
+
+        # So many of a catalogue's cloths can be chosen from.
+        MOST_CHOICES = 300
+
         # @return [OutsideStands] how the supplier answers
         attr_reader :supplier
-        # @return [Time, nil]
-        attr_reader :catalogue_at
         # @return [Symbol, nil]
         attr_reader :notice
 
-        # @param cutting [Work::ClothCutting]
-        # @param buying [Work::Buying]
-        # @param catalogue_at [Time, nil] when it was told
-        # @param stock [Store::Supply::Told, nil]
-        # @param offers [Array<Hash>] the catalogue's cloths, as they were read
-        def initialize(cutting, buying, supplier:, code:, catalogue_at:, stock:, offers:, orders:, notice: nil)
-          @cutting, @buying, @sheet, @supplier, @code = cutting, buying, cutting.sheet, supplier, code
-          @catalogue_at, @stock, @offers, @orders, @notice = catalogue_at, stock, offers, orders, notice
+        # @param there [Work::AtSupplier]
+        # @param supplier [OutsideStands]
+        def initialize(there, supplier, notice: nil)
+          @there, @supplier, @notice = there, supplier, notice
         end
+
+        def_delegators :@there, :cutting, :code, :offer, :buying, :catalogue_at, :stock_at
+        def_delegators :cutting, :sheet, :cloth
+
+        # @return [Array<BuyingOrder>] the last first
+        def orders = @there.orders.map { |one| BuyingOrder.new(one, cutting) }
 
         def page_title = Words.say("buying.title", cloth: cloth.name)
 
         def job = sheet.job
 
-        def cloth = @cutting.cloth
-
         def unit = sheet.unit
-
-        # So many of a catalogue's cloths can be chosen from.
-        MOST_CHOICES = 300
 
         # @return [Array<Array(String, String)>] codes and names, those most like ours first, and the one it is
         def choices
-          near = @offers.sort_by { |one| [(one[:code] == code) ? 0 : 1, alike(one), one[:name]] }
+          near = @there.offers.sort_by { |one| [(one[:code] == code) ? 0 : 1, alike(one), one[:name]] }
           near.first(MOST_CHOICES).map { |one| [one[:code], "#{one[:name]} · #{Words.with_unit(one[:width], unit)}"] }
         end
-
-        # @return [Hash, nil] the supplier's cloth
-        def offer = @offers.find { |one| one[:code] == code }
-
-        def stock_at = @stock&.at
 
         # @return [Boolean] whether something was ordered that is not there yet
         def coming? = buying.coming.positive?
@@ -86,11 +74,6 @@ module EarnestFold
           ours, theirs = [cloth.public_send(name), offer[name]].map { |value| shown(value) }
           Words.say("buying.differs.#{name}", ours: ours, theirs: theirs)
         }
-
-        # @return [String] which way it is, for whoever orders it: the batch, and just these lengths
-        def self.key(way) = [way.batch, *way.lengths.map { |length| Says.written(length) }].join("|")
-
-        def key(way) = self.class.key(way)
 
         def path(to = nil) = Paths.buying(job.id, cloth.id, to)
 

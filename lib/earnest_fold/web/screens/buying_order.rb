@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module EarnestFold
   module Web
     module Screens
@@ -8,19 +10,15 @@ module EarnestFold
       class BuyingOrder
         # What is said of cloth by the metre, not by the tape.
         AS_SOLD = %i[confirmed_short short nothing_came].freeze
-        # @return [Store::Orders::Order]
-        attr_reader :order
-        # @return [Work::OrderHeld]
-        attr_reader :held
-        # @return [Array<Array(Store::Orders::Delivery, Hash)>] what came, with what each told
-        attr_reader :deliveries
+        extend Forwardable
 
-        # @param held [Work::OrderHeld]
-        # @param credits [Array<Store::Credits::Credit>]
+        # @param ordered [Work::AtSupplier::Ordered]
         # @param cutting [Work::ClothCutting]
-        def initialize(order, held, deliveries, credits, cutting)
-          @order, @held, @deliveries, @credits, @cutting = order, held, deliveries, credits, cutting
+        def initialize(ordered, cutting)
+          @ordered, @cutting = ordered, cutting
         end
+
+        def_delegators :@ordered, :order, :held, :deliveries
 
         # @return [String] how it stands, in one line
         def stands
@@ -52,12 +50,17 @@ module EarnestFold
           Words.say("buying.amiss.#{amiss.code}", **facts)
         end
 
-        # @param told [Hash] of a delivery
-        # @return [Hash{String => Array<Work::OrderHeld::Amiss>}] by piece
-        def amiss_of(told) = held.of_pieces(told).group_by(&:piece)
+        # @param name [String] the supplier's
+        # @return [Hash, nil] the piece of that name, as it was read
+        def piece(name) = deliveries.flat_map { |_, told| told[:pieces] }.find { |one| one[:piece] == name }
+
+        def amiss?(piece) = held.of_piece(piece).any?
+
+        # @return [String] all that is amiss with a piece
+        def about(piece) = held.of_piece(piece).map { |one| says(one) }.join(" ")
 
         # @return [Store::Credits::Credit, nil]
-        def credit(piece) = @credits.find { |one| one.piece == piece }
+        def credit(piece) = @ordered.credits.find { |one| one.piece == piece }
 
         # @param credit [Store::Credits::Credit]
         def credit_stands(credit)

@@ -1,9 +1,7 @@
 # frozen_string_literal: true
 
-require "json"
-
 module EarnestFold
-  module Documents
+  module Work
     # What a supplier says, declared as everything that comes from outside is, and read as strictly; its schema is
     # published (schema/supplier.v1.json). A length is a text with its unit, or a number of millimetres; a price is by
     # the metre.
@@ -35,7 +33,7 @@ module EarnestFold
       )
       DELIVERED = R::Fields.new(
         piece: named, batch: named, length: D.length(least: :over_zero), width: D.length(nil, least: :over_zero),
-        vertical_repeat: D.pitch(nil),
+        vertical_repeat: D.length(nil, finest: D::FINEST),
         flaws: listed(R::Flaw::FIELDS, 200)
       )
       DELIVERY = R::Fields.new(note: named, for: D.text("", most: 200), pieces: listed(DELIVERED, MOST_PIECES))
@@ -62,20 +60,6 @@ module EarnestFold
 
       module_function
 
-      # @param what [Symbol] of SAID
-      # @param text [String] JSON, as it came
-      # @return [Hash] plain values, as they are to be kept
-      # @raise [Reckoning::Invalid]
-      def plain(what, text)
-        raw = JobFormat.parse(text)
-        read(what, raw)
-        SAID.fetch(what).keep(raw, R::Units::MM.name)
-      end
-
-      # @param values [Hash] plain values, as ASKED declares them
-      # @return [String] JSON, as it goes out
-      def asked(values) = JSON.generate(values)
-
       # @param raw [Hash] plain values
       # @return [Hash{Symbol => Object}] lengths, prices and days
       # @raise [Reckoning::Invalid]
@@ -96,18 +80,16 @@ module EarnestFold
       end
 
       # @param length [Reckoning::Length]
-      # @return [String] as it goes out: "17400 mm"
-      def written(length) = "#{Plain.decimal(length.mm, 3)} mm"
+      # @return [String] as it goes out, to the thousandth
+      #
+      #   Work::SupplierSays.written(Length.inches(9/2r)) # => "114.300 mm"
+      def written(length) = "#{R::LengthWriter.decimal((length.mm * 1000).round(half: :up), 3)} mm"
 
-      # @return [Hash] JSON Schema of everything that is asked and said
-      def schema = {
-        "$schema" => "https://json-schema.org/draft/2020-12/schema",
-        "title" => "What a supplier of cloth is asked and says, version 1",
-        "$defs" => {
-          **ASKED.to_h { |name, fields| ["asked_#{name}", Plain.value(R::FieldKinds.record_schema(fields))] },
-          **SAID.to_h { |name, fields| [name.to_s, Plain.value(R::FieldKinds.record_schema(fields))] }
-        }
-      }
+      # @param price [Rational] by the metre, as one said it
+      # @return [String] just so
+      #
+      #   Work::SupplierSays.priced(284339/10_000r) # => "28.4339"
+      def priced(price) = R::LengthWriter.decimal((price * 10_000).round(half: :up), 4)
 
       # A flaw lies on its piece.
       # @api private

@@ -208,6 +208,55 @@ class BuyingTest < WebTest
     assert_equal 409, send_form("#{@place}/order", "way" => "x").status
   end
 
+  # Suppliers round: 54 inches are 137 cm, and a price has four decimals.
+  def test_a_rounded_figure_is_no_difference
+    landing = job("Upper landing")
+    cloth = Integer(landing.treatments.first.spec["face"], 10)
+    @job, @cloth, @place = landing, cloth, "/jobs/#{landing.id}/buying/#{cloth}"
+    row = ["SM-103", "Towpath ticking", 1370r, 317r, "straight", "28.4339", "25.00"]
+    @supplier = SupplierStandIn.new(habits: [:as_asked], cloths: [row])
+    workroom.supply.name_code(cloth, "SM-103")
+    asks("catalogue")
+    asks("stock", "SM-103")
+    get @place
+    refute_match(/The supplier says/, text)
+    order("A03")
+    goes
+    4.times { stands }
+    get @place
+    refute_match(/dearer|Narrower|repeats after/i, text)
+    assert_match(/From what came and the shelf can be cut/, text)
+    take_in
+    assert_nil workroom.shelf.all(cloths: [cloth]).last.piece.width
+  end
+
+  def test_a_plain_cloth_may_be_told_to_repeat_after_nothing
+    known
+    order("A01")
+    goes
+    piece = {"piece" => "x", "batch" => "A01", "length" => 9400, "vertical_repeat" => 0}
+    answered(orders.first, "order" => orders.first.number, "state" => "delivered",
+      "deliveries" => [{"note" => "N", "pieces" => [piece]}])
+    take_in
+    assert_equal @shelf + 1, on_shelf
+    get @place
+    assert_match(/the shelf has enough/, text)
+  end
+
+  def test_an_order_that_is_not_taken_is_told_and_can_go_once_more
+    known
+    order("A01")
+    @supplier.odd = :refusing
+    goes
+    assert_equal %w[failed refused], orders.first.then { |one| [one.state, one.why] }
+    get "/today"
+    assert_match(/The order of cloth for Ticket office did not go/, text)
+    @supplier.odd = nil
+    send_form("#{@place}/orders/#{orders.first.id}/again")
+    goes
+    assert_equal "sent", orders.first.state
+  end
+
   def test_a_refused_order_is_told_on_today_until_it_is_put_away
     @supplier = SupplierStandIn.new(habits: [:refused])
     known

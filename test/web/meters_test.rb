@@ -130,6 +130,16 @@ class MetersTest < WebTest
     assert_equal S::MeterReadings::MOST, waiting.size
   end
 
+  def test_one_typed_too_many_is_told_and_laid_aside_twice_it_lies_aside
+    S::MeterReadings::MOST.times { |number| told("press" => number.to_s, "length" => "1 m") }
+    send_form(@place, "typed" => "2 m", "typed_in" => "m", :headers => {"HX-Request" => "true"})
+    assert_equal 422, last_response.status
+    assert_match(/2 m Too many wait already/, text)
+    first = waiting.first.id
+    2.times { assert_equal 303, send_form("#{@place}/#{first}/aside").status }
+    assert_equal S::MeterReadings::MOST - 1, waiting.size
+  end
+
   def test_a_meter_is_connected_once_told_its_key_and_taken_away
     send_form("/you/meters", "name" => "Ladder <b>")
     get "/you"

@@ -42,7 +42,8 @@ class BuyingWaysTest < StoreTest
   def test_a_batch_of_which_there_is_too_little_is_told_and_not_proposed
     each_cloth do |cutting|
       made = bought(cutting, {"A" => [1, 1]})
-      assert_equal [["A", R::Length.mm(2000), false]], made.passed_over.map { |left| [left.batch, left.length, left.untried] }
+      over = made.passed_over.map { |one| [one.batch, one.length, one.untried] }
+      assert_equal [["A", R::Length.mm(2000), false]], over
       assert_equal [nil], made.ways.map(&:batch)
     end
   end

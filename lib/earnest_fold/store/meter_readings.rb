@@ -57,9 +57,12 @@ module EarnestFold
       def find(person, id) = read(waiting_rows(person).where(id: id)).first
 
       # @raise [Missing] where it doesn't wait any more
-      def take(person, id, work, path) = ended(person, id, state: "taken", treatment_id: work, path: path)
+      def take(person, id, work, path)
+        taken = ended(person, id, state: "taken", treatment_id: work, path: path)
+        taken == 1 or raise Missing, "no reading #{id}"
+      end
 
-      # @raise [Missing] where it doesn't wait any more
+      # Laid aside twice it lies aside.
       def lay_aside(person, id) = ended(person, id, state: "aside")
 
       # What was refused has been looked at.
@@ -90,11 +93,8 @@ module EarnestFold
       def forget(person) =
         rows.where(person_id: person).where { at < Sequel.lit("now() - interval '#{KEPT} days'") }.delete
 
-      def ended(person, id, **values)
-        Store.guard do
-          waiting_rows(person).where(id: id).update(**values) == 1 or raise Missing, "no reading #{id}"
-        end
-      end
+      # @return [Integer] how many did
+      def ended(person, id, **values) = Store.guard { waiting_rows(person).where(id: id).update(**values) }
     end
   end
 end

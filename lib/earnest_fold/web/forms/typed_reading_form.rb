@@ -13,9 +13,10 @@ module EarnestFold
         attr_reader :typed, :unit
 
         # @param params [Hash]
-        def initialize(params)
+        # @param problem [Symbol, nil] why it can't be taken, beyond what was typed
+        def initialize(params, problem: nil)
           @typed, @unit = %w[typed typed_in].map { |name| params[name].is_a?(String) ? params[name].strip : "" }
-          @problem = doubt
+          @problem = problem || doubt
         end
 
         def valid? = problem.nil?

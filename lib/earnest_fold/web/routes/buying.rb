@@ -92,8 +92,8 @@ module EarnestFold
           piece = shown.piece(params["piece"].to_s)
           raise Store::Missing, "nothing is amiss" unless piece && shown.amiss?(piece)
 
-          length = Work::SupplierSays.written(piece[:length])
-          workroom.credits.ask(shown.order.id, piece: piece[:piece], length: length, about: shown.about(piece)[0, ABOUT])
+          length, about = Work::SupplierSays.written(piece[:length]), shown.about(piece)[0, ABOUT]
+          workroom.credits.ask(shown.order.id, piece: piece[:piece], length: length, about: about)
           back(id, cloth)
         end
 

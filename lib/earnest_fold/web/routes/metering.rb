@@ -29,11 +29,14 @@ module EarnestFold
 
         def typed(id, treatment)
           form = Forms::TypedReadingForm.new(params)
-          session[TYPES_IN] = form.unit if form.valid?
-          waiting.arrived(who.person_id, form.length) if form.valid?
-          strip(metering(id, treatment, form: form), status: form.valid? ? 200 : 422)
+          return strip(metering(id, treatment, form: form), status: 422) unless form.valid?
+
+          session[TYPES_IN] = form.unit
+          waiting.arrived(who.person_id, form.length)
+          strip(metering(id, treatment))
         rescue Store::Full
-          strip(metering(id, treatment), status: 422)
+          full = Forms::TypedReadingForm.new(params, problem: :full)
+          strip(metering(id, treatment, form: full), status: 422)
         end
 
         def lay_aside(id, treatment, reading)

@@ -46,14 +46,15 @@ module EarnestFold
           merged do
             job = desk_sheet(id)
             entry = job.work(number(treatment))
+            read = meant_reading(entry)
             form = Forms::TreatmentForm.new(
               job,
               entry,
-              as_sent(job, entry),
+              with_rule(job, entry).merge(read ? {read.path => read.length} : {}),
               unit_shown(job),
               shown_spec: spec_shown(entry)
             )
-            job = kept(job, entry, form) if form.changed? || (form.valid? && meant_reading(entry))
+            job = kept(job, entry, form, read) if form.changed? || (read && form.valid?)
             screen = Screens::StationScreens.near(station, entry)
             again(screen, job, entry.id, form, touched: seen_whole?(entry) ? touched(form, entry) : nil)
           end
@@ -105,12 +106,6 @@ module EarnestFold
           version && workroom.treatments.at_version(entry.id, Integer(version, 10))
         end
 
-        # What was typed, and what a meter read, where one of its readings is taken.
-        def as_sent(job, entry)
-          read = meant_reading(entry)
-          with_rule(job, entry).merge(read ? {read.path => read.length} : {})
-        end
-
         # A reading that waits, and the length here that takes it.
         Meant = Reckoning::Value.define(:id, :path, :length)
 
@@ -124,8 +119,9 @@ module EarnestFold
         end
 
         # Taken and kept at once, or neither.
-        def kept(job, entry, form)
-          read, made = meant_reading(entry), nil
+        # @param read [Meant, nil] that is taken with it
+        def kept(job, entry, form, read)
+          made = nil
           workroom.transaction do
             workroom.meter_readings.take(who.person_id, read.id, entry.id, read.path) if read
             made = workroom.treatments.update(entry.id, form.spec, version: entry.record.version) if form.changed?

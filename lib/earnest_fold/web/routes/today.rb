@@ -29,8 +29,9 @@ module EarnestFold
         def reminders(today)
           return [] unless Adapters::Post.configured
 
-          asked = workroom.letters.not_reminded(today.near.map { |one| one.sheet.job.id })
-          today.near.select { |one| asked.include?(one.sheet.job.id) }
+          near = today.near
+          asked = workroom.letters.not_reminded(near.map { |one| one.sheet.job.id })
+          near.select { |one| asked.include?(one.sheet.job.id) }
         end
       end
     end

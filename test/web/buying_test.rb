@@ -272,6 +272,24 @@ class BuyingTest < WebTest
     refute_match(/From outside/, text)
   end
 
+  # Kept by an earlier version, or brought back from an old copy.
+  def test_what_cannot_be_read_any_more_harms_itself_alone
+    known
+    order("A01")
+    workroom.rows(:orders).update(told: Sequel.pg_jsonb({"state" => "gone"}))
+    workroom.rows(:deliveries).insert(workroom_id: workroom.id, order_id: orders.first.id, note: "N",
+      told: Sequel.pg_jsonb({}))
+    workroom.supply.keep("SM-101", {"pieces" => 3})
+    workroom.supply.keep(nil, {"cloths" => [{"code" => 1}]})
+    causing_faults do
+      get @place
+      assert_equal 200, last_response.status
+      assert_match(/Ordered: 9.4 m of batch A01/, text)
+    end
+    assert_equal 200, get("/today").status
+    assert_equal 200, get("/outside").status
+  end
+
   def test_another_jobs_order_is_not_this_ones
     known
     order("A01")

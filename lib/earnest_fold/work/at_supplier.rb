@@ -26,7 +26,7 @@ module EarnestFold
       def self.offers(room)
         Memory.fetch(Memory.state([room.id, room.supply.catalogue_at]), [:catalogue]) do
           told = room.supply.catalogue
-          told ? SupplierSays.read(:catalogue, told.told)[:cloths] : []
+          (told && SupplierSays.readable(:catalogue, told.told)&.fetch(:cloths)) || []
         end
       end
 
@@ -105,7 +105,7 @@ module EarnestFold
 
       def stock = @stock ||= code && @room.supply.stock(code)
 
-      def pieces = @pieces ||= stock && SupplierSays.read(:stock, stock.told)[:pieces]
+      def pieces = @pieces ||= stock && SupplierSays.readable(:stock, stock.told)&.fetch(:pieces)
 
       def coming = orders.sum(R::Length::ZERO) { |one| one.held.expected }
 
@@ -122,8 +122,8 @@ module EarnestFold
       def kept(length) = Store::Records.typed(length)
 
       def ordered(order, came, credits)
-        told = order.told && SupplierSays.read(:order, order.told)
-        deliveries = came.map { |one| [one, SupplierSays.read_delivery(one.told)] }
+        told = order.told && SupplierSays.readable(:order, order.told)
+        deliveries = came.filter_map { |one| SupplierSays.readable(:delivery, one.told)&.then { |said| [one, said] } }
         held = OrderHeld.new(order, told, deliveries, cutting)
         Ordered.new(order: order, held: held, deliveries: deliveries, credits: credits)
       end

@@ -25,6 +25,9 @@ module EarnestFold
       # @return [R::Length] that was asked for
       def asked = @asked ||= lengths(@order.wanted["lengths"]).sum(R::Length::ZERO)
 
+      # @return [Date, nil] the day it is promised for
+      def promised_on = confirmed && confirmed[:on]
+
       # @return [R::Length] that came, but what was sent back
       def came = together(kept_deliveries)
 

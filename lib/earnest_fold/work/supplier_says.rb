@@ -60,23 +60,27 @@ module EarnestFold
 
       module_function
 
+      # @param what [Symbol] of SAID, or :delivery
       # @param raw [Hash] plain values
       # @return [Hash{Symbol => Object}] lengths, prices and days
       # @raise [Reckoning::Invalid]
       def read(what, raw)
         problems = R::Problems.new
-        values = SAID.fetch(what).read(raw, R::Units::MM, problems)
+        values = ((what == :delivery) ? DELIVERY : SAID.fetch(what)).read(raw, R::Units::MM, problems)
         misplaced(values, problems) if what == :order && values
         problems.raise_any
         values
       end
 
-      # @param raw [Hash] of a delivery, as it is kept
-      # @return [Hash{Symbol => Object}]
-      # @raise [Reckoning::Invalid]
-      def read_delivery(raw)
-        problems = R::Problems.new
-        DELIVERY.read(raw, R::Units::MM, problems).tap { problems.raise_any }
+      # What is kept was read strictly when it came; where it can't be read any more, the rest goes on without it.
+      # @param what [Symbol] of SAID, or :delivery
+      # @param raw [Hash] as it is kept
+      # @return [Hash{Symbol => Object}, nil]
+      def readable(what, raw)
+        read(what, raw)
+      rescue R::Invalid => invalid
+        Faults.tell("what the supplier said (#{what}) can't be read any more", invalid)
+        nil
       end
 
       # @param length [Reckoning::Length]

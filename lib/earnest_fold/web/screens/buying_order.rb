@@ -20,12 +20,14 @@ module EarnestFold
 
         def_delegators :@ordered, :order, :held, :deliveries
 
+        # @param order [Store::Orders::Order]
         # @return [String] how it stands, in one line
-        def stands
-          return Words.say("buying.states.#{order.state}") unless order.sent? && order.standing
-
-          Words.say("buying.stands.#{order.standing}")
+        def self.stands(order)
+          known = order.sent? && Work::SupplierSays::STATES.include?(order.standing)
+          Words.say(known ? "buying.stands.#{order.standing}" : "buying.states.#{order.state}")
         end
+
+        def stands = self.class.stands(order)
 
         def why = order.why.empty? ? "" : Words.say("letters.why.#{order.why}")
 
@@ -38,9 +40,9 @@ module EarnestFold
 
         # @return [String, nil] when it is promised for
         def promised
-          day = order.told&.dig("confirmed", "on") or return
+          day = held.promised_on or return
 
-          Words.say("buying.promised", day: Words.date(Date.iso8601(day), :dated))
+          Words.say("buying.promised", day: Words.date(day, :dated))
         end
 
         # @param amiss [Work::OrderHeld::Amiss]

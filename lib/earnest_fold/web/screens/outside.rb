@@ -38,8 +38,8 @@ module EarnestFold
         def taken = @outbox&.letters
 
         # @param order [Store::Orders::Order]
-        # @return [String] the words' key of how it stands
-        def stands(order) = order.standing ? "buying.stands.#{order.standing}" : "buying.states.#{order.state}"
+        # @return [String] how it stands
+        def stands(order) = BuyingOrder.stands(order)
 
         def why(one) = one.why.empty? ? "" : Words.say("letters.why.#{one.why}")
       end

@@ -94,6 +94,23 @@ class BuyingTest < WebTest
     assert_equal @shelf, on_shelf
   end
 
+  # Two orders that each give half give a whole window together, in one batch.
+  def test_what_came_of_several_orders_is_looked_at_together
+    known
+    order("A01")
+    goes
+    2.times do |index|
+      workroom.orders.place(@job.id, @cloth, orders.first.wanted) if index == 1
+      workroom.orders.sent(orders.first.id)
+      piece = {"piece" => index.to_s, "batch" => "A01", "length" => "4700 mm"}
+      answered(orders.first, "order" => orders.first.number, "state" => "delivered",
+        "deliveries" => [{"note" => "N", "pieces" => [piece]}])
+      get @place
+      assert_match(index.zero? ? /Not enough of what came/ : /can be cut: Quay window/, text)
+      assert_match(/4.7 m short.*It was ordered for Quay window/, text)
+    end
+  end
+
   def test_a_credit_is_asked_for_once_and_only_where_something_is_amiss
     @supplier = SupplierStandIn.new(habits: [:flawed])
     known

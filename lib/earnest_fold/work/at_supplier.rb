@@ -71,7 +71,8 @@ module EarnestFold
           "for" => @house.name,
           "batch" => way.batch.to_s,
           "lengths" => way.lengths.map { |length| SupplierSays.written(length) },
-          "price" => SupplierSays.priced(way.price)
+          "price" => SupplierSays.priced(way.price),
+          "works" => buying.works
         )
       end
 
@@ -95,6 +96,9 @@ module EarnestFold
           found.map { |one| ordered(one, came.fetch(one.id, []), credits.fetch(one.id, [])) }
         end
       end
+
+      # @return [WhatCame] of all of them
+      def what_came = WhatCame.new(cutting, orders.map(&:held))
 
       # @param id [Integer]
       # @return [Ordered]

@@ -2,8 +2,7 @@
 
 module EarnestFold
   module Work
-    # An order held against what the supplier says of it and what came: every difference before anybody cuts, and which
-    # windows it touches.
+    # An order held against what the supplier says of it and what came: every difference before anybody cuts.
     class OrderHeld
       R = Reckoning
       C = R::Cutting
@@ -47,14 +46,15 @@ module EarnestFold
         %i[width vertical_repeat].to_h { |name| [name, piece[name]] }.compact
           .reject { |name, told| (told - @cutting.cloth.public_send(name)).abs < ROUNDED }
 
-      # @return [Array<String>] the works that can be cut from the shelf and what came of this order
-      def cut = works - uncut
+      # @return [Array<String>] the works that it was ordered for
+      def works = @order.wanted.fetch("works", [])
 
-      # @return [Array<String>] the works that can't, once all that came lies on the shelf
-      def uncut = @uncut ||= plan ? plan.uncut.map(&:treatment).uniq & works : works
-
-      # @return [Array<String>] the works that are made of this cloth
-      def works = @works ||= @cutting.left.map(&:treatment).uniq
+      # @return [Array<R::Piece>] what waits to be taken in, as far as it can be planned on
+      def waiting_pieces
+        @deliveries.select { |one, _| one.waiting? }.flat_map { |one, told|
+          told[:pieces].select { |piece| plannable?(piece) }.map { |piece| laid(one, piece) }
+        }
+      end
 
       # @return [Boolean] whether anything of it waits to be taken in
       def waiting? = @deliveries.any? { |one, _| one.waiting? }
@@ -135,20 +135,6 @@ module EarnestFold
         amiss(:flaws, piece: piece[:piece], count: flaws.size) if flaws.any?
       end
 
-      # What is still to be cut, on the shelf and what waits to be taken in.
-      def plan
-        return @plan if defined?(@plan)
-
-        pieces = @cutting.stock.pieces + waiting_pieces
-        @plan = pieces.empty? ? nil : @cutting.tried_on(pieces, @cutting.left)
-      end
-
-      def waiting_pieces
-        @deliveries.select { |one, _| one.waiting? }.flat_map { |one, told|
-          told[:pieces].select { |piece| plannable?(piece) }.map { |piece| laid(one, piece) }
-        }
-      end
-
       def plannable?(piece) = of_cloth(piece).none?(&:stops) && piece[:length] > @cutting.start_unknown
 
       # As far as it is planned on.
@@ -159,7 +145,7 @@ module EarnestFold
       end
 
       def laid(delivery, piece) = R::Piece.unseen(
-        "#{delivery.note} #{piece[:piece]}",
+        "#{delivery.id} #{piece[:piece]}",
         piece[:batch],
         piece[:length] - @cutting.start_unknown,
         flaws: flaws_on(piece)

@@ -24,7 +24,7 @@ module EarnestFold
           @there, @supplier, @notice = there, supplier, notice
         end
 
-        def_delegators :@there, :cutting, :code, :offer, :buying, :catalogue_at, :stock_at
+        def_delegators :@there, :cutting, :code, :offer, :buying, :catalogue_at, :stock_at, :what_came
         def_delegators :cutting, :sheet, :cloth
 
         # @return [Array<BuyingOrder>] the last first

@@ -56,6 +56,9 @@ module EarnestFold
         # @return [Hash, nil] the piece of that name, as it was read
         def piece(name) = deliveries.flat_map { |_, told| told[:pieces] }.find { |one| one[:piece] == name }
 
+        # @return [Boolean] whether anything differs, so that what it was ordered for is to be looked at
+        def touches? = held.of_order.any? || deliveries.any? { |_, told| told[:pieces].any? { |one| amiss?(one) } }
+
         def amiss?(piece) = held.of_piece(piece).any?
 
         # @return [String] all that is amiss with a piece

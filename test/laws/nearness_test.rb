@@ -64,7 +64,8 @@ class NearnessLawTest < EarnestFoldTest
     way.negative? ? figure.room_below(now.treatment, most) : most
   end
 
-  def outcome(now, figure, step) = N::Outcome.of(figure.moved(now.treatment, step), {})
+  # Reckoned from nothing: a name makes another treatment of it, which remembers nothing of this one.
+  def outcome(now, figure, step) = N::Outcome.of(figure.moved(now.treatment, step).with(name: "anew"), {})
 
   def told(now, figure, step) = "#{figure.path} #{figure.at(now.treatment)} by #{step}: #{now.treatment.inspect}"
 

@@ -10,7 +10,7 @@ module EarnestFold
       # @return [LiningCut]
       def self.of(treatment, drop, curtains)
         lining = treatment.lining
-        rule = rule(treatment)
+        rule = treatment.lining_rule
         targets = curtains.map { |curtain| curtain.flat_cut_for(treatment) - lining.inset * 2 }
         counts = targets.map do |target|
           if sideways?(lining)

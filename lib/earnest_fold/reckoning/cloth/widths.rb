@@ -15,6 +15,8 @@ module EarnestFold
       attr_reader :each_more
       # @return [Length] one width with its sides turned
       attr_reader :single
+      # @return [Length] what the last half width adds beyond the whole ones' steps
+      attr_reader :half_more
 
       # Everything else is asked of these many times over, so they are reckoned once.
       def initialize(cloth:, seam:, side:)
@@ -23,14 +25,12 @@ module EarnestFold
         @repeats_across = cloth.horizontal_repeat.positive? ? (@between_seams / cloth.horizontal_repeat).floor : 0
         @each_more = @repeats_across.positive? ? cloth.horizontal_repeat * @repeats_across : @between_seams
         @single = cloth.width - (cloth.selvedge + side) * 2
+        @half_more = cloth.width / 2 - cloth.selvedge - side * 2
         super
       end
 
       # @return [Boolean] no whole horizontal repeat fits between the seams
       def repeat_too_wide? = cloth.horizontal_repeat.positive? && repeats_across.zero?
-
-      # @return [Length] what the last half width adds beyond the whole ones' steps
-      def half_more = cloth.width / 2 - cloth.selvedge - side * 2
 
       # @param count [Rational]
       # @return [Length] flat width, sides turned

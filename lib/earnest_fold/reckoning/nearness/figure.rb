@@ -23,7 +23,8 @@ module EarnestFold
         # @return [Treatment] the same with the figure moved
         def moved(treatment, by)
           value, far = Figure.read(treatment, steps), step * by
-          Figure.put(treatment, steps, shifted(value, far))
+          made = Figure.put(treatment, steps, shifted(value, far))
+          Figure::UP_AND_DOWN.match?(path) ? made.with_curtains_of(treatment) : made
         end
 
         # @param treatment [Treatment]
@@ -51,6 +52,8 @@ module EarnestFold
         end
       end
 
+      # What no curtain's width hangs on: held by a law.
+      Figure::UP_AND_DOWN = /\Adrop\.|\Alining\.|finished_drop\z|hem\.depth\z|squaring\z/
       # What may lie on either side of nothing, and what can't be nothing.
       Figure::SIGNED = %w[drop.stand_up drop.offset lining.lift lining.inset].freeze
       Figure::NEVER_NONE = /length\z|readings|cover|finished|fullness|width\z|pitch\z|spacing\z/

@@ -98,7 +98,7 @@ module EarnestFold
         def decided =
           @decided ||= [
             treatment.width_rule.repeats_across,
-            treatment.lining && LiningCut.rule(treatment).repeats_across,
+            treatment.lining_rule&.repeats_across,
             curtains.map { |curtain| ways(curtain) }
           ]
 

@@ -6,10 +6,10 @@ module EarnestFold
     class Curtain < Value.define(:span, :flat_needed, :widths, :flat_width, :cut_width, :fullness, :heading, :task)
       # @param treatment [Treatment]
       # @param span [Span]
+      # @param needed [Length] the flat width that the heading asks for there
       # @return [Curtain]
-      def self.of(treatment, span)
+      def self.of(treatment, span, needed)
         heading, rule = treatment.heading, treatment.width_rule
-        needed = heading.needed(span)
         count = treatment.sideways? ? 1r : count(treatment, rule, needed)
         cut_for = flat(treatment, rule, needed, count)
         flat = cut_for - wrapped_more(treatment)

@@ -26,7 +26,7 @@ module EarnestFold
 
       def face(treatment, problems)
         used_up(treatment.width_rule, problems.within(:making)) unless treatment.sideways?
-        return if treatment.spans.all? { |span| treatment.heading.needed(span).positive? }
+        return if treatment.flat_needed.all?(&:positive?)
 
         problems.within(:heading).add(:nothing_needed)
       end
@@ -34,7 +34,7 @@ module EarnestFold
       def lining(treatment, problems)
         lining = treatment.lining
         place = problems.within(:lining)
-        used_up(LiningCut.rule(treatment), place, side: :side_turn) unless LiningCut.sideways?(lining)
+        used_up(treatment.lining_rule, place, side: :side_turn) unless LiningCut.sideways?(lining)
         place.within(:lift).add(:nothing_hangs) unless (treatment.finished_drop - lining.lift).positive?
       end
 
@@ -59,8 +59,8 @@ module EarnestFold
 
       def few_widths?(treatment)
         treatment.sideways? ||
-          treatment.spans.all? do |span|
-            Curtain.count(treatment, treatment.width_rule, treatment.heading.needed(span)) <= MOST_WIDTHS
+          treatment.flat_needed.all? do |needed|
+            Curtain.count(treatment, treatment.width_rule, needed) <= MOST_WIDTHS
           end
       end
 
@@ -88,7 +88,7 @@ module EarnestFold
         return problems.within(:inset).add(:nothing_needed) unless targets.all?(&:positive?)
         return if LiningCut.sideways?(lining)
 
-        rule = LiningCut.rule(treatment)
+        rule = treatment.lining_rule
         if targets.any? { |target| rule.least_for(target, 1) > MOST_WIDTHS }
           problems.add(:too_many_widths, most: MOST_WIDTHS)
         end

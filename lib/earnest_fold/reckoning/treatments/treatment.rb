@@ -163,10 +163,25 @@ module EarnestFold
       # @return [Length] the same as the window gives it, whatever was ordered
       def measured_drop = drop.shortest + drop.stand_up + drop.offset
 
+      # @return [Array<Length>] the flat width that each of them is to have at least, in the order of {#spans}
+      #
+      #   treatment.flat_needed # => [2000 mm, 2000 mm]
+      def flat_needed = @once[:flat_needed] ||= spans.map { |span| heading.needed(span) }.freeze
+
+      # @return [Widths, nil] what widths of the lining give; nil where there is none
+      def lining_rule = @once[:lining_rule] ||= lining && LiningCut.rule(self)
+
       # @return [Array<Curtain>] each reckoned; asked for only where the figures can be ({Refusals})
       #
       #   treatment.curtains.map(&:hand) # => ["left", "right"]
-      def curtains = @once[:curtains] ||= spans.map { |span| Curtain.of(self, span) }.freeze
+      def curtains = @once[:curtains] ||= spans.zip(flat_needed).map { |span, needed| Curtain.of(self, span, needed) }.freeze
+
+      # @param other [Treatment] the same but for figures that no width hangs on
+      # @return [Treatment] itself, with the curtains that were reckoned of the other
+      def with_curtains_of(other)
+        @once[:curtains] = other.curtains
+        self
+      end
 
       # @param curtain [Curtain]
       # @return [Integer] weights that go into its foot piece by piece: in each corner, and at the foot of each seam

@@ -16,8 +16,6 @@ module EarnestFold
       attr_reader :lining
       # @return [InterliningCut, nil]
       attr_reader :interlining
-      # @return [Array<WidthCut>] the face's widths
-      attr_reader :cuts
 
       # @param treatment [Treatment] one that {Refusals} lets pass
       def initialize(treatment)
@@ -26,10 +24,12 @@ module EarnestFold
         @curtains = treatment.curtains
         @lining = treatment.lining && LiningCut.of(treatment, finished_drop, @curtains)
         @interlining = treatment.interlining && InterliningCut.of(treatment, finished_drop, @curtains)
-        @cuts = face_cuts.freeze
       end
 
       def id = treatment.id
+
+      # @return [Array<WidthCut>] the face's widths
+      def cuts = @cuts ||= face_cuts.freeze
 
       # @return [Length]
       def finished_drop = drop_cut.finished

@@ -26,6 +26,8 @@ module EarnestFold
       SIZES = {"mm" => 1r, "cm" => 10r, "m" => 1000r, "in" => 127/5r, "ft" => 1524/5r}.freeze
       SPELLINGS = {"inch" => "in", "inches" => "in", '"' => "in", "foot" => "ft", "feet" => "ft", "'" => "ft",
                    "metre" => "m", "metres" => "m", "meter" => "m", "meters" => "m"}.freeze
+      # As it is kept: nothing about it is to be tidied.
+      TIDY = /\A-?\d+(?:\.\d+)?(?: [a-z]+)?\z/
       ANY_FRACTION = Regexp.union(FRACTIONS.keys)
       NUMBER = %r{\d+/\d+|\d+[ -]\s*\d+/\d+|\d+(?:[.,]\d+)?|[.,]\d+}
       NAMES = Regexp.union((SIZES.keys + SPELLINGS.keys).sort_by { |name| -name.size })
@@ -56,6 +58,8 @@ module EarnestFold
       def unit_named?(text) = tidy(text).match?(/[a-z"']/)
 
       def tidy(text)
+        return text if TIDY.match?(text)
+
         plain = text.tr("\u00a0\u2009\u202f\u2212\u2013\u2044\u2032\u2033\u2019\u201d", "   \\-\\-/'\"'\"")
         plain = plain.gsub("''", '"').gsub(ANY_FRACTION) { |sign| " #{FRACTIONS[sign]}" }
         plain.strip.squeeze(" ").downcase.sub(/\A([-+]) /, '\1')

@@ -23,15 +23,16 @@ module EarnestFold
       # @api private
       def self.initializer(members)
         named, kept = members.map { |name| "#{name}:" }, members.map { |name| "@#{name} = #{name}" }
-        ["def initialize(#{named.join(", ")})", *kept, "freeze", "end"].join("\n")
+        shown = members.map { |name| "#{name}: @#{name}" }
+        ["def initialize(#{named.join(", ")})", *kept, "freeze", "end", "def to_h = {#{shown.join(", ")}}"].join("\n")
       end
       private_class_method :initializer
 
       # @return [Array<Symbol>]
       def self.members = @members || superclass.members
 
-      # @return [Hash{Symbol => Object}]
-      def to_h = self.class.members.to_h { |name| [name, public_send(name)] }
+      # @!method to_h
+      #   @return [Hash{Symbol => Object}]
 
       # @return [Value] a copy with some members changed
       def with(**changes) = changes.empty? ? self : self.class.new(**to_h, **changes)

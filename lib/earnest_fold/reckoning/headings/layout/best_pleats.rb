@@ -27,13 +27,17 @@ module EarnestFold
       LEAST = 2
 
       # @return [Integer] 2 or more
-      def count = candidates.min_by { |pleats| rank(pleats) }
+      def count
+        tried = candidates.map { |pleats| [penalty(pleats), pleats] }
+        least = tried.map(&:first).min
+        tried.filter_map { |penalty, pleats| pleats if penalty == least }.min_by { |pleats| beside(pleats) }
+      end
 
       # @return [Array] sorts the counts, the best first
-      def rank(pleats)
-        gap, fold = between.mm / (pleats - 1), extra.mm / pleats
-        [space.penalty(gap) + take_up.penalty(fold), (gap - space.target.mm).abs, -pleats]
-      end
+      def rank(pleats) = [penalty(pleats), *beside(pleats)]
+
+      # @return [Rational] how far space and pleat fall outside their ranges, together
+      def penalty(pleats) = space.penalty(between.mm / (pleats - 1)) + take_up.penalty(extra.mm / pleats)
 
       # Whether one count is the best all the way from here to there, as between and extra each run one way: its penalty
       # is greatest at an end, as it is convex, and every other count is held against that. Where that proves nothing it
@@ -42,13 +46,13 @@ module EarnestFold
       # @param pleats [Integer] the best count here and there
       # @return [Boolean]
       def holds_up_to?(other, pleats)
-        worst = [self, other].map { |one| one.rank(pleats).first }.max
+        worst = [self, other].map { |one| one.penalty(pleats) }.max
         rivals(other).all? { |rival| rival == pleats || beaten?(other, pleats, worst, rival) }
       end
 
       # @return [Boolean] whether the space of one count is nearer its target than another's, or as near, with more
       #   pleats
-      def nearer?(pleats, rival) = (rank(pleats).drop(1) <=> rank(rival).drop(1)).negative?
+      def nearer?(pleats, rival) = (beside(pleats) <=> beside(rival)).negative?
 
       # @return [Array<Rational>] where the least penalty can lie, as counts
       def places =
@@ -56,10 +60,13 @@ module EarnestFold
 
       private
 
+      # What decides between counts of the same penalty.
+      def beside(pleats) = [(between.mm / (pleats - 1) - space.target.mm).abs, -pleats]
+
       def rivals(other)
         places
           .zip(other.places)
-          .flat_map { |ends| ((ends.min.floor - 1)..(ends.max.floor + 2)).to_a }
+          .flat_map { |ends| ((ends.min.floor - 1)..(ends.max.floor + 1)).to_a }
           .push(LEAST)
           .select { |count| count >= LEAST }
           .uniq
@@ -82,7 +89,7 @@ module EarnestFold
       # holds this against trying all.
       def candidates
         places
-          .flat_map { |place| ((place.floor - 1)..(place.floor + 2)).to_a }
+          .flat_map { |place| ((place.floor - 1)..(place.floor + 1)).to_a }
           .push(LEAST)
           .select { |count| count >= LEAST }
           .uniq

@@ -46,6 +46,7 @@ class WorkroomTest < StoreTest
     job = workroom.jobs.create(title: "Attic", unit: "cm")
     one = queries { workroom.jobs.find(job) }
     10.times { |index| workroom.jobs.add_window(job, room: "Room #{index}", name: "", spec: SPEC) }
+    assert_equal one + 1, queries { workroom.jobs.find(job) }, "those that nobody has read yet, all at once"
     assert_equal one, queries { workroom.jobs.find(job) }
     assert_equal 1, queries { workroom.jobs.list }
   end

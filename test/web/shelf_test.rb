@@ -242,6 +242,7 @@ class ShelfPagesTest < WebTest
         windows: [["a", "b", [breakfast.treatments.first.spec]]]
       )
     end
+    get "/shelf/#{piece_named("J1").id}"
     assert_equal few, [queries { get "/shelf" }, queries { get "/shelf/#{piece_named("J1").id}" }]
   end
 

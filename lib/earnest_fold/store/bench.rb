@@ -42,13 +42,8 @@ module EarnestFold
       # @return [Hash{Integer => Array<Entry>}] what was said of the time of each treatment's steps, in its order
       def clocks(job_id)
         Store.guard do
-          rows = @workroom.rows(:bench_entries)
-            .where(kind: %w[started stopped done undone corrected])
-            .where(treatment_id: of_job(job_id))
-            .exclude(step: HUNG)
-            .order(:id)
-            .limit(MOST_ENTRIES * 10)
-          rows.all.group_by { |row| row[:treatment_id] }
+          rows = Store.prepared(:clocks, workroom: @workroom.id, job: job_id) { clocks_of(:$workroom, :$job) }
+          rows.group_by { |row| row[:treatment_id] }
             .transform_values { |own| own.map { |row| Entry.new(**row.slice(*Entry.members)) } }
         end
       end
@@ -125,10 +120,15 @@ module EarnestFold
 
       private
 
-      def of_job(job_id) =
-        @workroom.rows(:treatments)
-          .where(window_id: @workroom.rows(:windows).where(job_id: job_id).select(:id))
-          .select(:id)
+      def clocks_of(workroom, job)
+        windows = Store.db[:windows].where(workroom_id: workroom, job_id: job).select(:id)
+        treatments = Store.db[:treatments].where(workroom_id: workroom, window_id: windows).select(:id)
+        Store.db[:bench_entries]
+          .where(workroom_id: workroom, kind: %w[started stopped done undone corrected], treatment_id: treatments)
+          .exclude(step: HUNG)
+          .order(:id)
+          .limit(MOST_ENTRIES * 10)
+      end
 
       def come(rows)
         cautions, work = rows.select { |row| row[:kind] == "done" }.partition { |row| row[:step].start_with?(CAUTION) }

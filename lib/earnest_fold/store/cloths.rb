@@ -70,14 +70,16 @@ module EarnestFold
 
       private
 
-      def record(row) =
+      def record(row)
+        read = Records.read(row[:spec])
         Records::Cloth.new(
           id: row[:id],
-          spec: Records.parsed(row[:spec]),
-          source: row[:spec],
+          spec: read.values,
+          source: read.source,
           colour: row[:colour],
           version: row[:version]
         )
+      end
     end
   end
 end

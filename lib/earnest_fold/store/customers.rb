@@ -49,7 +49,14 @@ module EarnestFold
       end
 
       # @return [Array<String>] names to choose from, in order
-      def names = Store.guard { rows.order(*BY_NAME).limit(MOST_NAMED).select_map(:name).uniq }
+      def names
+        Store.guard do
+          named = Store.prepared(:customers_names, workroom: @workroom.id) do
+            Store.db[:customers].where(workroom_id: :$workroom).order(*BY_NAME).limit(MOST_NAMED).select(:name)
+          end
+          named.map { |row| row[:name] }.uniq
+        end
+      end
 
       # @return [Customer]
       # @raise [Missing]

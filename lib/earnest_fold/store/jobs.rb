@@ -26,11 +26,7 @@ module EarnestFold
         :room,
         :name,
         Sequel[:treatments][:id],
-        Sequel[:treatments][:sort],
-        Records.text(:spec, :spec),
-        Sequel[:treatments][:version],
-        :undoable,
-        :put_away
+        Records.written(:treatments)
       ].freeze
       IN_ORDER = [
         Sequel[:windows][:position],
@@ -79,7 +75,7 @@ module EarnestFold
       def find(id)
         Store.guard do
           rows = Store.prepared(:whole_job, workroom: @workroom.id, job: id) { whole_job }
-          rows.empty? ? raise(Missing, "no job #{id}") : record(rows)
+          rows.empty? ? raise(Missing, "no job #{id}") : records(rows).first
         end
       end
 
@@ -96,8 +92,9 @@ module EarnestFold
             .order(Sequel.desc(:updated_at), Sequel.desc(:id))
             .limit(MOST_USING)
             .select(:id)
-          whole(ids).where(uses).order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel[:jobs][:id], *IN_ORDER).all
-            .chunk_while { |one, other| one[:job_id] == other[:job_id] }.map { |of_job| record(of_job) }
+          records(
+            whole(ids).where(uses).order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel[:jobs][:id], *IN_ORDER).all
+          )
         end
       end
 
@@ -107,8 +104,7 @@ module EarnestFold
         return [] if ids.empty?
 
         Store.guard do
-          rows = whole(ids).order(Sequel[:jobs][:id], *IN_ORDER).all.group_by { |row| row[:job_id] }
-          ids.filter_map { |id| rows[id] && record(rows[id]) }
+          records(whole(ids).order(Sequel[:jobs][:id], *IN_ORDER).all).sort_by { |job| ids.index(job.id) }
         end
       end
 
@@ -292,12 +288,20 @@ module EarnestFold
       end
 
       # @param rows [Array<Hash>] the job with its windows and their treatments, in order
-      def record(rows)
+      # @param rows [Array<Hash>] those of one job after the other
+      def records(rows)
+        states = rows.to_h { |row| row.values_at(:id, :written) }
+        states.delete(nil)
+        treatments = @workroom.treatments.in_states(states)
+        rows.chunk_while { |one, other| one[:job_id] == other[:job_id] }.map { |of_job| record(of_job, treatments) }
+      end
+
+      def record(rows, treatments)
         windows =
           rows
             .select { |row| row[:window_id] }
             .chunk_while { |one, other| one[:window_id] == other[:window_id] }
-            .map { |of_one| window_record(of_one) }
+            .map { |of_one| window_record(of_one, treatments) }
         job = rows.first
         Records::Job.new(
           id: job[:job_id],
@@ -317,13 +321,12 @@ module EarnestFold
         )
       end
 
-      def window_record(rows)
-        treatments = rows.select { |row| row[:id] }.map { |row| Treatments.record(row) }
+      def window_record(rows, treatments)
         Records::Window.new(
           id: rows.first[:window_id],
           room: rows.first[:room],
           name: rows.first[:name],
-          treatments: treatments.freeze
+          treatments: rows.filter_map { |row| treatments[row[:id]] }.freeze
         )
       end
     end

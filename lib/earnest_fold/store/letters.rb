@@ -46,14 +46,24 @@ module EarnestFold
       def find(id) = Store.guard { record(rows.where(id: id).first || raise(Missing, "no letter #{id}")) }
 
       # @return [Array<Letter>] of a job, the last first
-      def of(job) =
-        Store.guard { rows.where(job_id: job).order(Sequel.desc(:id)).limit(MOST).map { |row| record(row) } }
+      def of(job)
+        Store.guard do
+          found = Store.prepared(:letters_of_job, workroom: @workroom.id, job: job) do
+            Store.db[:letters].where(workroom_id: :$workroom, job_id: :$job).order(Sequel.desc(:id)).limit(MOST)
+          end
+          found.map { |row| record(row) }
+        end
+      end
 
       # @return [Array<Letter>] of the whole workroom: those that wait, and those that failed, the last first
-      def unsent =
+      def unsent
         Store.guard do
-          rows.where(state: %w[waiting failed]).order(Sequel.desc(:id)).limit(MOST).map { |row| record(row) }
+          found = Store.prepared(:letters_unsent, workroom: @workroom.id) do
+            Store.db[:letters].where(workroom_id: :$workroom, state: %w[waiting failed]).order(Sequel.desc(:id)).limit(MOST)
+          end
+          found.map { |row| record(row) }
         end
+      end
 
       # @param jobs [Array<Integer>]
       # @return [Array<Integer>] those whose customer can be written to, and wasn't yet about the promised day

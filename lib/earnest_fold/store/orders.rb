@@ -73,8 +73,17 @@ module EarnestFold
       # @return [Array<Order>] those that somebody has to see to: they didn't go, were refused, or what came of them
       #   waits to be taken in; the last first
       def to_be_seen_to
-        waits = @workroom.rows(:deliveries).where(state: "waiting").select(:order_id)
-        list(rows.where(Sequel.|({state: "failed"}, REFUSED, {id: waits})))
+        Store.guard do
+          found = Store.prepared(:orders_to_be_seen_to, workroom: @workroom.id) do
+            waits = Store.db[:deliveries].where(workroom_id: :$workroom, state: "waiting").select(:order_id)
+            Store.db[:orders]
+              .where(workroom_id: :$workroom)
+              .where(Sequel.|({state: "failed"}, REFUSED, {id: waits}))
+              .order(Sequel.desc(:id))
+              .limit(MOST)
+          end
+          found.map { |row| record(row) }
+        end
       end
 
       # One that comes to nothing: it didn't go, or was refused.

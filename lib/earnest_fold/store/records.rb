@@ -3,7 +3,8 @@
 module EarnestFold
   module Store
     # What the store hands out: frozen, with no tie to the database. A `spec` is a plain Hash as the job format writes
-    # it, its `source` the text that it was read from.
+    # it, its `source` stands for the text that it was read from: the same one for the same text, for as long as anybody
+    # remembers it.
     module Records
       Job =
         Reckoning::Value.define(
@@ -85,9 +86,21 @@ module EarnestFold
       READ = Remembered.new(4000)
       private_constant :READ
 
+      # What was read of a text, and what stands for that text.
+      Parsed = Reckoning::Value.define(:values, :source)
+
+      # @param text [String] a JSON column as text
+      # @return [Parsed] plain, frozen Ruby values
+      def self.read(text) =
+        READ.fetch(text) { Parsed.new(values: plain(Sequel.parse_json(text)), source: Object.new.freeze) }
+
       # @param text [String] a JSON column as text
       # @return [Object] plain, frozen Ruby values
-      def self.parsed(text) = READ.fetch(text) { plain(Sequel.parse_json(text)) }
+      def self.parsed(text) = read(text).values
+
+      # @param table [Symbol]
+      # @return [Sequel::SQL::AliasedExpression] `written`: which state of a row this is, as any change makes another
+      def self.written(table) = Sequel.lit("#{table}.xmin::text || #{table}.ctid::text").as(:written)
 
       # @param column [Symbol, Sequel::SQL::QualifiedIdentifier] a JSON column
       # @return [Sequel::SQL::Cast] the same to be selected as text

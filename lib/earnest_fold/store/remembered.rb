@@ -6,26 +6,24 @@ module EarnestFold
     # are not reckoned again, and nothing that changed is ever taken from here. Each process has its own; losing it
     # loses only time.
     class Remembered
-      # @param most [Integer] how many are kept; the one not asked for longest goes first
+      # @param most [Integer] how many are kept; those not asked for longest go first, half of them at a time
       def initialize(most)
-        @most, @kept, @lock = most, {}, Mutex.new
+        @half, @lock = [most / 2, 1].max, Mutex.new
+        @lately, @before = {}, {}
       end
 
       # @param key [Object] by its content
       # @yieldreturn [Object] what is to be kept
       def fetch(key)
-        found = @lock.synchronize { (value = @kept.delete(key)) && (@kept[key] = value) }
-        return found if found
-
-        yield.tap { |made| @lock.synchronize { keep(key, made) } }
+        self[key] || yield.tap { |made| self[key] = made }
       end
 
       # Forgets everything.
-      def clear = @lock.synchronize { @kept.clear }
+      def clear = @lock.synchronize { @lately, @before = {}, {} }
 
       # @param key [Object] by its content
       # @return [Object, nil] what is kept there
-      def [](key) = @lock.synchronize { @kept[key] }
+      def [](key) = @lock.synchronize { @lately[key] || asked_again(key) }
 
       # Keeps something in the place of whatever was there.
       def []=(key, made)
@@ -33,14 +31,19 @@ module EarnestFold
       end
 
       # @return [Integer]
-      def size = @kept.size
+      def size = @lately.size + @before.size
 
       private
 
+      def asked_again(key)
+        made = @before.delete(key)
+        keep(key, made) if made
+      end
+
       def keep(key, made)
-        @kept.delete(key)
-        @kept[key] = made
-        @kept.shift while @kept.size > @most
+        @lately, @before = {}, @lately if @lately.size >= @half && !@lately.key?(key)
+        @before.delete(key)
+        @lately[key] = made
       end
     end
   end

@@ -5,19 +5,9 @@ module EarnestFold
     # The treatments at windows, and what was changed of them.
     class Treatments
       MOST_CHANGES = 50
-
-      # @return [Records::Treatment]
-      def self.record(row)
-        Records::Treatment.new(
-          id: row[:id],
-          sort: row[:sort],
-          spec: Records.parsed(row[:spec]),
-          source: row[:spec],
-          version: row[:version],
-          undoable: row[:undoable],
-          put_away: row[:put_away]
-        )
-      end
+      # Of as many as a workroom has at hand.
+      KNOWN = Remembered.new(4000)
+      private_constant :KNOWN
 
       def initialize(workroom)
         @workroom = workroom
@@ -31,7 +21,8 @@ module EarnestFold
           SET spec = :spec::jsonb, version = one.version + 1, undoable = one.undoable + 1,
             updated_at = CURRENT_TIMESTAMP
           FROM was WHERE one.workroom_id = :w AND one.id = was.id
-          RETURNING one.id, one.sort, one.spec::text AS spec, one.version, one.undoable, one.put_away),
+          RETURNING one.id, one.sort, one.spec::text AS spec, one.version, one.undoable, one.put_away,
+            one.xmin::text || one.ctid::text AS written),
         job AS (UPDATE jobs SET updated_at = CURRENT_TIMESTAMP
           WHERE workroom_id = :w
             AND id = (SELECT job_id FROM windows, was WHERE windows.workroom_id = :w AND windows.id = was.window_id)),
@@ -54,11 +45,19 @@ module EarnestFold
               .prepared(:update_treatment, **given) { Store.db[UPDATE, given.keys.to_h { |name| [name, :"$#{name}"] }] }
               .first
           if row
-            Treatments.record(row)
+            record(row)
           else
             raise(@workroom.rows(:treatments).where(id: id).empty? ? Missing : Stale, "treatment #{id}")
           end
         end
+      end
+
+      # @param states [Hash{Integer => String}] by id in which state each is ({Records.written})
+      # @return [Hash{Integer => Records::Treatment}] by id; only those that nobody has read in that state are asked
+      #   for, all at once
+      def in_states(states)
+        known = states.to_h { |id, written| [id, KNOWN[[id, written]]] }.compact
+        known.merge(as_they_are(states.keys - known.keys))
       end
 
       # @param version [Integer] as it was read
@@ -97,6 +96,32 @@ module EarnestFold
       end
 
       private
+
+      def as_they_are(ids)
+        return {} if ids.empty?
+
+        rows =
+          Store.prepared(:treatments, workroom: @workroom.id, ids: "{#{ids.join(",")}}") do
+            Store.db[:treatments]
+              .where(workroom_id: :$workroom)
+              .where(Sequel.lit("id = ANY(?::int[])", :$ids))
+              .select(:id, :sort, Records.text(:spec, :spec), :version, :undoable, :put_away, Records.written(:treatments))
+          end
+        rows.to_h { |row| [row[:id], record(row)] }
+      end
+
+      def record(row)
+        read = Records.read(row[:spec])
+        KNOWN[row.values_at(:id, :written)] = Records::Treatment.new(
+          id: row[:id],
+          sort: row[:sort],
+          spec: read.values,
+          source: read.source,
+          version: row[:version],
+          undoable: row[:undoable],
+          put_away: row[:put_away]
+        )
+      end
 
       # The row, kept from others until the transaction ends.
       def locked(id, version)

@@ -58,6 +58,7 @@ module EarnestFold
       def_delegators(
         :@app,
         :params,
+        :in_hand,
         :request,
         :session,
         :workroom,

@@ -16,7 +16,7 @@ module EarnestFold
 
         def show
           diary = Work::Diary.of(workroom, house, Time.now)
-          today = Work::Today.of(Work::Workroom.new(workroom), diary)
+          today = Work::Today.of(in_hand, diary)
           letters = workroom.letters.unsent.select(&:failed?)
           shown = Screens::Today.new(today, Screens::Diary.new(diary), letters: letters,
             orders: workroom.orders.to_be_seen_to, reminders: reminders(today))

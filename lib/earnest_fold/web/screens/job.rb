@@ -28,7 +28,7 @@ module EarnestFold
         def sets
           house, taken = sheet.settled, typed["rules"] || entries.last&.record&.spec&.[]("rules")
           chosen = house.set(taken) || house.starting_set
-          house.sets.map { |set| [set, Drawings::SetSection.new(set, unit).to_s, set.id == chosen.id] }
+          house.sets.map { |set| [set, section(set), set.id == chosen.id] }
         end
 
         # @return [Array<String>] what can be done to somebody's own curtains
@@ -136,6 +136,11 @@ module EarnestFold
         def path(entry, to = next_station(entry)) = Paths.station(job.id, entry.id, to)
 
         private
+
+        def section(set) =
+          Work::Memory.fetch(Work::Memory.state([sheet.settled.state, unit]), [:section, set.id]) do
+            Drawings::SetSection.new(set, unit).to_s
+          end
 
         def bought(length, need) = Words.bought(length, need.cloth.sold_by)
 

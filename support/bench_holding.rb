@@ -31,9 +31,6 @@ class House
   def start
     environment = {
       "DATABASE_URL" => @url, "SESSION_SECRET" => SecureRandom.hex(64), "RACK_ENV" => "production",
-      "MALLOC_ARENA_MAX" => "2",
-      "MALLOC_MMAP_THRESHOLD_" => "65536",
-      "MALLOC_TRIM_THRESHOLD_" => "131072",
       "REQUEST_LOG" => File::NULL
     }
     puma = %W[puma --quiet --bind tcp://127.0.0.1:#{port} --threads 2:5 config.ru]

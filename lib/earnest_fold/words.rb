@@ -7,7 +7,8 @@ module EarnestFold
     R = Reckoning
     TEXTS = Locale.load(EarnestFold.locale)
     COUNTED, DECIMAL = TEXTS.fetch("numbers.counted"), TEXTS.fetch("numbers.decimal")
-    private_constant :TEXTS, :COUNTED, :DECIMAL
+    FORMATS = Locale.formats(TEXTS)
+    private_constant :TEXTS, :COUNTED, :DECIMAL, :FORMATS
 
     module_function
 
@@ -15,6 +16,7 @@ module EarnestFold
     # @param data [Hash] facts to fill in; Lengths are written in the unit
     # @return [String]
     # @raise [I18n::ArgumentError] for a key without words
+    # @raise [KeyError] for a place that no fact fills
     #
     #   Words.say("stations.measure") # => "Measure"
     def say(key, unit: R::Units::CM, **data)
@@ -22,7 +24,9 @@ module EarnestFold
       return text if text && data.empty?
 
       facts = data.transform_values { |value| value_in(value, unit) }
-      by_number(text ? I18n.interpolate(text, facts) : I18n.t(key, **facts, raise: true), facts)
+      return by_number(I18n.t(key, **facts, raise: true), facts) unless text
+
+      format(by_number(FORMATS.fetch(key), facts), facts)
     end
 
     # @api private
@@ -35,13 +39,13 @@ module EarnestFold
       values.first.is_a?(R::Length) ? "#{shown.join(", ")} #{unit(unit)}" : shown.join(", ")
     end
 
-    # "%{widths ? width|widths}" in a text: the form that the number takes by the locale's rule.
-    BY_NUMBER = /%\{(\w+) \? ([^}]+)\}/
+    # "%{widths ? width|%{widths} widths}" in a text: the form that the number takes by the locale's rule.
+    BY_NUMBER = /%\{(\w+) \? ((?:[^{}]|%\{\w+\})+)\}/
     private_constant :BY_NUMBER
 
     # @api private
     def by_number(said, facts)
-      return said unless said.include?("%{")
+      return said unless said.include?(" ? ")
 
       said.gsub(BY_NUMBER) { Locale.form(COUNTED, $2.split("|"), counted(facts.fetch($1.to_sym).to_s)) }
     end

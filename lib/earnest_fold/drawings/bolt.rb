@@ -173,14 +173,14 @@ module EarnestFold
       # A sprig in each repeat, its tip towards the curtain's top.
       def motifs(starts, y)
         step = @scale[@cloth.vertical_repeat]
-        shapes =
-          starts
-            .product([0.25, 0.75])
-            .flat_map do |at, across|
-              ["M", at + step * 0.8, y + tall * across, "h", -step * 0.5, "m", step * 0.16, -step * 0.12, "q",
-                -step * 0.03, step * 0.1, -step * 0.16, step * 0.12]
-            end
-        @svg.path(shapes, class: "motif")
+        sprig = @svg.commands(
+          ["h", -step * 0.5, "m", step * 0.16, -step * 0.12, "q", -step * 0.03, step * 0.1, -step * 0.16, step * 0.12]
+        )
+        places = starts.product([0.25, 0.75])
+        @svg.path(
+          places.flat_map { |at, across| ["M", at + step * 0.8, y + tall * across, sprig] },
+          class: "motif"
+        )
       end
 
       def cut(placed, from, y)

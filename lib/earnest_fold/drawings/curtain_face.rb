@@ -93,21 +93,26 @@ module EarnestFold
           x1, x2 = [x(from), x(to)].minmax
           lines = repeat_lines(phase(index))
           @svg.path(lines.flat_map { |y| ["M", x1, y, "H", x2] }, class: "repeat")
-          @svg.path(lines.flat_map { |y| sprigs(x1, x2, y) }, class: "motif")
+          @svg.path(lines.product(sprigs(x1, x2)).flat_map { |y, x| ["M", x, y, sprig] }, class: "motif")
         end
       end
 
-      def sprigs(x1, x2, y)
+      # @return [Array<Float>] where they stand across one width
+      def sprigs(x1, x2)
         across = @cut.cloth.horizontal_repeat.positive? ? @scale[@cut.cloth.horizontal_repeat] : (x2 - x1) / 2
         across = [across, LEAST_REPEAT].max
         count = [((x2 - x1) / across).round, 1].max
-        tall = [@scale[@cut.cloth.vertical_repeat] * 0.5, 44].min
-        Array.new(count) { |index| sprig(x1 + (x2 - x1) * (index + 0.5) / count, y, tall) }.flatten
+        Array.new(count) { |index| x1 + (x2 - x1) * (index + 0.5) / count }
       end
 
-      def sprig(x, y, tall)
-        ["M", x, y, "q", tall * -0.12, tall * -0.5, tall * -0.3, tall * -0.8, "M", x, y, "v", -tall, "M", x, y, "q",
-          tall * 0.12, tall * -0.4, tall * 0.3, tall * -0.7]
+      # From its foot: a leaf to the left, the stalk, a leaf to the right.
+      def sprig
+        @sprig ||= begin
+          tall = [@scale[@cut.cloth.vertical_repeat] * 0.5, 44].min
+          leaf = [tall * 0.12, tall * -0.4, tall * 0.3, tall * -0.7]
+          left = ["q", tall * -0.12, tall * -0.5, tall * -0.3, tall * -0.8, "m", tall * 0.3, tall * 0.8]
+          @svg.commands([*left, "v", -tall, "m", 0, tall, "q", *leaf])
+        end
       end
 
       # @param phase [String] "A" or "B"

@@ -36,8 +36,11 @@ module EarnestFold
 
       def line(x1, y1, x2, y2, **attributes) = element("line", x1: x1, y1: y1, x2: x2, y2: y2, **attributes)
 
-      def path(commands, **attributes) =
-        element("path", d: commands.map { |part| part.is_a?(Numeric) ? number(part) : part }.join(" "), **attributes)
+      def path(parts, **attributes) = element("path", d: commands(parts), **attributes)
+
+      # @param parts [Array<Numeric, String>] letters and figures of a path
+      # @return [String] to stand among the parts of another: what is drawn many times is written once
+      def commands(parts) = parts.map { |part| part.is_a?(Numeric) ? number(part) : part }.join(" ")
 
       def circle(cx, cy, radius, **attributes) = element("circle", cx: cx, cy: cy, r: radius, **attributes)
 
@@ -111,10 +114,9 @@ module EarnestFold
       end
 
       def attributes_text(**attributes)
-        attributes
-          .compact
-          .map { |name, value| %( #{NAMES[name]}="#{value.is_a?(Numeric) ? number(value) : escape(value)}") }
-          .join
+        attributes.each_with_object(+"") do |(name, value), text|
+          text << %( #{NAMES[name]}="#{value.is_a?(Numeric) ? number(value) : escape(value)}") unless value.nil?
+        end
       end
 
       # To a tenth, in whole tenths throughout: drawings are full of numbers.
@@ -122,8 +124,10 @@ module EarnestFold
         return value.to_s if value.is_a?(Integer)
 
         tenths = (value * 10).round
-        whole, rest = tenths.abs.divmod(10)
-        "#{"-" if tenths.negative?}#{whole}#{".#{rest}" unless rest.zero?}"
+        return "-#{number(-value)}" if tenths.negative?
+
+        rest = tenths % 10
+        rest.zero? ? (tenths / 10).to_s : "#{tenths / 10}.#{rest}"
       end
 
       def escape(text) = CGI.escapeHTML(text.to_s)

@@ -20,14 +20,18 @@ module EarnestFold
 
       def keys = "/keys"
 
-      # @param asked [Hash, nil] the figures that stand in the address
-      def reckon(asked = nil) = asked ? "/reckon?#{URI.encode_www_form(asked)}" : "/reckon"
+      # @param asked [Hash, String, nil] the figures that stand in the address, or {query} of them
+      def reckon(asked = nil) = asking("/reckon", asked)
 
-      # @param asked [Hash, nil]
-      def reckon_beside(asked = nil) = asked ? "/reckon/beside?#{URI.encode_www_form(asked)}" : "/reckon/beside"
+      # @param asked [Hash, String, nil]
+      def reckon_beside(asked = nil) = asking("/reckon/beside", asked)
+
+      # @param asked [Hash, String, nil]
+      def reckon_near(asked = nil) = asking("/reckon/near", asked)
 
       # @param asked [Hash]
-      def reckon_near(asked = nil) = asked ? "/reckon/near?#{URI.encode_www_form(asked)}" : "/reckon/near"
+      # @return [String] as it stands in an address, for several addresses
+      def query(asked) = URI.encode_www_form(asked)
 
       def keep_reckoned = "/reckon/keep"
 
@@ -133,7 +137,7 @@ module EarnestFold
       #   Web::Paths.bench(1, 2, ["press_hem", "left"]) # => "/jobs/1/treatments/2/bench?step=press_hem&curtain=left"
       def bench(job, work, step = nil)
         asked = %w[step curtain].zip(step.to_a).reject { |_, value| value.to_s.empty? }
-        asked.empty? ? work(job, work, "bench") : "#{work(job, work, "bench")}?#{URI.encode_www_form(asked)}"
+        asking(work(job, work, "bench"), asked.empty? ? nil : asked)
       end
 
       def came_in(job, work, to = nil) = under(work(job, work, "came-in"), to)
@@ -234,6 +238,13 @@ module EarnestFold
 
       # @api private
       def under(path, to) = to ? "#{path}/#{to}" : path
+
+      # @api private
+      def asking(path, asked)
+        return path unless asked
+
+        "#{path}?#{asked.is_a?(String) ? asked : query(asked)}"
+      end
     end
   end
 end

@@ -36,6 +36,13 @@ module EarnestFold
         flattened(I18n.backend.translations.fetch(language)).freeze.tap { |texts| count_by(language, texts) }
       end
 
+      # @param texts [Hash{String => Object}]
+      # @return [Hash{String => String}] each text as Ruby's own format fills it: a % that opens no place is doubled
+      #
+      #   Words::Locale.formats("tax" => "%{percent} %") # => {"tax" => "%{percent} %%"}
+      def formats(texts) =
+        texts.select { |_, text| text.is_a?(String) }.transform_values { |text| text.gsub(/%%|%(?!\{)/, "%%") }.freeze
+
       # @param rule [String] of {RULES}
       # @param forms [Array<String>]
       # @param number [Rational]

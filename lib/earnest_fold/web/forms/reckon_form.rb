@@ -148,12 +148,14 @@ module EarnestFold
         TAKEN = %w[unit face kind rules heading.kind lining.cloth interlining.cloth].freeze
 
         # @return [Boolean] whether it spoke of what isn't there any more
-        def gone?(path)
-          DECIDING.any? do |deciding, brings|
+        def gone?(path) = changed.any? { |deciding, brings| path != deciding && brings.call(path) }
+
+        # @return [Hash] of what another one was chosen since the figures were asked for
+        def changed =
+          @changed ||= DECIDING.select do |deciding, _|
             was = @texts["was_#{deciding}"]
-            was && was != @texts[deciding].to_s && path != deciding && brings.call(path)
+            was && was != @texts[deciding].to_s
           end
-        end
 
         def cloth_form
           typed = CLOTH.to_h { |name| [name, @texts["cloth.#{name}"]] }.compact

@@ -25,13 +25,13 @@ module EarnestFold
             .reject { |path, text| text.empty? && @asked.begins_empty?(path) }
 
         # @return [String]
-        def address = Paths.reckon(asked_for)
+        def address = Paths.reckon(query)
 
         # @return [String] every figure, as a form carries them that keeps them
-        def query = URI.encode_www_form(asked_for)
+        def query = @query ||= Paths.query(asked_for)
 
         # @return [String]
-        def beside = Paths.reckon_beside(asked_for)
+        def beside = Paths.reckon_beside(query)
 
         # @return [String] the same figures in the other unit
         def other_unit_address =

@@ -53,7 +53,7 @@ module EarnestFold
         def made_full = Words.say("reckon.made_full", fullness: reckoning.curtains.map(&:fullness).min)
 
         # @return [String] where it is told how near this is
-        def near_address = Paths.reckon_near(asked_for)
+        def near_address = Paths.reckon_near(query)
 
         def shown_fields = sentence.flat_map { |_, slots| slots.values } + more
 

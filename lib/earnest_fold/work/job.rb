@@ -7,6 +7,9 @@ module EarnestFold
     class Job
       include Remembers
 
+      KINDS = {Station::MADE => Treatment, Station::ALTERED => Alteration}.freeze
+      private_constant :KINDS
+
       # @return [Store::Records::Job]
       attr_reader :job
       # @return [Reckoning::Unit]
@@ -28,6 +31,7 @@ module EarnestFold
         @unit = house.unit(job.unit)
         @cloth_records = cloth_records
         @reader = Reader.new(cloth_records, unit)
+        @in_hand = {}
       end
 
       # @return [Array] all that it was given, as far as it is the job's
@@ -56,10 +60,10 @@ module EarnestFold
       def house = settled.rules
 
       # @return [Array<Treatment>] in order of the windows, without what is put away
-      def entries = @entries ||= at_work(Treatment, Station::MADE)
+      def entries = @entries ||= at_work(Station::MADE)
 
       # @return [Array<Alteration>] somebody's own curtains, without what is put away
-      def alterations = @alterations ||= at_work(Alteration, Station::ALTERED)
+      def alterations = @alterations ||= at_work(Station::ALTERED)
 
       # For whoever looks at all of them, or makes them: one that can't be shown harms none of the others.
       # @return [Job] the same, each of its works known to be sound, or shown as faulty
@@ -107,15 +111,18 @@ module EarnestFold
       def tapes =
         settled.tapes.filter_map { |record| Reader.tape(record, unit) }.to_h { |tape| [tape.id, tape] }
 
-      # @return [AtWork]
+      # @return [AtWork] the same one that stands among the others; they aren't looked at for it
       # @raise [Store::Missing]
-      def work(treatment_id) =
-        works.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
+      def work(treatment_id)
+        return alone(treatment_id) unless @entries && @alterations
+
+        works.find { |entry| entry.id == treatment_id } || missing(treatment_id)
+      end
 
       # @return [Treatment] what is made here: somebody's own curtain isn't
       # @raise [Store::Missing]
       def made(treatment_id) =
-        entries.find { |entry| entry.id == treatment_id } || raise(Store::Missing, "no treatment #{treatment_id}")
+        entries.find { |entry| entry.id == treatment_id } || missing(treatment_id)
 
       # @return [Reckoning::Treatment, Reckoning::AlterationOfJob, Array<Reckoning::Problem>] what a spec is, or why it
       #   can't be reckoned
@@ -187,14 +194,26 @@ module EarnestFold
       # Names, prices and colours stand with the cloths: all of them can be chosen from.
       def cloths_seen = cloth_records.map { |record| [record.id, record.version, record.source, record.colour] }
 
-      def at_work(kind, sort)
+      def at_work(sort)
         job.windows.flat_map do |window|
-          window
-            .treatments
-            .select { |record| !record.put_away && record.sort == sort }
-            .map { |record| at_hand(kind, window, record, reader.reckoned(record)) }
+          window.treatments.select { |record| at_work?(record, sort) }.map { |record| in_hand(window, record) }
         end
       end
+
+      def at_work?(record, sort) = !record.put_away && record.sort == sort
+
+      def alone(treatment_id)
+        job.windows.each do |window|
+          record = window.treatments.find { |one| one.id == treatment_id && !one.put_away }
+          return in_hand(window, record) if record
+        end
+        missing(treatment_id)
+      end
+
+      def missing(treatment_id) = raise(Store::Missing, "no treatment #{treatment_id}")
+
+      def in_hand(window, record) =
+        @in_hand[record.id] ||= at_hand(KINDS.fetch(record.sort), window, record, reader.reckoned(record))
 
       def at_hand(kind, window, record, reckoned) =
         kind.new(

@@ -72,7 +72,7 @@ module EarnestFold
       def tape = treatment.tape
 
       # @return [Hash{Symbol => Integer, Length}] what it needs beside cloth ({Sundries})
-      def sundries = Sundries.of(self)
+      def sundries = @sundries ||= Sundries.of(self).freeze
 
       # @return [Tieback, nil] all that tie back its curtains
       def tieback = @tieback ||= treatment.tieback&.for(treatment)

@@ -12,6 +12,8 @@ module EarnestFold
       ROW = R::Length.mm(9_000)
       # Lines of repeats closer than this are left out.
       LEAST_REPEAT = 7
+      # Two figures nearer than this stand one above the other.
+      NEAR = 52
       # In less room than this nothing is written.
       LEAST_WORDS = 34
       # How a cut is shown besides where it lies: `states` :done, :next, :chosen, :aside or :pinned, `links` where
@@ -253,19 +255,22 @@ module EarnestFold
             .uniq
             .select { |at| at >= from && (at < to || at == @extent || (at == to && at == used)) }
         last = nil
-        marks.each do |distance|
+        marks.each_with_index do |distance, index|
           at = x(distance, from)
-          high = last && at - last < 52
+          following = marks[index + 1] && x(marks[index + 1], from)
+          high = last && at - last < NEAR
           @svg.line(at, y - (high ? 26 : 12), at, y, class: "dim")
-          @svg.text(
-            at.clamp(SIDE, WIDTH - SIDE),
-            y - (high ? 30 : 16),
-            distance.zero? ? "0" : Words.length(distance, @unit),
-            class: "figure",
-            text_anchor: anchor(at)
-          )
+          figure(distance, at, y - (high ? 30 : 16), (!high && following && following - at < NEAR) ? following : nil)
           last = high ? nil : at
         end
+      end
+
+      # Beside its line, not across the next one's, where that stands higher and near.
+      def figure(distance, at, y, beside)
+        told = distance.zero? ? "0" : Words.length(distance, @unit)
+        aside = beside && anchor(at) == "middle"
+        place = aside ? [at + 4, beside - 3].min : at.clamp(SIDE, WIDTH - SIDE)
+        @svg.text(place, y, told, class: "figure", text_anchor: aside ? "end" : anchor(at))
       end
 
       def anchor(x)

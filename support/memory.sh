@@ -4,6 +4,3 @@ export MALLOC_ARENA_MAX="${MALLOC_ARENA_MAX:-2}"
 # A page is a large text that lives for a moment: it goes back where it came from, and leaves no hole.
 export MALLOC_MMAP_THRESHOLD_="${MALLOC_MMAP_THRESHOLD_:-65536}"
 export MALLOC_TRIM_THRESHOLD_="${MALLOC_TRIM_THRESHOLD_:-131072}"
-# A request makes some ten thousand small things that live for a moment: with room for them the collector comes once in
-# many requests, not every few.
-export RUBY_GC_HEAP_INIT_SLOTS="${RUBY_GC_HEAP_INIT_SLOTS:-1000000}"

@@ -3,7 +3,7 @@
 module EarnestFold
   module Reckoning
     # A lining reckoned: its cut along the cloth, the width wanted behind each curtain, and the widths for it.
-    class LiningCut < Value.define(:lining, :drop_cut, :rule, :targets, :counts, :cuts)
+    class LiningCut < Value.define(:lining, :drop_cut, :rule, :targets, :counts, :shares)
       # @param treatment [Treatment]
       # @param drop [Length] the curtain's finished drop
       # @param curtains [Array<Curtain>]
@@ -26,7 +26,7 @@ module EarnestFold
               WidthsToCut::Share.new(hand: curtain.hand, leads: curtain.leads, count: count, across: false)
             end
         new(lining: lining, drop_cut: drop_cut(lining, drop), rule: rule, targets: targets, counts: counts,
-          cuts: WidthsToCut.new(lining.cloth, false, shares).list)
+          shares: shares)
       end
 
       def self.rule(treatment)
@@ -49,6 +49,9 @@ module EarnestFold
 
       def cloth = lining.cloth
 
+      # @return [Array<WidthCut>] its widths
+      def cuts = WidthsToCut.new(cloth, false, shares).list
+
       def sideways? = LiningCut.sideways?(lining)
 
       # @return [Integer] widths of cloth to cut; sideways, the number of linings
@@ -66,7 +69,7 @@ module EarnestFold
     end
 
     # An interlining reckoned: cut to the finished size, without hems, joins lapped within what is over.
-    class InterliningCut < Value.define(:cloth, :drop_cut, :rule, :widths_over, :counts, :cuts)
+    class InterliningCut < Value.define(:cloth, :drop_cut, :rule, :widths_over, :counts, :shares)
       # @return [InterliningCut]
       def self.of(treatment, drop, curtains)
         cloth = treatment.interlining.cloth
@@ -83,7 +86,7 @@ module EarnestFold
           rule: rule,
           widths_over: curtains.map(&:flat_width),
           counts: counts,
-          cuts: WidthsToCut.new(cloth, false, shares).list,
+          shares: shares,
           drop_cut: DropCut.new(
             cloth: cloth,
             finished: drop,
@@ -94,6 +97,9 @@ module EarnestFold
           )
         )
       end
+
+      # @return [Array<WidthCut>] its widths
+      def cuts = WidthsToCut.new(cloth, false, shares).list
 
       def widths_total = cuts.size
 

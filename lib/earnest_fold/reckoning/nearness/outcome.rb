@@ -10,7 +10,7 @@ module EarnestFold
         attr_reader :reckoning
 
         # @param treatment [Treatment]
-        # @param laid [Hash] what lengths of cloth came to already, by their cuts
+        # @param laid [Hash] what was needed already, by what is cut
         # @return [Outcome, nil] nil where it can't be reckoned
         def self.of(treatment, laid)
           problems = Problems.new
@@ -88,10 +88,8 @@ module EarnestFold
         # @param ordered [Boolean]
         # @return [Boolean] whether everything between the two gives the same as both; false also where that isn't sure
         def alike_up_to?(other, ordered) =
-          same?(other, ordered) && decided == other.decided &&
-            curtains.zip(other.curtains).all? do |one, two|
-              treatment.heading.dictates_alike?(one.task, two.task, one.heading)
-            end
+          counted == other.counted && decided == other.decided && same?(other, ordered) &&
+            unlike(other).all? { |one, two| treatment.heading.dictates_alike?(one.task, two.task, one.heading) }
 
         # Besides the answer itself.
         # @return [Array]
@@ -107,6 +105,10 @@ module EarnestFold
         def curtains = reckoning.curtains
 
         private
+
+        # Curtains that measure the same have the same figures, here and there.
+        def unlike(other) =
+          curtains.zip(other.curtains).uniq { |pair| pair.map { |curtain| curtain.heading.object_id } }
 
         def figures_in(value) = value.is_a?(Hash) ? value.values.flat_map { |one| figures_in(one) } : Array(value)
 
@@ -128,19 +130,32 @@ module EarnestFold
 
         # @return [Hash{Cloth => Length}] what it needs of each cloth
         def needed
-          @needed ||=
+          @needed ||= @laid[what_is_cut] ||=
             Cutting::Demand.by_cloth([reckoning]).to_h do |id, cuts|
               cloth = cloths.find { |one| one.id == id }
-              [cloth, laid(cloth, cuts)]
+              [cloth, ClothReckoning.new(cloth, cuts).length_needed]
             end
         end
 
-        def cloths = [treatment.face, *inner.map(&:cloth)]
+        # Where all of it is as before, as much is needed: what is laid takes longer than all the rest.
+        def what_is_cut = [
+          treatment.face.id,
+          treatment.face.width.mm,
+          treatment.sideways? ? reckoning.lengths_along : curtains.map(&:widths),
+          treatment.width_rule.next_shifts?,
+          reckoning.cut_drop.mm,
+          reckoning.pattern_start.mm,
+          inner.map { |one| inner_cut(one) }
+        ]
 
-        def laid(cloth, cuts)
-          asked = [cloth.id, cloth.width.mm, *cuts.flat_map { |cut| [cut.start&.mm, cut.length.mm] }]
-          @laid[asked] ||= ClothReckoning.new(cloth, cuts).length_needed
-        end
+        def inner_cut(one) = [
+          one.cloth.id,
+          one.cloth.width.mm,
+          one.sideways? ? one.lengths_along : one.counts,
+          one.drop_cut.cut_drop.mm
+        ]
+
+        def cloths = [treatment.face, *inner.map(&:cloth)]
       end
     end
   end

@@ -31,6 +31,15 @@ module EarnestFold
         )
       end
 
+      # @param treatment [Treatment]
+      # @return [Array<Curtain>] in the order of its spans; those that measure the same are reckoned once
+      def self.all(treatment)
+        treatment.spans.zip(treatment.flat_needed).each_with_object([]) do |(span, needed), made|
+          same = made.find { |one| one.span.alike?(span) }
+          made << (same ? same.over(span) : of(treatment, span, needed))
+        end
+      end
+
       # A curtain before its cloth is chosen: exactly the flat width that the fullness asks for.
       # @return [Curtain] of no widths
       def self.asked(treatment, span)
@@ -93,6 +102,10 @@ module EarnestFold
 
         (measured - treatment.making.side.depth) * 2
       end
+
+      # @param other [Span] that measures the same
+      # @return [Curtain] the same once more, over there
+      def over(other) = with(span: other, task: task.with(span: other))
 
       # @param treatment [Treatment]
       # @return [Length] the flat width that the cloth is cut for, whatever a bag's wrap came to

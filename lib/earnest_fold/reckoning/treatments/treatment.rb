@@ -174,7 +174,7 @@ module EarnestFold
       # @return [Array<Curtain>] each reckoned; asked for only where the figures can be ({Refusals})
       #
       #   treatment.curtains.map(&:hand) # => ["left", "right"]
-      def curtains = @once[:curtains] ||= spans.zip(flat_needed).map { |span, needed| Curtain.of(self, span, needed) }.freeze
+      def curtains = @once[:curtains] ||= Curtain.all(self).freeze
 
       # @param other [Treatment] the same but for figures that no width hangs on
       # @return [Treatment] itself, with the curtains that were reckoned of the other

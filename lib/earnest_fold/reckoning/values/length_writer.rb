@@ -40,7 +40,7 @@ module EarnestFold
         return steps.to_s if places.zero?
 
         whole, rest = steps.divmod(10**places)
-        "#{whole}.#{rest.to_s.rjust(places, "0")}"
+        (places == 1) ? "#{whole}.#{rest}" : "#{whole}.#{rest.to_s.rjust(places, "0")}"
       end
     end
   end

@@ -5,7 +5,14 @@ module EarnestFold
     # One curtain's place on the support, as "Finished width" in the rules gives it. `hand` is "left", "right",
     # "single" or "panel n"; `leads` is the side of its leading edge, :left or :right; `return_flat` (r) and
     # `lead_flat` (o) are the flat parts at its two edges. `expression` is how the finished width came about.
-    Span = Value.define(:hand, :leads, :finished_width, :return_flat, :lead_flat, :expression)
+    Span = Value.define(:hand, :leads, :finished_width, :return_flat, :lead_flat, :expression) do
+      # @param other [Span]
+      # @return [Boolean] whether a curtain there measures the same, wherever it leads: a heading asks no more
+      #
+      #   treatment.spans.first.alike?(treatment.spans.last) # => true
+      def alike?(other) =
+        finished_width == other.finished_width && return_flat == other.return_flat && lead_flat == other.lead_flat
+    end
 
     # The widths at the ends of a support that go into a finished width.
     Ends = Value.define(:return_left, :return_right, :overlap, :ease)

@@ -58,8 +58,7 @@ module EarnestFold
 
         # One that stands on the page already just as it is.
         # @return [Field]
-        def self.same(path) =
-          new(**members.to_h { |name| [name, nil] }, path: path)
+        def self.same(path) = new(**Field::NOTHING, path: path)
 
         def same? = text.nil?
 
@@ -90,6 +89,8 @@ module EarnestFold
 
         def stop_id = "#{id}-stop"
       end
+      # What stands in it where nothing is shown anew.
+      Field::NOTHING = Field.members.to_h { |name| [name, nil] }.freeze
     end
   end
 end

@@ -47,18 +47,17 @@ module EarnestFold
       #
       #   Widths.new(cloth: cloth, seam: Length.mm(15), side: Length.mm(50)).least_for(Length.cm(200), 1/2r) # => (2/1)
       def least_for(needed, step)
-        more, after_half = amounts(needed)
-        whole = Rational([1, more.ceil + 1].max)
+        whole = Rational([1, more_than_one(needed).ceil + 1].max)
         return whole if step == 1
 
-        half = Rational([0, after_half.ceil].max) + 1/2r
+        half = Rational([0, beside_a_half(needed).ceil].max) + 1/2r
         [whole, half].min
       end
 
       # @param needed [Length]
       # @return [Array<Rational>] how many widths more than one, and how many beside a half, give exactly this: what
       #   {#least_for} rounds up
-      def amounts(needed) = [(needed - single) / each_more, (needed - half_more) / each_more]
+      def amounts(needed) = [more_than_one(needed), beside_a_half(needed)]
 
       # @return [Boolean] whether the next width stands half a repeat lower: an odd count of repeats across, or none
       def next_shifts? = cloth.half_drop? && (repeats_across.zero? || repeats_across.odd?)
@@ -73,6 +72,12 @@ module EarnestFold
         first = cloth.width - cloth.selvedge - side - joined_edge
         Array.new(count.ceil - 1) { |index| first + each_more * index }
       end
+
+      private
+
+      def more_than_one(needed) = (needed - single) / each_more
+
+      def beside_a_half(needed) = (needed - half_more) / each_more
     end
   end
 end

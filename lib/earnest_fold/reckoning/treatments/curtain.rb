@@ -7,10 +7,10 @@ module EarnestFold
       # @param treatment [Treatment]
       # @param span [Span]
       # @param needed [Length] the flat width that the heading asks for there
+      # @param count [Rational] the widths for it
       # @return [Curtain]
-      def self.of(treatment, span, needed)
+      def self.of(treatment, span, needed, count)
         heading, rule = treatment.heading, treatment.width_rule
-        count = treatment.sideways? ? 1r : count(treatment, rule, needed)
         cut_for = flat(treatment, rule, needed, count)
         flat = cut_for - wrapped_more(treatment)
         task = HeadingTask.new(
@@ -34,9 +34,10 @@ module EarnestFold
       # @param treatment [Treatment]
       # @return [Array<Curtain>] in the order of its spans; those that measure the same are reckoned once
       def self.all(treatment)
-        treatment.spans.zip(treatment.flat_needed).each_with_object([]) do |(span, needed), made|
+        places = treatment.spans.zip(treatment.flat_needed, treatment.widths_needed)
+        places.each_with_object([]) do |(span, needed, count), made|
           same = made.find { |one| one.span.alike?(span) }
-          made << (same ? same.over(span) : of(treatment, span, needed))
+          made << (same ? same.over(span) : of(treatment, span, needed, count))
         end
       end
 
@@ -77,12 +78,13 @@ module EarnestFold
       end
 
       # @return [Rational]
-      def self.count(treatment, rule, needed)
+      def self.count(treatment, needed)
         making = treatment.making
+        return 1r if treatment.sideways?
         return making.widths if making.widths
 
         accepted = treatment.heading.dictates? ? needed : needed * (1 - making.accept_short_percent / 100)
-        rule.least_for(accepted, making.step)
+        treatment.width_rule.least_for(accepted, making.step)
       end
 
       # What a tape dictates is kept to; other curtains use the full widths, or are trimmed to the fullness asked.

@@ -57,12 +57,7 @@ module EarnestFold
         lining_targets(treatment, curtains, problems.within(:lining)) if treatment.lining
       end
 
-      def few_widths?(treatment)
-        treatment.sideways? ||
-          treatment.flat_needed.all? do |needed|
-            Curtain.count(treatment, treatment.width_rule, needed) <= MOST_WIDTHS
-          end
-      end
+      def few_widths?(treatment) = treatment.widths_needed.all? { |count| count <= MOST_WIDTHS }
 
       def too_many_pleats(curtains, problems)
         if curtains.any? { |curtain| curtain.heading.fetch(:pleats, 0) > Heading::MOST_PLEATS }

@@ -158,7 +158,7 @@ module EarnestFold
       # @return [Length] top edge to hem edge, as it was ordered where it was
       #
       #   treatment.finished_drop # => 2128 mm
-      def finished_drop = ordered.finished_drop || measured_drop
+      def finished_drop = @once[:finished_drop] ||= ordered.finished_drop || measured_drop
 
       # @return [Length] the same as the window gives it, whatever was ordered
       def measured_drop = drop.shortest + drop.stand_up + drop.offset
@@ -167,6 +167,15 @@ module EarnestFold
       #
       #   treatment.flat_needed # => [2000 mm, 2000 mm]
       def flat_needed = @once[:flat_needed] ||= spans.map { |span| heading.needed(span) }.freeze
+
+      # @return [Array<Rational>] how many widths each of them takes, in the order of {#spans}; one run sideways
+      #
+      #   treatment.widths_needed # => [(2/1), (2/1)]
+      def widths_needed =
+        @once[:widths_needed] ||= begin
+          counts = flat_needed.uniq.to_h { |needed| [needed, Curtain.count(self, needed)] }
+          flat_needed.map { |needed| counts.fetch(needed) }.freeze
+        end
 
       # @return [Widths, nil] what widths of the lining give; nil where there is none
       def lining_rule = @once[:lining_rule] ||= lining && LiningCut.rule(self)

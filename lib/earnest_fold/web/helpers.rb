@@ -167,9 +167,9 @@ module EarnestFold
       # @return [String] the sentence, each field at its place; a stop after it never stands alone on the next line
       def sentence_html(key, fields)
         Words.text(key).split(/(%\{\w+\}[,.]?)/).map { |part|
-          place, stop = part.match(/\A%\{(\w+)\}([,.]?)\z/)&.captures
-          next CGI.escapeHTML(part) unless place
+          next CGI.escapeHTML(part) unless part.start_with?("%{")
 
+          place, stop = part.delete_prefix("%{").split("}", 2)
           %(<span class="slot">#{partial(:_slot, field: fields.fetch(place.to_sym)).strip}#{stop}</span>)
         }.join
       end

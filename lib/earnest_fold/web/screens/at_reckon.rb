@@ -45,7 +45,10 @@ module EarnestFold
 
         # As it was typed, for as long as it is being typed; of the typed cloth, as its form says.
         def field(path, options: nil)
-          path.start_with?("cloth.") ? of_cloth_typed(path) : super
+          return super unless path.start_with?("cloth.")
+
+          @of_cloth ||= {}
+          @of_cloth[path] ||= of_cloth_typed(path)
         end
 
         # @return [Array<String>] what is still to be given before there is an answer

@@ -276,12 +276,20 @@
   document.addEventListener("journal:shown", later);
   document.addEventListener("htmx:afterSettle", later);
 
-  // On a phone the working is folded away until it is asked for.
+  // On a phone the working is folded away until it is asked for. Opened or folded by hand it stays so, whatever is
+  // answered; where the page becomes wide, it is there again.
+  var narrow = window.matchMedia("(max-width: 60rem)"), open = !narrow.matches;
   function fold() {
-    if (window.matchMedia("(max-width: 60rem)").matches) {
-      document.querySelectorAll(".working details").forEach(function (working) { working.open = false; });
-    }
+    document.querySelectorAll(".working details").forEach(function (working) { working.open = open; });
   }
+  document.addEventListener("click", function (event) {
+    var summary = event.target.closest(".working summary");
+    if (summary) open = !summary.parentNode.open;
+  });
+  narrow.addEventListener("change", function () {
+    open = !narrow.matches;
+    fold();
+  });
   fold();
   document.addEventListener("journal:shown", fold);
 })();

@@ -34,6 +34,23 @@ class DeskTest < SystemTest
     assert_selector ".results p", text: /finished drop\s*209\.0/
   end
 
+  def test_the_working_is_folded_on_a_phone_until_it_is_asked_for
+    Browser.size(page, 390, 844)
+    go "Ticket office", "Measure"
+    assert_selector ".working summary"
+    assert_no_selector ".working li"
+    find(".working summary").click
+    assert_selector ".working li", text: "Finished drop"
+    type "Drop, middle", "210"
+    assert_selector ".working li", text: "209.0"
+    find(".working summary").click
+    type "Drop, middle", "211"
+    assert_settled
+    assert_no_selector ".working li"
+    Browser.size(page, 1280, 800)
+    assert_selector ".working li", text: "Finished drop"
+  end
+
   def test_touching_a_figure_lights_its_line
     go "Ticket office", "Cloth"
     find("[data-shows=cut_drop]").hover

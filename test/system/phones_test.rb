@@ -50,6 +50,32 @@ class PhonesTest < SystemTest
         if (one.closest("svg, .sr, .skip")) return;
         if (one.scrollWidth > one.clientWidth + 1) wrong.push("cut off " + name(one));
       });
+      Array.from(document.querySelectorAll(".fraction")).forEach(function (one) {
+        if (one.closest("svg") || !shown(one)) return;
+        var size = parseFloat(getComputedStyle(one).fontSize);
+        var beside = parseFloat(getComputedStyle(one.parentElement).fontSize);
+        if (size < beside) wrong.push("a fraction smaller than its figure " + name(one.parentElement));
+        var whole = document.createRange();
+        whole.selectNodeContents(one.parentElement);
+        if (whole.getBoundingClientRect().height > 1.9 * beside) wrong.push("apart " + name(one.parentElement));
+      });
+      var texts = [], walker = document.createTreeWalker(document.querySelector("main"), NodeFilter.SHOW_TEXT);
+      while (walker.nextNode()) {
+        if (walker.currentNode.data.trim() && shown(walker.currentNode.parentElement)) texts.push(walker.currentNode);
+      }
+      Array.from(document.querySelectorAll("main :is(.onward, .act, .huge-act)")).forEach(function (one) {
+        if (!shown(one) || getComputedStyle(one).position === "sticky") return;
+        var box = one.getBoundingClientRect(), covered = texts.find(function (text) {
+          if (one.contains(text) || text.parentElement.closest("svg, .sr")) return false;
+          var words = document.createRange();
+          words.selectNodeContents(text);
+          return Array.from(words.getClientRects()).some(function (line) {
+            return Math.min(line.right, box.right) - Math.max(line.left, box.left) > 2 &&
+              Math.min(line.bottom, box.bottom) - Math.max(line.top, box.top) > 4;
+          });
+        });
+        if (covered) wrong.push("covered by " + name(one) + ": " + covered.data.trim().slice(0, 24));
+      });
       return wrong;
     })
   JS
@@ -63,6 +89,18 @@ class PhonesTest < SystemTest
       end
       assert_empty wrong
     end
+  end
+
+  def test_every_station_fits_in_inches
+    Browser.size(page, 390, 844)
+    ["Residents' lounge", "Ferry chapel"].each do |title|
+      workroom.jobs.set_unit(workroom.jobs.list.find { |line| line.title == title }.id, "in")
+    end
+    wrong = (pages + [RECKONED.sub("unit=cm", "unit=in&was_unit=cm")]).flat_map do |path|
+      visit path
+      page.evaluate_script("#{MEASURED}(390)").map { |what| "#{path} #{what}" }
+    end
+    assert_empty wrong
   end
 
   # WCAG 2.2 AA, as far as a program can tell.

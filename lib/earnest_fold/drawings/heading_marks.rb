@@ -7,6 +7,8 @@ module EarnestFold
     # the marks are.
     class HeadingMarks
       WIDTH, HEIGHT, SIDE, TOP, DEEP = 700, 220, 46, 84, 96
+      # So far apart two distances can be read on a phone too; a fraction takes more.
+      APART, APART_IN_INCHES = 52, 68
 
       # @param heading [Reckoning::Heading]
       # @param curtain [Reckoning::Curtain]
@@ -84,9 +86,7 @@ module EarnestFold
         ticks = (@marks.map(&:at) + [Reckoning::Length::ZERO, @whole]).uniq.sort
         last = nil
         ticks.each do |distance|
-          unless distance == @whole || last.nil? || [last, x(@whole)].all? { |other| (x(distance) - other).abs >= 44 }
-            next
-          end
+          next unless distance == @whole || last.nil? || [last, x(@whole)].all? { |one| apart?(x(distance), one) }
 
           last = x(distance)
           @svg.line(last, TOP - 38, last, TOP - 28, class: "dim")
@@ -99,6 +99,8 @@ module EarnestFold
           )
         end
       end
+
+      def apart?(one, other) = (one - other).abs >= (@unit.inches? ? APART_IN_INCHES : APART)
 
       def edges
         words = [Words.say("drawings.return_edge"), Words.say("drawings.leading_edge")]

@@ -59,7 +59,10 @@ module EarnestFold
       def unsent
         Store.guard do
           found = Store.prepared(:letters_unsent, workroom: @workroom.id) do
-            Store.db[:letters].where(workroom_id: :$workroom, state: %w[waiting failed]).order(Sequel.desc(:id)).limit(MOST)
+            Store.db[:letters]
+              .where(workroom_id: :$workroom, state: %w[waiting failed])
+              .order(Sequel.desc(:id))
+              .limit(MOST)
           end
           found.map { |row| record(row) }
         end

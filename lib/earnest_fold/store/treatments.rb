@@ -7,7 +7,10 @@ module EarnestFold
       MOST_CHANGES = 50
       # Of as many as a workroom has at hand.
       KNOWN = Remembered.new(4000)
-      private_constant :KNOWN
+      KEPT = [
+        :id, :sort, Records.text(:spec, :spec), :version, :undoable, :put_away, Records.written(:treatments)
+      ].freeze
+      private_constant :KNOWN, :KEPT
 
       def initialize(workroom)
         @workroom = workroom
@@ -105,7 +108,7 @@ module EarnestFold
             Store.db[:treatments]
               .where(workroom_id: :$workroom)
               .where(Sequel.lit("id = ANY(?::int[])", :$ids))
-              .select(:id, :sort, Records.text(:spec, :spec), :version, :undoable, :put_away, Records.written(:treatments))
+              .select(*KEPT)
           end
         rows.to_h { |row| [row[:id], record(row)] }
       end

@@ -39,7 +39,7 @@ module EarnestFold
       # @param texts [Hash{String => Object}]
       # @return [Hash{String => String}] each text as Ruby's own format fills it: a % that opens no place is doubled
       #
-      #   Words::Locale.formats("tax" => "%{percent} %") # => {"tax" => "%{percent} %%"}
+      #   Words::Locale.formats("tax" => "%{percent} %") # => {"tax"=>"%{percent} %%"}
       def formats(texts) =
         texts.select { |_, text| text.is_a?(String) }.transform_values { |text| text.gsub(/%%|%(?!\{)/, "%%") }.freeze
 

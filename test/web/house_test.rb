@@ -192,6 +192,21 @@ class HouseTest < WebTest
     assert_equal set("Unlined").id.to_s, made.call("rules" => "no set")["rules"]
   end
 
+  # A rule has round figures of its own for either tape: what the one gave doesn't depart where the other is shown.
+  def test_another_tape_is_no_departure
+    departures = %w[cm in].map do |unit|
+      workroom.jobs.list.first(8).map do |line|
+        workroom.jobs.set_unit(line.id, unit)
+        workroom.jobs.find(line.id).treatments.map do |treatment|
+          get "/jobs/#{line.id}/treatments/#{treatment.id}/cloth"
+          last_response.body[/(\d+) departures? here/, 1].to_i
+        end
+      end
+    end
+    assert_equal(*departures)
+    assert_operator departures.first.flatten.sum, :>, 0
+  end
+
   private
 
   def set(name) = workroom.house.read.sets.find { |one| one.name == name }

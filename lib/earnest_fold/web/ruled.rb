@@ -29,7 +29,7 @@ module EarnestFold
       def initialize(set, spec, unit, tape: nil)
         @set, @spec, @unit, @tape = set, spec, unit, tape
         @of_tape = Work::Starting.tape_figures(tape, spec)
-        @of_method = of_method
+        @of_method = Hash.new { |figures, of_unit| figures[of_unit] = of_method(of_unit) }
         @marks = {}
       end
 
@@ -59,7 +59,7 @@ module EarnestFold
           RuleMark.new(
             name: named(path),
             says: said(path, ruled),
-            departs: !same?(path, ruled),
+            departs: !same?(path, ruled) && !same?(path, value(path, other_unit)),
             path: path
           )
         end
@@ -78,29 +78,32 @@ module EarnestFold
         method?(path) ? Words.say("methods.#{@spec["method"]}") : name
       end
 
-      def value(path)
+      # A rule has round figures for either tape: what was begun by the other one keeps to it just as well.
+      def other_unit = @unit.inches? ? R::Units::CM : R::Units::IN
+
+      def value(path, unit = @unit)
         return @of_tape[path] if @of_tape.key?(path)
 
-        method?(path) ? by_method(path) : of_set(path)
+        method?(path) ? by_method(path, unit) : of_set(path, unit)
       end
 
       # A record that a method gives is given whole.
-      def method?(path) = @of_method.key?(path) || @of_method[path.rpartition(".").first].is_a?(Hash)
+      def method?(path) = @of_method[@unit].key?(path) || @of_method[@unit][path.rpartition(".").first].is_a?(Hash)
 
-      def by_method(path)
+      def by_method(path, unit)
         record, _, name = path.rpartition(".")
-        @of_method.fetch(path) { @of_method.fetch(record)[name] }
+        @of_method[unit].fetch(path) { @of_method[unit].fetch(record)[name] }
       end
 
-      def of_set(path) = @set&.value(path, @spec.dig("heading", "kind"), @unit)
+      def of_set(path, unit = @unit) = @set&.value(path, @spec.dig("heading", "kind"), unit)
 
       # A method that isn't the set's own means other figures: the method is the one departure, and its figures are
       # its rule.
-      def of_method
+      def of_method(unit)
         method = @spec["method"]
         return {} if @set.nil? || method.nil? || of_set("method") == method
 
-        figures = R::Methods::Kinds[method]&.figures(@unit) || {}
+        figures = R::Methods::Kinds[method]&.figures(unit) || {}
         @spec["lining"] ? figures : figures.reject { |path, _| path.start_with?("lining.") }
       end
 

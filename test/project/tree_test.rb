@@ -58,6 +58,13 @@ class TreeTest < EarnestFoldTest
     assert_empty files.select { |file| File.readlines(file).grep_v(/^\s*#/).any? { |line| line.match?(written) } }
   end
 
+  # Which files run in one process is nobody's choice: two classes of one name would become one.
+  def test_no_two_tests_have_one_name
+    names = Dir[File.join(EarnestFold.root, "test/**/*_test.rb")]
+      .flat_map { |file| File.read(file).scan(/^class (\w+) </).flatten.uniq }
+    assert_empty names.tally.select { |_, count| count > 1 }.keys
+  end
+
   def test_a_line_holds_one_thought
     ours = %w[{lib,test,support,db}/**/*.rb lib/**/*.erb assets/*.css public/*.js bin/* support/*.sh config.ru]
     files = ours.flat_map { |pattern| Dir[root(pattern)] }

@@ -3,7 +3,7 @@
 require "system_test_helper"
 
 # A quote goes to a customer and comes back answered, on two devices.
-class CustomersTest < SystemTest
+class CustomersInTheBrowserTest < SystemTest
   def test_from_a_name_to_an_accepted_quote
     visit "/jobs"
     click_on "Ticket office"

@@ -4,7 +4,7 @@ require "web_test_helper"
 require "nokogiri"
 
 # Figures that not every window has are folded until one of them matters, and say what they are taken as until then.
-class FoldsTest < WebTest
+class FoldedFieldsTest < WebTest
   R = EarnestFold::Reckoning
 
   def setup

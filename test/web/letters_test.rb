@@ -4,7 +4,7 @@ require "tmpdir"
 require "web_test_helper"
 
 # A letter to a customer: begun from a job or a paper, looked at, and sent by others; and the page of what is outside.
-class LettersTest < WebTest
+class LetterPagesTest < WebTest
   A = EarnestFold::Adapters
 
   def setup

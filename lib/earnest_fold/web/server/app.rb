@@ -66,7 +66,7 @@ module EarnestFold
       # Before the session is looked at.
       def self.setup_default_middleware(builder)
         builder.use Metrics
-        builder.use Rack::Deflater, include: COMPRESSED
+        builder.use Rack::Deflater, include: COMPRESSED, sync: false
         builder.use Files, File.join(EarnestFold.root, "public")
         builder.use Limits if settings.limited
         builder.use Door

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "cgi"
 require "documents_helper"
 
 # Drawings of an operation as the cloth lies: to scale, in its own order, and only where it is done.

@@ -6,7 +6,7 @@ module EarnestFold
     # running distances from the leading edge and the seams between the widths. On the flat curtain or as it hangs, as
     # the marks are.
     class HeadingMarks
-      WIDTH, HEIGHT, SIDE, TOP, DEEP = 700, 220, 46, 84, 96
+      WIDTH, HEIGHT, SIDE, TOP, DEEP = 700, 232, 46, 84, 96
       # So far apart two distances can be read on a phone too; a fraction takes more.
       APART, APART_IN_INCHES = 52, 68
 
@@ -109,7 +109,7 @@ module EarnestFold
         @svg.text(left + width, 16, words.last, class: "edge", text_anchor: "end")
         @svg.text(
           left,
-          TOP + DEEP + 34,
+          TOP + DEEP + 44,
           Words.say(@flat ? "drawings.as_flat" : "drawings.as_hung"),
           class: "edge",
           text_anchor: "start"

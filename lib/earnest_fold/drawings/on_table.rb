@@ -7,7 +7,7 @@ module EarnestFold
     class OnTable
       R = Reckoning
       WIDTH, HIGHEST = 900, 300
-      MARGIN = {side: 150, top: 40, bottom: 46}.freeze
+      MARGIN = {side: 150, top: 40, bottom: 60}.freeze
       GRID = R::Length.mm(100)
       # What is drawn of a step, by the edge that is worked on: lines across from the foot or from the top, lines along
       # from both sides, or the seams; each from those of the step's figures that there are.
@@ -214,7 +214,7 @@ module EarnestFold
         words.reverse! unless leads_left?
         @svg.text(left, MARGIN[:top] - 24, words.first, class: "edge", text_anchor: "start")
         @svg.text(left + width, MARGIN[:top] - 24, words.last, class: "edge", text_anchor: "end")
-        @svg.text(left + width / 2, bottom + 40, Words.say("drawings.face_down"), class: "edge", text_anchor: "middle")
+        @svg.text(left + width / 2, bottom + 52, Words.say("drawings.face_down"), class: "edge", text_anchor: "middle")
       end
     end
   end

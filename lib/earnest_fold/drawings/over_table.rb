@@ -8,6 +8,7 @@ module EarnestFold
     class OverTable
       R = Reckoning
       WIDTH, LEFT, TOP, EACH, TALL = 760, 90, 30, 54, 26
+      NEAR_THE_EDGE = 60
 
       # @param curtain [Reckoning::Curtain]
       # @param table [Reckoning::Length] its length
@@ -33,6 +34,13 @@ module EarnestFold
 
       def x(at) = LEFT + @scale[at]
 
+      # The last one's figure ends with the drawing.
+      def told(at, y)
+        aside = x(at) > WIDTH - NEAR_THE_EDGE
+        place = aside ? WIDTH - 2 : x(at)
+        @svg.text(place, y, Words.length(at, @unit), class: "figure", text_anchor: aside ? "end" : "middle")
+      end
+
       def section(index, from, to)
         y = TOP + EACH * index
         @svg.rect(x(from) - 3, y + TALL - 2, @scale[[to - from, @table].min] + 6, 8, class: "table-under")
@@ -41,7 +49,7 @@ module EarnestFold
         @svg.rect(x(from), y, @scale[to - from], TALL, fill: @colour, class: "cloth on-now")
         @curtain.task.seams.each { |seam| @svg.line(x(seam), y, x(seam), y + TALL, class: "stitch") }
         @svg.text(LEFT - 10, y + 18, (index + 1).to_s, class: "figure", text_anchor: "end")
-        @svg.text(x(to), y + TALL + 18, Words.length(to, @unit), class: "figure", text_anchor: "middle")
+        told(to, y + TALL + 18)
       end
     end
   end

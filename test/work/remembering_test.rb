@@ -73,6 +73,7 @@ class RememberingTest < WebTest
       instance_exec(&change)
       warm = pages
       EarnestFold::Work::Memory.clear
+      EarnestFold::Store::Treatments.class_eval("KNOWN", __FILE__, __LINE__).clear
       cold = pages
 
       cold.each { |path, body| assert body == warm[path], -> { "#{name}: #{path}, #{apart(warm[path], body)}" } }

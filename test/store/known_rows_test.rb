@@ -8,7 +8,7 @@ class KnownRowsTest < StoreTest
   SPEC = {"support" => {"kind" => "track"}, "heading" => {"kind" => "pencil_pleat"}}.freeze
   KNOWN = EarnestFold::Store::Treatments.class_eval("KNOWN", __FILE__, __LINE__)
   WAYS = {
-    change: ->(one) { workroom.treatments.update(one.id, SPEC.merge("ease" => "#{rand(50)} mm"), version: one.version) },
+    change: ->(one) { workroom.treatments.update(one.id, eased, version: one.version) },
     back: ->(one) { workroom.treatments.take_back(one.id, version: one.version) },
     away: ->(one) { workroom.treatments.put_away(one.id, !one.put_away) },
     another: ->(_) { workroom.jobs.add_window(@job, room: "Attic", name: "", spec: SPEC) },
@@ -23,6 +23,8 @@ class KnownRowsTest < StoreTest
   end
 
   private
+
+  def eased = SPEC.merge("ease" => "#{rand(50)} mm")
 
   def step
     way = WAYS.keys.sample

@@ -55,7 +55,7 @@ module EarnestFold
       set :limited, ENV["RACK_ENV"] != "test"
       # By which a mail server hands in letters that came back.
       set :bounce_key, ENV["BOUNCE_KEY"]
-      set :patience, Rational(ENV.fetch("PLAN_PATIENCE", "0.7"))
+      set :patience, Rational(ENV.fetch("PLAN_PATIENCE", "0.5"))
 
       Work::Faults.listen { |about, error| RequestLog.note(about, error) }
 

@@ -42,9 +42,9 @@ module EarnestFold
       # @return [Length] as a person with that tape says it: a figure is itself ({Loosely})
       def on(_unit) = self
 
-      def +(other) = other.is_a?(Length) ? Length.new(@mm + other.mm) : Length.millimetres(other)
+      def +(other) = Length.new(@mm + Length.millimetres(other))
 
-      def -(other) = other.is_a?(Length) ? Length.new(@mm - other.mm) : Length.millimetres(other)
+      def -(other) = Length.new(@mm - Length.millimetres(other))
 
       def -@ = Length.new(-@mm)
 

@@ -104,21 +104,25 @@
       look();
       turn();
     }, true);
-    // What was typed is on its way: the next one is typed into an empty field, and what was asked before it doesn't
-    // take the place of its answer.
-    var asked = 0, said = 0;
+    // What was typed is on its way: the next one is typed into an empty field, and what was asked before it, or before
+    // its answer was shown, doesn't take the place of that answer.
+    var turns = 0, asked = 0, said = 0;
     document.addEventListener("submit", function (event) {
       var typed = event.target.matches(".meter-typed") && event.target.elements.typed;
-      if (meter() && meter().contains(event.target)) said = Date.now();
+      if (meter() && meter().contains(event.target)) said = ++turns;
       if (typed) setTimeout(function () { typed.value = ""; });
     });
     document.addEventListener("htmx:beforeRequest", function (event) {
-      if (event.target === meter()) asked = Date.now();
+      if (event.target === meter()) asked = ++turns;
     });
     document.addEventListener("htmx:beforeSwap", function (event) {
-      if (event.target === meter() && said >= asked) event.detail.shouldSwap = false;
+      if (event.target === meter() && said > asked) event.detail.shouldSwap = false;
     });
-    document.addEventListener("journal:shown", function () { look(); turn(); });
+    document.addEventListener("journal:shown", function () {
+      said = ++turns;
+      look();
+      turn();
+    });
     document.addEventListener("htmx:afterSettle", turn);
   }
 

@@ -34,8 +34,7 @@ class LocalPostgres
     hold
     return self if running?
 
-    @port = free_port
-    launch { raise Trouble, "PostgreSQL did not start: #{last_of_log}" }
+    launch_at_free_port
     self
   end
 
@@ -126,6 +125,16 @@ class LocalPostgres
     options = own.merge(QUIET, @settings)
     command = options.map { |name, value| "-c #{name}=#{value}" }.join(" ")
     run("pg_ctl", "-w", "-t", "60", "-D", data, "-l", log, "-o", command, "start", &failed)
+  end
+
+  # Between finding a port free and taking it somebody else may have taken it.
+  def launch_at_free_port(tries = 3)
+    @port = free_port
+    launch do
+      return launch_at_free_port(tries - 1) if tries > 1 && last_of_log.include?("could not create any TCP/IP sockets")
+
+      raise Trouble, "PostgreSQL did not start: #{last_of_log}"
+    end
   end
 
   def answering?

@@ -32,6 +32,13 @@ class LengthTest < EarnestFoldTest
     ".5" => 5,
     "1/64 in" => Rational(127, 320),
     "2 m 36 cm" => 2360,
+    "2 m 36" => 2360,
+    "1m05" => 1050,
+    "2 m 3 cm" => 2030,
+    "2 m 5" => nil,
+    "2 1/2 yd" => 2286,
+    "25 yards" => 22_860,
+    "1 yd." => Rational(9144, 10),
     "6'" => Rational(18_288, 10),
     "12.7e0" => nil,
     "" => nil,
@@ -57,6 +64,20 @@ class LengthTest < EarnestFoldTest
 
   def test_reads_what_people_write
     READ.each { |text, mm| assert_equal_or_nil mm && R::Length.mm(mm), R::LengthReader.read(text, R::Units::CM), text }
+  end
+
+  # What stands on a paper can be typed as it stands there.
+  def test_what_is_written_for_people_is_read
+    words = EarnestFold::Words
+    [R::Length.cm(1830), R::Length.inches(90), R::Length.inches(755/8r), R::Length.mm(5)].each do |length|
+      [R::Units::CM, R::Units::IN].each do |unit|
+        read = R::LengthReader.read(words.with_unit(length, unit), R::Units::MM)
+        assert_operator (read - length).abs.mm, :<=, unit.step / 2
+      end
+      %i[metre yard].each do |by|
+        assert_operator (R::LengthReader.read(words.bought(length, by), R::Units::MM) - length).abs.mm, :<=, 5
+      end
+    end
   end
 
   def test_writes_each_unit

@@ -38,9 +38,15 @@ class DemoHouseTest < StoreTest
 
   def test_a_reset_starts_afresh
     S::DemoHouse.new(workroom).load
+    begun = workroom.house.read
     workroom.jobs.create(title: "Mine", unit: "cm")
+    workroom.house.update(version: begun.version, unit: "in", rules: {"table_length" => "9 m"}, on_hand: {"rings" => 1})
+    workroom.supply.keep(nil, "cloths" => [])
     assert S::DemoHouse.new(workroom).load(reset: true)
     refute_includes workroom.jobs.list.map(&:title), "Mine"
+    now = workroom.house.read
+    assert_equal [begun.unit, begun.rules, begun.on_hand], [now.unit, now.rules, now.on_hand]
+    assert_empty workroom.rows(:supply).all
   end
 
   private

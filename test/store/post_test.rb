@@ -65,6 +65,19 @@ class PostTest < StoreTest
     assert_equal 1, outbox.size
   end
 
+  # The queue stays where it was: what waited there is told here, and goes when somebody says so.
+  def test_what_waited_when_the_house_moved_says_so_and_can_be_sent_again
+    letter = drafted("wenna@tern.example")
+    workroom.letters.send_off(letter)
+    rows = S::WholeWorkroom.new(workroom).rows
+    S::WholeWorkroom::WORK.each { |table| workroom.rows(table).delete }
+    S::WholeWorkroom.new(workroom).fill(rows)
+    assert_equal %w[failed moved], workroom.letters.find(letter).then { |one| [one.state, one.why] }
+    assert_match(/waiting when everything moved/, EarnestFold::Words.say("letters.why.moved"))
+    sent(letter)
+    assert_equal ["sent", 1], [workroom.letters.find(letter).state, outbox.size]
+  end
+
   def test_one_that_never_answers_is_given_up_after_a_while
     letter = drafted("wenna@tern.example")
     @stand_in.stop(wait_seconds_before_close: 0, gracefully: false)

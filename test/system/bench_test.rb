@@ -25,7 +25,7 @@ class BenchInTheBrowserTest < SystemTest
     assert_accessible
     (1..steps).each do |number|
       assert_selector ".table-head p", text: "step #{number} of #{steps}"
-      ticks = [all(".in-turn li").size, 1].max
+      ticks = [all(".in-turn li", minimum: 0).size, 1].max
       ticks.times do |tick|
         assert_selector ".in-turn .ticked", count: tick if ticks > 1
         click_on "It is done"

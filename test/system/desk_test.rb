@@ -142,6 +142,12 @@ class DeskTest < SystemTest
     assert_accessible
   end
 
+  def test_what_nobody_can_hear_or_see_is_found
+    visit "/jobs"
+    page.execute_script("document.querySelector('main').insertAdjacentHTML('beforeend', '<input>')")
+    assert_match(/\Alabel: /, findings.join)
+  end
+
   def test_every_view_is_accessible
     ["/today", "/jobs", "/cloths", "/cloths/new", "/keys", "/find?q=e", "/measure-sheet", "/nowhere"].each do |path|
       accessible_at(path)

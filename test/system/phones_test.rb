@@ -2,8 +2,8 @@
 
 require "system_test_helper"
 
-# In the hand: at two widths of phone and tablet no page is wider than the glass, no words are cut off, and whatever is
-# touched is as large as a thumb.
+# In the hand: at the widths of phones and tablets no page is wider than the glass, no words are cut off or lie over
+# others, in drawings neither, and whatever is touched is as large as a thumb.
 class PhonesTest < SystemTest
   STATIONS = %w[measure heading cloth compare cutting making bench hanging].freeze
   PLACES = %w[
@@ -76,29 +76,51 @@ class PhonesTest < SystemTest
         });
         if (covered) wrong.push("covered by " + name(one) + ": " + covered.data.trim().slice(0, 24));
       });
+      Array.from(document.querySelectorAll("svg.drawing")).forEach(function (svg) {
+        var around = svg.getBoundingClientRect();
+        var told = Array.from(svg.querySelectorAll("text:not(.plus)")).filter(function (one) {
+          return one.textContent.trim() && shown(one);
+        }).map(function (one) { return [one.textContent.trim(), one.getBoundingClientRect()]; });
+        told.forEach(function (one, index) {
+          var box = one[1];
+          if (box.top < around.top - 3 || box.bottom > around.bottom + 3 || box.left < around.left - 2 ||
+            box.right > around.right + 2) wrong.push("cut off in " + name(svg) + ": " + one[0]);
+          told.slice(index + 1).forEach(function (other) {
+            var over = Math.min(box.right, other[1].right) - Math.max(box.left, other[1].left);
+            var deep = Math.min(box.bottom, other[1].bottom) - Math.max(box.top, other[1].top);
+            if (over > 1.5 && deep > 0.35 * Math.min(box.height, other[1].height)) {
+              wrong.push("one over the other in " + name(svg) + ": " + one[0] + ", " + other[0]);
+            }
+          });
+        });
+      });
       return wrong;
     })
   JS
 
-  [390, 768].each do |width|
-    define_method(:"test_every_page_fits_#{width}") do
-      Browser.size(page, width, 844)
+  # The narrowest is a page made four times as large.
+  [[390, 320], [768]].each do |widths|
+    define_method(:"test_every_page_fits_#{widths.join("_and_")}") do
       wrong = everything.flat_map do |path|
+        Browser.size(page, widths.first, 844)
         visit path
-        page.evaluate_script("#{MEASURED}(#{width})").map { |what| "#{path} #{what}" }
+        widths.flat_map do |width|
+          Browser.size(page, width, 844)
+          page.evaluate_script("#{MEASURED}(#{width})").map { |what| "#{path} #{width} #{what}" }
+        end
       end
       assert_empty wrong
     end
   end
 
   def test_every_station_fits_in_inches
-    Browser.size(page, 390, 844)
+    Browser.size(page, 320, 844)
     ["Residents' lounge", "Ferry chapel"].each do |title|
       workroom.jobs.set_unit(workroom.jobs.list.find { |line| line.title == title }.id, "in")
     end
     wrong = (pages + [RECKONED.sub("unit=cm", "unit=in&was_unit=cm")]).flat_map do |path|
       visit path
-      page.evaluate_script("#{MEASURED}(390)").map { |what| "#{path} #{what}" }
+      page.evaluate_script("#{MEASURED}(320)").map { |what| "#{path} #{what}" }
     end
     assert_empty wrong
   end

@@ -201,6 +201,26 @@ class CustomersPagesTest < WebTest
     assert_match(/Wenna Tern/, text)
   end
 
+  # In whatever order they come to mind: each word stands somewhere in it.
+  def test_jobs_and_cloths_are_found_by_their_words
+    {"quay ticket" => "Quay window", "OFFICE tick" => "Ticket office", "velvet moor" => "Mooring velvet"}
+      .each do |words, found|
+        get "/find?q=#{Rack::Utils.escape(words)}"
+        assert_includes text, found, words
+      end
+    send_form("/jobs/#{office.id}/papers", "kind" => "quote", "customer" => "Mrs Tallow")
+    {"f1" => "F1 Ferry cotton twill", "1" => "Quote 1: Ticket office", "quote 1" => "Quote 1: Ticket office"}
+      .each do |words, found|
+        get "/find?q=#{Rack::Utils.escape(words)}"
+        assert_includes text, found, words
+      end
+    env SignedIn::KEY, SignedIn.owner(workroom).with(role: "maker", books: false)
+    get "/find?q=1"
+    refute_match(/Quote/, text)
+    get "/find?q=quay+velvet+%25"
+    refute_match(/Quay window|Mooring velvet/, text)
+  end
+
   private
 
   def added = workroom.customers.add(name: "Wenna Tern")

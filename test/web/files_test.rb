@@ -52,6 +52,25 @@ class FilesTest < WebTest
     header("Accept-Encoding", nil)
   end
 
+  # Another one each time.
+  TOKEN = /X-CSRF-Token":"[^"]+/
+
+  # Whoever takes no compressed page gets it plain, and it is the same; paper and nothing are let be.
+  def test_a_page_is_the_same_however_it_is_sent
+    plain = get("/keys").body.gsub(TOKEN, "")
+    assert_nil last_response["Content-Encoding"]
+    header("Accept-Encoding", "gzip, br")
+    sent = get("/keys")
+    assert_equal ["gzip", true], [sent["Content-Encoding"], sent["Vary"].split(",").include?("Accept-Encoding")]
+    assert_equal plain, Zlib.gunzip(sent.body).force_encoding(Encoding::UTF_8).gsub(TOKEN, "")
+    assert_nil get("/shelf-labels.pdf")["Content-Encoding"]
+    assert_equal [404, "gzip"], get("/nowhere").then { |answer| [answer.status, answer["Content-Encoding"]] }
+    header("Accept-Encoding", "gzip;q=0")
+    assert_nil get("/shelf")["Content-Encoding"]
+  ensure
+    header("Accept-Encoding", nil)
+  end
+
   private
 
   def compressed(address)

@@ -2,6 +2,7 @@
 
 require "web_test_helper"
 require "minitest/mock"
+require "nokogiri"
 
 # What can't be reckoned or drawn is shown as such at its place; lists, books, diary and the papers of others go on.
 class OneBadRecordTest < WebTest
@@ -50,9 +51,58 @@ class OneBadRecordTest < WebTest
     EarnestFold::Reckoning::TreatmentReader.define_method(:read, read)
   end
 
+  def test_a_piece_that_cannot_be_read_harms_itself_alone
+    cloth = workroom.cloths.all.find { |one| one.id.to_s == @good.spec["face"] }
+    before = workroom.shelf.all.map(&:label)
+    workroom.shelf.receive(cloth.id, "Odd", {"delivered" => "9 m", "flaws" => [{"from" => "3 m", "to" => "soon"}]})
+    all_pages_answer
+    ["/shelf.csv", "/shelf-labels.pdf", "/cloths", "/cloths/#{cloth.id}", "/jobs/#{@job.id}/table/#{cloth.id}"]
+      .each { |address| answers(address) }
+    get "/shelf"
+    assert_match(/Piece Odd can't be read as it is kept/, text)
+    odd = Nokogiri::HTML5(last_response.body).at_css("form.notice")["action"]
+    send_form(odd, "used_up" => "yes")
+    get "/shelf"
+    refute_match(/Odd/, text)
+    assert_equal before, workroom.shelf.all.map(&:label)
+  end
+
+  # And it can be mended where it stands.
+  def test_a_cloth_that_cannot_be_read_harms_what_is_made_of_it_alone
+    cloth = workroom.cloths.all.find { |one| one.id.to_s == @bad.spec["face"] }
+    workroom.cloths.update(cloth.id, cloth.spec.merge("width" => "wide"), colour: cloth.colour, version: cloth.version)
+    all_pages_answer(of_the_other: %w[measure heading cloth cutting making hanging])
+    ["/cloths", "/shelf"].each { |address| answers(address) }
+    get "/cloths/#{cloth.id}"
+    fields = Nokogiri::HTML5(last_response.body).css("#main form [name]")
+    shown = fields.to_h { |field| [field["name"], field["value"]] }
+    assert_equal "wide", shown["width"]
+    send_form("/cloths/#{cloth.id}", **shown.compact.transform_keys(&:to_sym), width: "140", "saw[width]": "wide")
+    assert_equal "140 cm", workroom.cloths.find(cloth.id).spec["width"]
+  end
+
+  # It stands as it begins, which is said on every page that reckons with it, and can be written anew.
+  def test_a_rule_of_the_house_that_cannot_be_read_shuts_nobody_out
+    begun = workroom.house.read
+    workroom.house.update(version: begun.version, rules: {
+      "table_length" => "long", "account" => {"tax_percent" => "much", "price_of_width" => "9.50"}
+    })
+    all_pages_answer
+    %w[/shelf /cloths /reckon /house-rules /house-rules/books].each { |address| answers(address) }
+    assert_match(/stands as it begins, until it is written anew: The table's length; /, text)
+    assert_equal begun.rules.account.tax_percent, workroom.house.read.rules.account.tax_percent
+    get "/house-rules"
+    fields = Nokogiri::HTML5(last_response.body).css("#main form [name]")
+    shown = fields.to_h { |field| [field["name"], field["value"]] }.compact.transform_keys(&:to_sym)
+    assert_equal "long", shown[:"rules.table_length"]
+    send_form("/house-rules", **shown, "rules.table_length": "3 m", "saw[rules.table_length]": "long")
+    assert_equal ["account.tax_percent"], workroom.house.read.unread
+  end
+
   private
 
-  def everything_else_goes_on
+  # Lists, books, diary, papers, and every station of both.
+  def all_pages_answer(of_the_other: %w[measure heading cloth cutting making bench hanging])
     causing_faults
     [
       "/jobs",
@@ -71,12 +121,14 @@ class OneBadRecordTest < WebTest
     %w[work-order.pdf hanging-sheet.pdf tags.pdf needs.pdf order.pdf needs.csv].each do |paper|
       answers("/jobs/#{@job.id}/#{paper}")
     end
-    %w[measure heading cloth cutting making bench hanging].each do |station|
-      answers("/jobs/#{@job.id}/treatments/#{@good.id}/#{station}")
-    end
+    of_the_other.each { |station| answers("/jobs/#{@job.id}/treatments/#{@good.id}/#{station}") }
     %w[measure heading cloth cutting making hanging].each do |station|
       answers("/jobs/#{@job.id}/treatments/#{@bad.id}/#{station}")
     end
+  end
+
+  def everything_else_goes_on
+    all_pages_answer
     send_form(
       "/jobs/#{@job.id}/treatments/#{@bad.id}/measure",
       :headers => {"HX-Request" => "true"},

@@ -189,6 +189,41 @@ class ShelfPagesTest < WebTest
     end
   end
 
+  # Whatever a spreadsheet at home elsewhere makes of it: signs, letters, headings, empty lines, and a person's hyphen.
+  def test_a_table_of_any_spreadsheet_is_taken_in
+    workroom.cloths.create(cloth_named("Ferry cotton twill").spec.merge("name" => "Toile écrue"), colour: "#ffffff")
+    table = "CLOTH;piece ;Length Delivered;Flaws;End cut square\r\n" \
+      "Toile écrue;W1;12,5 m;3,2 m - 3,3 m slub – thick; Yes\r\n;;;;\r\nToile écrue;W2;20 yards;2 feet – 3 feet;\r\n"
+    bring_in(table.encode(Encoding::WINDOWS_1252).b)
+    assert_equal 303, last_response.status, text
+    first, second = %w[W1 W2].map { |label| piece_named(label).piece }
+    assert_equal ["12500 mm", true, "slub – thick"], [first.length.inspect, first.squared, first.flaws.first.what]
+    assert_equal R::Length.inches(720), second.length
+    assert_equal [R::Length.inches(24), R::Length.inches(36)], second.flaws.first.then { |one| [one.from, one.to] }
+    before = pieces_by_label
+    get "/shelf.csv"
+    workroom.rows(:pieces).delete
+    bring_in(CSV.parse(last_response.body).map { |line| CSV.generate_line(line, col_sep: "\t") }.join)
+    assert_equal 303, last_response.status, text
+    assert_equal before.map(&:first), pieces_by_label.map(&:first)
+  end
+
+  # A roll of 25 cm is none: metres were meant, or it is said.
+  def test_a_roll_typed_in_metres_is_not_taken_for_centimetres
+    cloth = cloth_named("Ferry cotton twill")
+    send_form("/shelf", "cloth" => cloth.id.to_s, "label" => "S1", "delivered" => "25")
+    assert_equal 422, last_response.status
+    assert_match(/write 25 m, or 25 cm/, text)
+    {"S2" => ["25 m", 25_000], "S3" => ["25 cm", 250], "S4" => ["120", 1200], "S5" => ["20 yd", 18_288]}
+      .each do |label, (typed, millimetres)|
+        send_form("/shelf", "cloth" => cloth.id.to_s, "label" => label, "delivered" => typed)
+        assert_equal 303, last_response.status, typed
+        assert_equal millimetres, piece_named(label).piece.length.mm
+      end
+    bring_in("Cloth,Piece,Length delivered\nFerry cotton twill,S6,12.5\n")
+    assert_match(/Line 2, delivered: can hardly be centimetres: write 12.5 m/, text)
+  end
+
   def test_cells_that_a_spreadsheet_would_run_are_guarded
     cloth = cloth_named("Ferry cotton twill")
     workroom.shelf.receive(cloth.id, "=1+1", {"delivered" => "3 m", "batch" => "@now"})

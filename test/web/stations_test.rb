@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_test_helper"
+require "nokogiri"
 
 # The four stations: what is typed is saved, what can't be read stays where it was typed.
 class StationsTest < WebTest

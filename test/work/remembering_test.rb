@@ -73,7 +73,9 @@ class RememberingTest < WebTest
       instance_exec(&change)
       warm = pages
       EarnestFold::Work::Memory.clear
-      EarnestFold::Store::Treatments.class_eval("KNOWN", __FILE__, __LINE__).clear
+      [EarnestFold::Store::Treatments, EarnestFold::Store::Cloths].each do |kept|
+        kept.class_eval("KNOWN", __FILE__, __LINE__).clear
+      end
       cold = pages
 
       cold.each { |path, body| assert body == warm[path], -> { "#{name}: #{path}, #{apart(warm[path], body)}" } }

@@ -32,6 +32,7 @@ module EarnestFold
         validator.validate(raw).map { |error| [error["data_pointer"], error["error"]] }.uniq
       end
 
+      # @return [Hash] of a job, by name
       def properties
         head = K.record_schema(JobFormat::HEAD)["properties"]
         head.merge(
@@ -43,6 +44,7 @@ module EarnestFold
         )
       end
 
+      # @return [Hash] a JSON Schema object
       def window
         record = K.record_schema(JobFormat::WINDOW)
         record.merge(
@@ -51,6 +53,8 @@ module EarnestFold
         )
       end
 
+      # @param registry [Registry]
+      # @return [Hash] a JSON Schema object
       def of_kinds(registry)
         record = K.kinds_schema(registry)
         record.merge(
@@ -67,6 +71,8 @@ module EarnestFold
       def with_cloth(record) =
         record.merge("properties" => record["properties"].merge("cloth" => {"type" => %w[string null]}))
 
+      # @param items [Hash] a JSON Schema object
+      # @return [Hash]
       def list(items) = {"type" => "array", "items" => items}
 
       # Loaded when first asked for: it is the largest gem here.

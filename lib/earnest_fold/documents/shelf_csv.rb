@@ -11,7 +11,11 @@ module EarnestFold
       COLUMNS = %w[cloth label batch delivered measured width repeat pattern_start place flaws squared left].freeze
       LENGTHS = %w[delivered measured width repeat pattern_start].freeze
       MOST_LINES = 2000
-      FLAW = /\A(?<from>.+?)\s*[–—]\s*(?<to>.+?(?:mm|cm|in|m|"|ft))(?:\s+(?<what>.+))?\z/
+      # Nobody says more of a flaw.
+      LONGEST_FLAW = 200
+      # What spreadsheets part their cells with, by where they are at home.
+      APART = [",", ";", "\t"].freeze
+      FLAW = /\A(?<from>.+?)(?:\s*[–—]\s*|\s+-\s+)(?<to>.+?(?:#{R::LengthReader::NAMES}))(?:\s+(?<what>.+))?\z/i
       # What was read: each piece as [cloth id, label, spec], and what stands in the way, in words.
       Read = R::Value.define(:pieces, :problems)
 
@@ -48,12 +52,11 @@ module EarnestFold
 
       # @return [Read]
       def read
-        utf8 = @text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
-        table = utf8.valid_encoding? ? CSV.parse(utf8, headers: true) : nil
-        return refused(:not_csv) unless table && wanted?(table.headers)
+        table = CSV.parse(readable, headers: true, col_sep: apart, header_converters: ->(text) { heading(text) })
+        return refused(:not_csv) unless wanted?(table.headers)
         return refused(:too_many_lines, most: MOST_LINES) if table.size > MOST_LINES
 
-        lines = table.each_with_index.map { |row, index| line(row, index + 2) }
+        lines = table.each_with_index.reject { |row, _| blank?(row) }.map { |row, index| line(row, index + 2) }
         Read.new(pieces: lines.map(&:first).compact, problems: lines.flat_map(&:last))
       rescue CSV::MalformedCSVError
         refused(:not_csv)
@@ -63,10 +66,25 @@ module EarnestFold
 
       def refused(code, **data) = Read.new(pieces: [], problems: [Words.say("shelf_csv.#{code}", **data)])
 
-      def wanted?(headers) =
-        %w[cloth label delivered].all? { |column| headers.include?(Words.say("shelf_csv.#{column}")) }
+      # A spreadsheet that writes no UTF-8 writes as Windows does.
+      def readable
+        utf8 = @text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF")
+        return utf8 if utf8.valid_encoding?
 
-      def cell(row, column) = Cells.bare(row[Words.say("shelf_csv.#{column}")])
+        utf8.force_encoding(Encoding::WINDOWS_1252).encode(Encoding::UTF_8, undef: :replace)
+      end
+
+      def apart = APART.max_by { |sign| readable.lines.first.to_s.count(sign) }
+
+      def heading(text) = text.to_s.strip.downcase
+
+      def called(column) = heading(Words.say("shelf_csv.#{column}"))
+
+      def wanted?(headers) = %w[cloth label delivered].all? { |column| headers.include?(called(column)) }
+
+      def blank?(row) = row.fields.all? { |field| field.to_s.strip.empty? }
+
+      def cell(row, column) = Cells.bare(row[called(column)])
 
       # @return [Array(Array, Array<String>)] the piece, or nil; and its problems in words
       def line(row, number)
@@ -74,6 +92,7 @@ module EarnestFold
         label, cloth = cell(row, "label"), @cloths[cell(row, "cloth")]
         problems.within(:cloth).add(:no_such_cloth, id: cell(row, "cloth")) unless cloth
         problems.within(:label).add(:empty) if label.empty?
+        doubts(row, problems)
         R::Cutting::ShelfPiece.read(spec, label, [], problems, unit: @unit)
         [
           problems.any? ? nil : [cloth, label, spec],
@@ -88,12 +107,19 @@ module EarnestFold
         ]
       end
 
+      def doubts(row, problems)
+        R::Cutting::ShelfPiece::OF_ROLL.each do |name|
+          code, facts = R::Cutting::ShelfPiece.doubt(name, cell(row, name), @unit)
+          problems.within(name).add(code, **facts) if code
+        end
+      end
+
       def spec(row)
         lengths = LENGTHS.to_h { |field| [field, with_unit(cell(row, field))] }.reject { |_, text| text.empty? }
         lengths
           .merge("batch" => cell(row, "batch"), "place" => cell(row, "place"), "flaws" => flaws(cell(row, "flaws")))
           .reject { |_, value| value.empty? }
-          .merge((cell(row, "squared") == "yes") ? {"squared" => true} : {})
+          .merge((cell(row, "squared").downcase == "yes") ? {"squared" => true} : {})
       end
 
       def with_unit(text) = (text.empty? || R::LengthReader.unit_named?(text)) ? text : "#{text} #{@unit.name}"
@@ -104,7 +130,7 @@ module EarnestFold
           .map(&:strip)
           .reject(&:empty?)
           .map do |one|
-            if (found = FLAW.match(one))
+            if one.size <= LONGEST_FLAW && (found = FLAW.match(one))
               {
                 "from" => with_unit(found[:from].strip),
                 "to" => with_unit(found[:to].strip),

@@ -30,6 +30,8 @@ module EarnestFold
       # @return [Hash{String => Array<Hash>}] as a document has them
       def extras_to_document(kept) = extras(kept) { |item, fields| to_document(item, fields) }
 
+      # @param lists [Hash] by name
+      # @return [Hash] as a document has them
       def extras(lists)
         EXTRAS
           .slice(*lists.keys)

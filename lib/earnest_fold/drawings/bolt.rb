@@ -6,7 +6,7 @@ module EarnestFold
     # is wasted and what is left. A long piece stands in rows. Running distances are from the piece's end.
     class Bolt
       R = Reckoning
-      SIDE, ABOVE, BELOW = 16, 44, 34
+      SIDE, ABOVE, BELOW = 16, 58, 34
       WIDTH = 900
       # How much cloth a row shows, once for every time it is enlarged.
       ROW = R::Length.mm(9_000)
@@ -14,6 +14,8 @@ module EarnestFold
       LEAST_REPEAT = 7
       # Two figures nearer than this stand one above the other.
       NEAR = 52
+      # From one line of words to the next, as large as a phone shows them.
+      LINE = 22
       # In less room than this nothing is written.
       LEAST_WORDS = 34
       # How a cut is shown besides where it lies: `states` :done, :next, :chosen, :aside or :pinned, `links` where
@@ -206,8 +208,9 @@ module EarnestFold
           )
         end
         lines.unshift([nil, "tick"]) if @marks.states[placed] == :done
+        apart = [LINE, (tall - 12) / lines.size].min
         lines.each_with_index do |(text, css), index|
-          at = y + 5 + (index - (lines.size - 1) / 2.0) * 18
+          at = y + 5 + (index - (lines.size - 1) / 2.0) * apart
           if text
             @svg.text((x1 + x2) / 2, at, text, class: css, text_anchor: "middle")
           else
@@ -259,8 +262,8 @@ module EarnestFold
           at = x(distance, from)
           following = marks[index + 1] && x(marks[index + 1], from)
           high = last && at - last < NEAR
-          @svg.line(at, y - (high ? 26 : 12), at, y, class: "dim")
-          figure(distance, at, y - (high ? 30 : 16), (!high && following && following - at < NEAR) ? following : nil)
+          @svg.line(at, y - (high ? 34 : 12), at, y, class: "dim")
+          figure(distance, at, y - (high ? 38 : 16), (!high && following && following - at < NEAR) ? following : nil)
           last = high ? nil : at
         end
       end

@@ -6,8 +6,8 @@ module EarnestFold
     # motif in each, and of a second width as much as shows how the two match. As much of it along as there is room.
     class ClothSample
       R = Reckoning
-      WIDTH, HEIGHT = 760, 306
-      MARGIN = {left: 74, top: 12, bottom: 34, right: 44}.freeze
+      WIDTH, HEIGHT = 760, 316
+      MARGIN = {left: 74, top: 12, bottom: 44, right: 44}.freeze
       # How much of the second width is shown, and how far off it lies.
       BESIDE, APART = 0.3, 7
       # Motifs closer than this are drawn fewer, lines of repeats left out.
@@ -109,14 +109,14 @@ module EarnestFold
 
         foot = top(1) + wide * BESIDE + 12
         Dimension.across(@svg, left, left + repeat, foot)
-        written(left + repeat / 2, foot + 18, @cloth.vertical_repeat, (repeat < 50) ? "start" : "middle")
+        written(left + repeat / 2, foot + 24, @cloth.vertical_repeat, (repeat < 50) ? "start" : "middle")
         half_drop(foot) if @cloth.half_drop? && repeat >= LEAST
       end
 
       # How far the second width stands from the first.
       def half_drop(foot)
         Dimension.across(@svg, left + repeat, left + repeat * 3 / 2, foot)
-        written(left + repeat * 5 / 4, foot + 18, @cloth.vertical_repeat / 2, "middle") if repeat >= 120
+        written(left + repeat * 5 / 4, foot + 24, @cloth.vertical_repeat / 2, "middle") if repeat >= 120
       end
 
       def written(x, y, length, anchor) =

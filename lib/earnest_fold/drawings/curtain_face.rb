@@ -31,6 +31,7 @@ module EarnestFold
         @svg.rect(left, top, width, height, class: "outline")
       end
 
+      # @return [Boolean] whether its leading edge is at the right
       def leads_right? = @curtain.leads == :right
 
       # @return [Float]
@@ -39,8 +40,10 @@ module EarnestFold
       # @return [Float]
       def height = @scale[@cut.finished]
 
+      # @return [Numeric] in the drawing's units
       def left = @place.left
 
+      # @return [Numeric] in the drawing's units
       def top = @place.top
 
       # @param distance [Reckoning::Length] from the leading edge

@@ -7,7 +7,7 @@ module EarnestFold
     class DiaryWeek
       # `from` and `to` are minutes of the working day.
       Block = Reckoning::Value.define(:date, :from, :to, :bench, :job, :words, :says, :href, :late)
-      WIDTH, LEFT, TOP, LANE = 1180, 92, 30, 44
+      WIDTH, LEFT, TOP, LANE = 1180, 92, 36, 44
       COLOURS = %w[#d3dcc6 #d9cfe0 #f0dcb4 #cbdbe3 #e6cfc4 #d8d8c0 #c9dcd4 #e4d3d9].freeze
       # About how wide a letter is.
       LETTER = 6.6
@@ -62,7 +62,7 @@ module EarnestFold
       def ground
         @days.each_with_index do |date, index|
           @svg.rect(LEFT + index * @day, TOP - 4, @day, @tall, class: index.even? ? "day" : "day other")
-          @svg.text(LEFT + index * @day + 6, 18, Words.date(date, :in_week), class: "label")
+          @svg.text(LEFT + index * @day + 6, 23, Words.date(date, :in_week), class: "label")
         end
         Reckoning::Diary::BENCHES.each do |bench|
           @svg.text(4, @tops[bench] + 26, Words.say("benches.#{bench}"), class: "label")

@@ -8,10 +8,14 @@ module EarnestFold
 
       module_function
 
+      # A dimension line with a tick at either end.
+      # @param css [String] its class
       def across(svg, x1, x2, y, css: "dim")
         svg.path(["M", x1, y, "H", x2, "M", x1, y - TICK, "V", y + TICK, "M", x2, y - TICK, "V", y + TICK], class: css)
       end
 
+      # A dimension line with a tick at either end.
+      # @param css [String] its class
       def down(svg, x, y1, y2, css: "dim")
         svg.path(["M", x, y1, "V", y2, "M", x - TICK, y1, "H", x + TICK, "M", x - TICK, y2, "H", x + TICK], class: css)
       end

@@ -144,15 +144,20 @@ module EarnestFold
         )
       end
 
+      # What both edges are called needs so much in a line, as large as a phone shows it.
+      BOTH_EDGES = 230
+      private_constant :BOTH_EDGES
+
       def edges
         aside = @scale[@reckoning.treatment.making.side.depth] + 7
+        apart = (width - aside * 2 < BOTH_EDGES) ? 22 : 0
         {
           leads_right? => Words.say("drawings.leading_edge"),
           !leads_right? => Words.say("drawings.return_edge")
-        }.each do |at_right, words|
+        }.each_with_index do |(at_right, words), line|
           @svg.text(
             at_right ? left + width - aside : left + aside,
-            top + @scale[@cut.top] + 18,
+            top + @scale[@cut.top] + 18 + line * apart,
             words,
             class: "edge",
             text_anchor: at_right ? "end" : "start"

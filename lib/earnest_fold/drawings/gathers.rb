@@ -5,8 +5,7 @@ module EarnestFold
     # A gathered heading to scale: in elevation with its hooks, and the frill that puffs up above it.
     class Gathers
       R = Reckoning
-      WIDTH, HEIGHT = 700, 210
-      SIDE = 46
+      WIDTH, HEIGHT, SIDE, TOP = 700, 216, 46, 72
       # No frill is drawn higher.
       MOST_FRILL = 60
       # One gather takes about this much of the heading as it hangs.
@@ -56,13 +55,13 @@ module EarnestFold
       def gathers = [(@curtain.finished_width / GATHER).round, 2].max
 
       # Where the top edge is drawn.
-      def top = 66 + @frill
+      def top = TOP + @frill
 
       # Puffed between the gathers: its fold is never pressed.
       def frill
         step = width / gathers
         puffs = Array.new(gathers) { ["q", step / 2, -10, step, 0] }
-        @svg.path(["M", left, top, "V", 66, *puffs.flatten, "V", top, "Z"], fill: @colour, class: "cloth")
+        @svg.path(["M", left, top, "V", TOP, *puffs.flatten, "V", top, "Z"], fill: @colour, class: "cloth")
       end
 
       def elevation
@@ -76,7 +75,7 @@ module EarnestFold
 
       # Each hook with its running distance, as many as can be read.
       def hooks
-        every = [(46.0 / [step, 1].max).ceil, 1].max
+        every = [(HeadingMarks.apart(@unit) / [step, 1].max.to_f).ceil, 1].max
         @svg.path(
           @hooks.flat_map { |mark| ["M", x(mark.at), top - 8, "V", top + 14, "q", 0, 5, 4, 5, "q", 4, 0, 4, -5] },
           class: "hook"
@@ -86,13 +85,13 @@ module EarnestFold
           next unless (index % every).zero? || index == @hooks.size - 1
           next if index != @hooks.size - 1 && @hooks.size - 1 - index < every
 
-          @svg.line(at, 44, at, 54, class: "dim")
-          @svg.text(at, 38, mark.at.zero? ? "0" : Words.length(mark.at, @unit), class: "figure", text_anchor: "middle")
+          @svg.line(at, 50, at, 60, class: "dim")
+          @svg.text(at, 44, mark.at.zero? ? "0" : Words.length(mark.at, @unit), class: "figure", text_anchor: "middle")
         end
         words = [Words.say("drawings.return_edge"), Words.say("drawings.leading_edge")]
         words.reverse! unless leads_right?
-        @svg.text(left, 14, words.first, class: "edge", text_anchor: "start")
-        @svg.text(left + width, 14, words.last, class: "edge", text_anchor: "end")
+        @svg.text(left, 19, words.first, class: "edge", text_anchor: "start")
+        @svg.text(left + width, 19, words.last, class: "edge", text_anchor: "end")
       end
 
       def step = (@hooks.size > 1) ? width / (@hooks.size - 1) : width

@@ -7,8 +7,12 @@ module EarnestFold
     # the marks are.
     class HeadingMarks
       WIDTH, HEIGHT, SIDE, TOP, DEEP = 700, 232, 46, 84, 96
-      # So far apart two distances can be read on a phone too; a fraction takes more.
       APART, APART_IN_INCHES = 52, 68
+      private_constant :APART, :APART_IN_INCHES
+
+      # @param unit [Reckoning::Unit]
+      # @return [Integer] so far apart two distances can be read on a phone too; a fraction takes more
+      def self.apart(unit) = unit.inches? ? APART_IN_INCHES : APART
 
       # @param heading [Reckoning::Heading]
       # @param curtain [Reckoning::Curtain]
@@ -100,13 +104,13 @@ module EarnestFold
         end
       end
 
-      def apart?(one, other) = (one - other).abs >= (@unit.inches? ? APART_IN_INCHES : APART)
+      def apart?(one, other) = (one - other).abs >= HeadingMarks.apart(@unit)
 
       def edges
         words = [Words.say("drawings.return_edge"), Words.say("drawings.leading_edge")]
         words.reverse! unless leads_right?
-        @svg.text(left, 16, words.first, class: "edge", text_anchor: "start")
-        @svg.text(left + width, 16, words.last, class: "edge", text_anchor: "end")
+        @svg.text(left, 19, words.first, class: "edge", text_anchor: "start")
+        @svg.text(left + width, 19, words.last, class: "edge", text_anchor: "end")
         @svg.text(
           left,
           TOP + DEEP + 44,

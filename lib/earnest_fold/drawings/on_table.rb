@@ -168,7 +168,7 @@ module EarnestFold
         @svg.line(left - 10, at, left + width + 10, at, class: "step-line")
         x, anchor = index.even? ? [left + width + 16, "start"] : [left - 16, "end"]
         @svg.text(x, at - 3, Words.say("work_figures.#{name}"), class: "edge", text_anchor: anchor)
-        @svg.text(x, at + 14, Words.length(figure(name), @unit), class: "figure", text_anchor: anchor)
+        @svg.text(x, at + 20, Words.length(figure(name), @unit), class: "figure", text_anchor: anchor)
       end
 
       def seam(at)

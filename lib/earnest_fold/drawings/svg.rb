@@ -31,19 +31,27 @@ module EarnestFold
         @parts = []
       end
 
+      # What has no extent is drawn as nothing.
+      # @param attributes [Hash] of the element
       def rect(x, y, width, height, **attributes) =
         element("rect", x: x, y: y, width: [width, 0].max, height: [height, 0].max, **attributes)
 
+      # @param attributes [Hash] of the element
       def line(x1, y1, x2, y2, **attributes) = element("line", x1: x1, y1: y1, x2: x2, y2: y2, **attributes)
 
+      # @param parts [Array<String, Numeric>] commands and numbers
+      # @param attributes [Hash] of the element
       def path(parts, **attributes) = element("path", d: commands(parts), **attributes)
 
       # @param parts [Array<Numeric, String>] letters and figures of a path
       # @return [String] to stand among the parts of another: what is drawn many times is written once
       def commands(parts) = parts.map { |part| part.is_a?(Numeric) ? number(part) : part }.join(" ")
 
+      # @param attributes [Hash] of the element
       def circle(cx, cy, radius, **attributes) = element("circle", cx: cx, cy: cy, r: radius, **attributes)
 
+      # @param words [String] escaped here; a fraction is set smaller
+      # @param attributes [Hash] of the element
       def text(x, y, words, **attributes)
         fitted = escape(words).gsub(FRACTION, '<tspan class="fraction">\0</tspan>')
         @parts << "<text#{attributes_text(x: x, y: y, **attributes)}>#{fitted}</text>"

@@ -17,8 +17,10 @@ module EarnestFold
 
       # What the class of an alteration answers.
       module Kind
+        # @return [String] its name in documents
         def kind = self::KIND
 
+        # @return [Fields] that are its own
         def fields = self::FIELDS
 
         # @return [Fields] with its name, and those of the curtain itself; what both ask is asked as the kind asks it
@@ -27,6 +29,7 @@ module EarnestFold
             Fields.new(**fields.declared, **OwnCurtain::FIELDS.declared.except(*fields.names)) + ALTERATION_NAME
         end
 
+        # @return [Hash] one as a document has it, in millimetres
         def example = self::EXAMPLE
 
         # @return [Integer] its place where one is chosen: what is asked for most comes first
@@ -47,6 +50,7 @@ module EarnestFold
         end
       end
 
+      # @return [String] its name in documents
       def kind = self.class.kind
 
       # @return [Boolean] whether it makes something shorter
@@ -205,6 +209,11 @@ module EarnestFold
       def hem_too_deep(hem, at) =
         (hem.depth >= from_the_top) ? [stop("hem_deeper_than_cloth", at, depth: hem.depth, length: from_the_top)] : []
 
+      # @param name [Symbol]
+      # @param deed [Symbol] what is done there
+      # @param at [Length] its running distance
+      # @param from [Symbol] the made edge that this runs from
+      # @return [AlterLine]
       def line(name, deed, at, from = :top) = AlterLine.new(name: name, deed: deed, at: at, from: from)
     end
 
@@ -223,6 +232,7 @@ module EarnestFold
       #   new
       def stops = (found = contradictions).empty? ? alteration.checks : found
 
+      # @return [Boolean] whether there is more than one to be alike
       def pair? = curtain.curtains > 1
 
       # @return [Length]

@@ -35,13 +35,16 @@ module EarnestFold
 
       # What the class of a heading answers.
       module Kind
+        # @return [String] its name in documents
         def kind = self::KIND
 
+        # @return [Fields] that are its own
         def fields = self::FIELDS
 
         # @return [Fields] with its name
         def all_fields = @all_fields ||= fields + HEADING_NAME
 
+        # @return [Hash] one as a document has it, in millimetres
         def example = self::EXAMPLE
 
         # @return [Array<String>] what of the support it is reckoned with, as fields of the treatment
@@ -64,12 +67,16 @@ module EarnestFold
           (Tape::FILLS.keys & fields.names.map(&:to_s)) + [tape_pitch].compact.map(&:to_s)
         end
 
+        # @param values [Hash] as FIELDS read them
+        # @param problems [Problems]
+        # @return [Heading, nil] nil where its figures contradict each other
         def build(values, _problems) = new(**values)
       end
 
       # No curtain has more pleats.
       MOST_PLEATS = 2000
 
+      # @return [String] its name in documents
       def kind = self.class.kind
 
       # @param span [Span]
@@ -83,6 +90,8 @@ module EarnestFold
       def needed_expression(span) = [span.finished_width, "×", asked]
 
       # @return [Rational] the fullness asked
+      #
+      #   treatment.heading.asked # => (2/1)
       def asked = fullness.ratio
 
       # @return [Boolean] whether what the tape dictates has to be reached and is kept to
@@ -280,6 +289,8 @@ module EarnestFold
       def fold_depth(task, figures) = Folds.depth(task.flat, task.span.finished_width, folds(task, figures))
 
       # @return [Symbol] :hook where it hangs from hooks or rings, :pole where it goes round the pole itself
+      #
+      #   treatment.heading.bears_on # => :hook
       def bears_on = :hook
 
       # @return [Boolean] whether it is slid onto its pole or rod, which comes off its brackets for it

@@ -135,18 +135,22 @@ module EarnestFold
           .reject { |_, remarks| remarks.empty? }
       end
 
+      # @return [Array<Rule>] those that speak at steps
       def at_work = @at_work ||= by_code.select(&:touching).freeze
 
       # @return [Array<Rule>] those that speak at the station and haven't been answered, in the order of their codes
       def speaking(station, answers) = by_code.select { |rule| rule.speaks?(station, answers) }
 
       def by_code = @by_code ||= Rules.sort_by(&:code).freeze
+      private_class_method :by_code
 
       def in_order(remarks) = remarks.sort_by.with_index { |remark, index| [MANNERS.index(remark.manner), index] }
+      private_class_method :in_order
 
       def remark(rule, data)
         Remark.new(code: rule.code, station: rule.stations.first, manner: rule.manner, data: data) if data
       end
+      private_class_method :remark
     end
   end
 end

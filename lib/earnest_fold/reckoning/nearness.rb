@@ -93,6 +93,7 @@ module EarnestFold
       end
 
       def none?(treatment, path) = Figure.read(treatment, path.split(".")[0..-2]).kind == "none"
+      private_class_method :none?
     end
   end
 end

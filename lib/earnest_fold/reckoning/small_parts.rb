@@ -9,15 +9,20 @@ module EarnestFold
 
       # What the class of a small part answers.
       module Kind
+        # @return [String] its name in documents
         def kind = self::KIND
 
+        # @return [Fields] that are its own
         def fields = self::FIELDS
 
         # @return [Fields] that a part is kept by
         def all_fields = fields
 
+        # @return [Hash] one as a document has it, in millimetres
         def example = self::EXAMPLE
 
+        # @param values [Hash] as FIELDS read them
+        # @return [SmallPart]
         def build(values, _problems) = new(**values)
       end
 

@@ -60,6 +60,8 @@ module EarnestFold
       def name_device(account, print, device) =
         Store.guard { devices(account).where(session_id: print).update(device: device) }
 
+      # @param print [String] of the device's session
+      # @return [Integer] 0 where it was ended before
       def end_device(account, print) = Store.guard { devices(account).where(session_id: print).delete }
 
       # @return [Integer, nil]

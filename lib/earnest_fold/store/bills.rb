@@ -21,6 +21,8 @@ module EarnestFold
 
       # One that went out, among all others: `open` is what of a job's last invoice isn't paid by now, nil elsewhere.
       Listed = Reckoning::Value.define(:bill, :title, :open)
+      # One that somebody asks for by its number.
+      Numbered = Reckoning::Value.define(:job_id, :title, :kind, :number)
       MOST_LISTED = 60
       # What was paid on a job so far.
       PAID = Sequel.lit(
@@ -44,6 +46,20 @@ module EarnestFold
             open = row[:last_of_job] ? Reckoning::Money.read((row[:gross] - row[:paid]).to_s("F")) : nil
             Listed.new(bill: paper(row), title: row[:title], open: open)
           end
+        end
+      end
+
+      # @param number [Integer]
+      # @return [Array<Numbered>] the papers of that number, one of each kind at most
+      def numbered(number)
+        Store.guard do
+          @workroom
+            .rows(:papers)
+            .join(:jobs, workroom_id: @workroom.id, id: :job_id)
+            .where(number: number)
+            .order(:kind)
+            .select_map([:job_id, :title, :kind])
+            .map { |job, title, kind| Numbered.new(job_id: job, title: title, kind: kind, number: number) }
         end
       end
 

@@ -6,34 +6,26 @@ module EarnestFold
     class Cloths
       MOST_FOUND = 200
       COLUMNS = [:id, Records.text(:spec, :spec), :colour, :version].freeze
-      private_constant :COLUMNS
+      # Of as many workrooms as are at work, in the state that they were last.
+      KNOWN = Remembered.new(20)
+      private_constant :COLUMNS, :KNOWN
 
       def initialize(workroom)
         @workroom = workroom
       end
 
-      # @return [Array<Records::Cloth>] by name
-      def all
-        Store.guard do
-          rows =
-            Store.prepared(:all_cloths, workroom: @workroom.id) do
-              Store.db[:cloths]
-                .where(workroom_id: :$workroom)
-                .select(*COLUMNS)
-                .order(Sequel.lit("lower(spec->>'name')"), :id)
-            end
-          rows.map { |row| record(row) }
-        end
-      end
+      # @return [Array<Records::Cloth>] by name; read once while nothing changes, however many there are
+      def all = Store.guard { KNOWN.fetch([@workroom.id, as_they_are]) { read.freeze } }
 
       # @param words [String]
-      # @return [Array<Records::Cloth>] those whose name has the words in it, by name
+      # @return [Array<Records::Cloth>] those whose name has each of the words in it, by name
       def find_words(words)
         Store.guard do
           rows = @workroom.rows(:cloths)
-          rows
-            .select(*COLUMNS)
-            .where(Sequel.ilike(Sequel.lit("spec->>'name'"), "%#{rows.escape_like(words)}%"))
+          Records.each_word(words)
+            .reduce(rows.select(*COLUMNS)) { |those, word|
+              those.where(Sequel.ilike(Sequel.lit("spec->>'name'"), "%#{rows.escape_like(word)}%"))
+            }
             .order(Sequel.lit("lower(spec->>'name')"), :id)
             .limit(MOST_FOUND)
             .map { |row| record(row) }
@@ -69,6 +61,26 @@ module EarnestFold
         )
 
       private
+
+      # @return [String, nil] which state of each row this is
+      def as_they_are
+        states = Store.prepared(:cloth_states, workroom: @workroom.id) do
+          each_row = "string_agg(concat_ws('.', id, xmin, ctid), ' ' ORDER BY id)"
+          Store.db[:cloths].where(workroom_id: :$workroom).select(Sequel.lit(each_row).as(:written))
+        end
+        states.first[:written]
+      end
+
+      def read
+        rows =
+          Store.prepared(:all_cloths, workroom: @workroom.id) do
+            Store.db[:cloths]
+              .where(workroom_id: :$workroom)
+              .select(*COLUMNS)
+              .order(Sequel.lit("lower(spec->>'name')"), :id)
+          end
+        rows.map { |row| record(row) }
+      end
 
       def record(row)
         read = Records.read(row[:spec])

@@ -172,7 +172,7 @@ module EarnestFold
         digits = words.gsub(/[\s\/().+-]/, "")
         return having(rows, digits) if digits.match?(/\A\d{4,}\z/)
 
-        words.downcase.split.first(8).reduce(rows) { |those, word| having(those, word) }
+        Records.each_word(words).reduce(rows) { |those, word| having(those, word) }
       end
 
       def having(those, word)

@@ -87,11 +87,7 @@ module EarnestFold
       def load(reset: false, whole: false, today: Date.today)
         @today = today
         @workroom.transaction do
-          [:papers, :jobs, :customers, :cloths, :tapes, :people, :rule_sets].each do |one|
-            @workroom.rows(one).delete if reset
-          end
-          @workroom.rows(:paper_numbers).delete if reset
-          Store.db[:accounts].where(Sequel.like(:login, "%#{AT}")).delete if reset
+          take_away if reset
           next false unless [:jobs, :cloths].all? { |table| @workroom.rows(table).empty? }
 
           furnish(whole)
@@ -99,7 +95,18 @@ module EarnestFold
         end
       end
 
+      # Everything that is there, and whatever the house decided.
+      EVERYTHING = %i[papers jobs customers cloths tapes people rule_sets paper_numbers supply told_wrong].freeze
+      private_constant :EVERYTHING
+
       private
+
+      def take_away
+        EVERYTHING.each { |table| @workroom.rows(table).delete }
+        Store.db[:accounts].where(Sequel.like(:login, "%#{AT}")).delete
+        begun = %i[unit rules on_hand].to_h { |column| [column, Sequel.lit("DEFAULT")] }
+        Store.db[:workrooms].where(id: @workroom.id).update(**begun, version: Sequel[:version] + 1)
+      end
 
       def furnish(whole)
         cloths = Bolts::ALL.transform_values { |spec, colour| @workroom.cloths.create(spec, colour: colour).to_s }

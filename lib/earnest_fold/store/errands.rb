@@ -21,6 +21,7 @@ module EarnestFold
         # @return [Boolean] whether it is still to come
         def live? = LIVE.include?(state)
 
+        # @return [Boolean] whether it was done, and not given up
         def done? = state == "done"
       end
       COLUMNS = Errand.members
@@ -92,6 +93,9 @@ module EarnestFold
       # @return [Boolean] whether anybody still waits for it
       def wanted?(id) = Store.guard { one(id).where(state: "running").count } == 1
 
+      # How far it is; said of one that was stopped, nothing is kept.
+      # @param parts [Integer]
+      # @param of [Integer]
       def tell(id, parts, of) = Store.guard { one(id).where(state: "running").update(parts: parts, of: of) }
 
       # @param made [String, nil] the paper

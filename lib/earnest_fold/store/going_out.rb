@@ -26,6 +26,7 @@ module EarnestFold
         end
       end
 
+      # @param id [Integer]
       def sent(id) = ended(id, state: "sent", why: "")
 
       # It didn't go: tried again later, or given up.

@@ -6,7 +6,10 @@ module EarnestFold
     class House
       # As it is read: `rules` are the core's, `sets` the {RuleSet}s in their order, `on_hand` counts and lengths by
       # part, `tapes` the {Records::Tape}s by name. `state` stands for all of it: whatever changes, it is another one.
-      Record = Reckoning::Value.define(:name, :unit, :rules, :stored, :on_hand, :version, :sets, :tapes, :state) do
+      # `unread` names the rules that can't be read as they are kept, and stand as they begin.
+      Record = Reckoning::Value.define(
+        :name, :unit, :rules, :unread, :stored, :on_hand, :version, :sets, :tapes, :state
+      ) do
         # @param id [String, Integer, nil]
         # @return [Records::Tape, nil]
         def tape(id) = id && tapes.find { |one| one.id.to_s == id.to_s }
@@ -127,6 +130,7 @@ module EarnestFold
       def made(rows)
         first = rows.first
         stored = Records.parsed(first[:rules])
+        rules, unread = Reckoning::HouseRules.as_far_as_read(stored, Reckoning::Units::CM)
         sets = rows.map do |one|
           RuleSet.new(
             id: one[:set_id],
@@ -138,7 +142,8 @@ module EarnestFold
         Record.new(
           name: first[:name],
           unit: first[:unit],
-          rules: Reckoning::HouseRules.read(stored, Reckoning::Units::CM),
+          rules: rules,
+          unread: unread.freeze,
           stored: stored,
           on_hand: Records.parsed(first[:on_hand]),
           version: first[:version],

@@ -109,16 +109,13 @@ module EarnestFold
       end
 
       # @param words [String]
-      # @return [Array<Array(Integer, String, String)>] jobs whose title, rooms or windows have the words in them: id,
-      #   title, and where they were found
+      # @return [Array<Array(Integer, String, String)>] jobs that have each of the words in their title, or at one of
+      #   their windows: id, title, and where they were found
       def find_words(words)
         Store.guard do
           jobs = @workroom.rows(:jobs).left_join(:windows, workroom_id: @workroom.id, job_id: Sequel[:jobs][:id])
-          found =
-            %i[jobs windows].map { |table| Sequel.like(Sequel[table][:words], "%#{jobs.escape_like(words.downcase)}%") }
-              .reduce(:|)
-          jobs
-            .where(found)
+          Records.each_word(words)
+            .reduce(jobs) { |those, word| those.where(having(jobs.escape_like(word))) }
             .order(Sequel[:jobs][:title], Sequel[:windows][:position])
             .limit(MOST_LISTED)
             .select_map([Sequel[:jobs][:id], :title, :room, :name])
@@ -238,6 +235,9 @@ module EarnestFold
       end
 
       private
+
+      def having(word) =
+        Sequel.|(*%i[jobs windows].map { |table| Sequel.like(Sequel[table][:words], "%#{word}%") })
 
       def whole(ids) = joined(@workroom.rows(:jobs).where(Sequel[:jobs][:id] => ids))
 

@@ -19,8 +19,10 @@ module EarnestFold
       Letter = Reckoning::Value.define(
         :id, :job_id, :paper_id, :slip_id, :sort, *TEXTS, :house, :state, :tries, :why, :version, :by, :at, :ended_at
       ) do
+        # @return [Boolean] whether it may still be changed
         def draft? = state == "draft"
 
+        # @return [Boolean] whether it couldn't be handed over
         def failed? = state == "failed"
       end
 

@@ -20,6 +20,7 @@ module EarnestFold
       Order = Reckoning::Value.define(
         :id, :job_id, :cloth_id, :number, :wanted, :told, :told_at, :state, :tries, :why, :by, :at, :ended_at
       ) do
+        # @return [Boolean] whether it couldn't be handed over
         def failed? = state == "failed"
 
         # @return [Boolean] whether it comes to nothing
@@ -39,6 +40,7 @@ module EarnestFold
       end
       # What came with one delivery note.
       Delivery = Reckoning::Value.define(:id, :order_id, :note, :told, :state, :by, :at) do
+        # @return [Boolean] whether nobody has taken it onto the shelf or sent it back
         def waiting? = state == "waiting"
       end
 

@@ -28,6 +28,7 @@ module EarnestFold
       # @return [Boolean] whether it may be asked now
       def open?(name) = of(name).then { |one| one.open && !one.resting }
 
+      # @param name [String] of what is outside
       def answered(name) =
         kept(name, answered_at: Sequel::CURRENT_TIMESTAMP, failures: 0, why: "")
 

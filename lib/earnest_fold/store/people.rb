@@ -87,6 +87,7 @@ module EarnestFold
         key
       end
 
+      # The address of somebody's calendar opens nothing from now on.
       def take_calendar(id) = Store.guard { rows.where(id: id).update(calendar_print: nil) }
 
       # @return [Boolean] whether their calendar has an address

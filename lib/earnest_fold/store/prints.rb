@@ -11,6 +11,7 @@ module EarnestFold
       MOST = 20
       # `about` what it is of, in words.
       Print = Reckoning::Value.define(:id, :about, :state, :tries, :why, :by, :at, :ended_at) do
+        # @return [Boolean] whether the printer didn't take it
         def failed? = state == "failed"
       end
 

@@ -39,6 +39,7 @@ module EarnestFold
 
       # A piece on the shelf. `piece` is the core's; `reserved` what plans at the table have set aside of it.
       Piece = Reckoning::Value.define(:id, :cloth_id, :spec, :piece, :parent_id, :used_up, :version, :reserved) do
+        # @return [String] that is written on it
         def label = piece.label
 
         # @param job_id [Integer, nil]
@@ -97,6 +98,13 @@ module EarnestFold
       # @param text [String] a JSON column as text
       # @return [Object] plain, frozen Ruby values
       def self.parsed(text) = read(text).values
+
+      # Nobody finds by more.
+      MOST_WORDS = 8
+
+      # @param text [String] as somebody types what they look for
+      # @return [Array<String>] the words that have to be there, in small letters
+      def self.each_word(text) = text.downcase.split.first(MOST_WORDS)
 
       # @param table [Symbol]
       # @return [Sequel::SQL::AliasedExpression] `written`: which state of a row this is, as any change makes another

@@ -9,6 +9,9 @@ module EarnestFold
 
       C = Reckoning::Cutting
       MOST_EVENTS = 200
+      MOST_FOUND = 20
+      # A piece as it is found by what is written on it; `cloth` is that one's name.
+      Found = Reckoning::Value.define(:id, :label, :cloth)
       COLUMNS = [:id, :cloth_id, :label, Records.text(:spec, :spec), :parent_id, :used_up, :version].freeze
       READ = Remembered.new(1000)
       private_constant :COLUMNS, :READ
@@ -19,8 +22,9 @@ module EarnestFold
 
       # @param cloths [Array<Integer>, nil] of these cloths alone
       # @param used_up [Boolean] also those of which nothing is left
+      # @yieldparam piece [Hash] id and label of one that can't be read as it is kept: it harms itself alone
       # @return [Array<Records::Piece>] by cloth and label
-      def all(cloths: nil, used_up: false)
+      def all(cloths: nil, used_up: false, &unread)
         Store.guard do
           rows =
             if cloths
@@ -30,7 +34,22 @@ module EarnestFold
             else
               Store.prepared(:pieces, workroom: @workroom.id) { pieces }
             end
-          records(used_up ? rows : rows.reject { |row| row[:used_up] })
+          records(used_up ? rows : rows.reject { |row| row[:used_up] }, unread || ->(_row) {})
+        end
+      end
+
+      # @param label [String] as somebody reads it off the cloth
+      # @return [Array<Found>] those whose label begins so
+      def labelled(label)
+        Store.guard do
+          rows = @workroom.rows(:pieces)
+          rows
+            .join(:cloths, workroom_id: @workroom.id, id: :cloth_id)
+            .where(Sequel.ilike(Sequel[:pieces][:label], "#{rows.escape_like(label)}%"))
+            .order(Sequel[:pieces][:label])
+            .limit(MOST_FOUND)
+            .select_map([Sequel[:pieces][:id], :label, Sequel.lit("cloths.spec->>'name'").as(:cloth)])
+            .map { |id, written, cloth| Found.new(id: id, label: written, cloth: cloth) }
         end
       end
 
@@ -254,10 +273,17 @@ module EarnestFold
       end
 
       # The takings and reservations of all of them in two questions.
-      def records(rows)
+      def records(rows, unread = nil)
         ids = rows.map { |row| row[:id] }
         takings, reserved = ids.empty? ? [{}, {}] : [takings_of(ids), reserved_of(ids)]
-        rows.map { |row| record(row, takings.fetch(row[:id], []), reserved.fetch(row[:id], [])) }
+        rows.filter_map do |row|
+          record(row, takings.fetch(row[:id], []), reserved.fetch(row[:id], []))
+        rescue Reckoning::Invalid
+          raise unless unread
+
+          unread.call(row.slice(:id, :label))
+          nil
+        end
       end
 
       def read(spec, label, takings)

@@ -6,11 +6,13 @@ module EarnestFold
     module ShownPapers
       # `paper` is the quote or the order, or `slip` the slip; `replaced` whether the job has a newer paper by now.
       Shown = Reckoning::Value.define(:workroom, :link_id, :paper, :slip, :replaced) do
+        # @return [String] the PDF
         def content = (paper || slip).content
 
         # @return [Bills::Answer, nil] what was answered last
         def answer = (paper || slip).answer
 
+        # @return [Time] when it was made
         def at = (paper || slip).at
 
         # @return [Boolean] whether it can still be answered here

@@ -13,6 +13,8 @@ module EarnestFold
       OF_HOUSE = %w[name unit rules on_hand version].freeze
       # Where anything is in these there is work in it.
       WORK = %i[jobs cloths customers papers tapes].freeze
+      # What goes outside by a queue, which stays where it was.
+      GOING = %i[letters orders].freeze
       # A table: its columns that are written (bytes apart), its key, and the tables that it names.
       Table = Reckoning::Value.define(:name, :columns, :bytes, :key, :names)
       # Rows as JSON, one a line, by table; and bytes by table, row and column.
@@ -56,6 +58,7 @@ module EarnestFold
         Store.db[:workrooms].where(id: @workroom.id).update(house(rows.house))
         tables.each { |table| put(table, rows) }
         accounts.each { |person| belongs(person) }
+        GOING.each { |table| left_behind(table) }
       rescue Sequel::DatabaseError => error
         raise if UNWRITTEN.any? { |kind| error.wrapped_exception.is_a?(kind) }
 
@@ -146,6 +149,12 @@ module EarnestFold
         Store.db.get(Sequel.lit(<<~SQL, table.name.to_s, table.name.to_s, last))
           setval(pg_get_serial_sequence(?, 'id'), greatest(nextval(pg_get_serial_sequence(?, 'id')), ?))
         SQL
+      end
+
+      # What still waited to go says so, instead of waiting for ever: nobody knows here whether it should still go.
+      def left_behind(table)
+        @workroom.rows(table).where(state: "waiting")
+          .update(state: "failed", why: "moved", ended_at: Sequel::CURRENT_TIMESTAMP)
       end
 
       # By their name the person that came; else they are added.

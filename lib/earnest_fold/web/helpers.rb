@@ -54,6 +54,14 @@ module EarnestFold
       # @return [Store::House::Record]
       def house = in_hand.house
 
+      # @return [Array<String>] what of the house's rules can't be read, by its name
+      def unread_rules
+        in_hand.unread.map do |path|
+          name, inner = path.split(".")
+          inner ? Words.say("books.#{name}.#{inner}", default: inner) : Words.say("house_fields.#{name}", default: name)
+        end
+      end
+
       # @return [WallClock]
       def clock = @clock ||= WallClock.new(house.rules.diary.zone)
 
@@ -178,6 +186,10 @@ module EarnestFold
       def wording = Words
 
       def say(key, **data) = Words.say(key, **data)
+
+      # @param unit [Reckoning::Unit]
+      # @return [String] the keys that a phone shows for a length: inches need a stroke and a space
+      def length_keys(unit) = unit.inches? ? "text" : "decimal"
 
       # @param length [Reckoning::Length]
       # @return [String] the figure, its fraction set small

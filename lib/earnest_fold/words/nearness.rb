@@ -50,9 +50,14 @@ module EarnestFold
         "#{amounts} #{way}"
       end
 
+      # @param number [Rational] millimetres, or a ratio
+      # @return [String]
       def amount(near, number, unit) =
         near.figure.fullness? ? Words.number(number) : Words.length(R::Length.mm(number), unit)
 
+      # @param outcome [Nearness::Outcome]
+      # @param part [Symbol] what is counted
+      # @return [Rational, Integer]
       def counted(outcome, part) =
         (part == :widths) ? outcome.reckoning.curtains.sum(&:widths) : outcome.summed(part)
 

@@ -12,6 +12,7 @@ module EarnestFold
         @work = work
       end
 
+      # @return [Array<String>] one for each curtain
       def hands = @work.hands
 
       # @return [Array<Told>] as it hung before, where nobody measured what it hangs from

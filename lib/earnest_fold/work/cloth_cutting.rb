@@ -34,6 +34,7 @@ module EarnestFold
         @maker = maker
       end
 
+      # @return [Cloth]
       def cloth = reckoned.cloth
 
       # @return [Integer] of the cloth

@@ -5,7 +5,7 @@ module EarnestFold
     # The diary made from the jobs that are in it: the steps that are left of each piece of work, in stretches on one
     # bench, and the hanging at the end; laid from this moment on.
     class Diary
-      include Remembers
+      include RemembersItself
 
       D = Reckoning::Diary
       HANGING = "hanging"
@@ -16,6 +16,7 @@ module EarnestFold
         # @return [String] of which work it is; hanging is the whole job's
         def whose = hanging? ? sheet.job.title : "#{entry.title}, #{sheet.job.title}"
 
+        # @return [Boolean] whether it is a visit, and not work at the bench
         def hanging? = steps.empty?
       end
       # A job's dates as they are kept.
@@ -42,8 +43,7 @@ module EarnestFold
       # @param now [Time]
       # @return [Diary] the same one as long as nothing has changed, and a quarter of an hour isn't over
       def self.of(workroom, house, now)
-        as_it_is = Memory.state([workroom.id, workroom.diary.versions, house.state, now.to_i / QUARTER])
-        Memory.fetch(as_it_is, [:diary]) do
+        Memory.whole([self, workroom.id, workroom.diary.versions, house.state, now.to_i / QUARTER]) do
           jobs, cloths = workroom.diary.jobs, workroom.cloths.all
           new(
             jobs.map { |job| Job.new(job, cloths, house).sound },
@@ -54,9 +54,6 @@ module EarnestFold
           )
         end
       end
-
-      # @return [Array] all that it was given
-      def made_of = [sheets.map(&:state), @done.to_a, @moves, @house, now]
 
       # @return [Reckoning::Diary::Plan]
       def plan = @plan ||= D::Plan.new(@jobs, rules, now.to_date, now: minutes_over)

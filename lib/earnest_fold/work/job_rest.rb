@@ -40,8 +40,10 @@ module EarnestFold
         def schema = {"type" => "string", "format" => "date-time"}
       end
 
+      # @return [Array] a field: a list of such records
       def self.listed(fields, most) = D.list(D.record(fields) { |values, _| values }.first, most: most)
 
+      # @return [Array] a field: such a record
       def self.one(fields, default) = D.record(fields, default) { |values, _| values }
 
       AT = [MomentKind.new, R::Fields::REQUIRED].freeze

@@ -5,7 +5,7 @@ module EarnestFold
     # The logbook made from what was said at the bench: each piece of work with its steps, planned and in truth, its
     # drops as made, its batches and what was learnt.
     class Logbook
-      include Remembers
+      include RemembersItself
 
       M = Reckoning::MakingUp
       # A step with its minutes: planned, and in truth (nil where nobody timed it).
@@ -42,9 +42,7 @@ module EarnestFold
       # @param settled [Store::House::Record]
       # @return [Logbook] of everything, the same one as long as nothing has changed
       def self.whole(workroom, settled) =
-        Memory.fetch(Memory.state([workroom.id, workroom.logbook.versions, settled.state]), [:logbook]) do
-          of(workroom, settled)
-        end
+        Memory.whole([self, workroom.id, workroom.logbook.versions, settled.state]) { of(workroom, settled) }
 
       # @param workroom [Store::Workroom]
       # @param settled [Store::House::Record]
@@ -79,9 +77,6 @@ module EarnestFold
         end
         nil
       end
-
-      # @return [Array] all that it was given
-      def made_of = [@sheets.map(&:state), @said, @notes, @batches, @house]
 
       # @return [Array<KindOfStep>] in the order of how much time they took
       def kinds

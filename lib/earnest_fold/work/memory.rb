@@ -10,9 +10,12 @@ module EarnestFold
       # and its drawings a few, most else next to nothing. So many are kept of about eight hundred works.
       MOST = 10_000
       MOST_STATES = 4_000
+      # Of so many workrooms, or a few looks at one: nobody asks again for what it was before it changed.
+      MOST_WHOLE = 20
       MADE = Store::Remembered.new(MOST)
       STATES = Store::Remembered.new(MOST_STATES)
-      private_constant :MADE, :STATES
+      WHOLE = Store::Remembered.new(MOST_WHOLE)
+      private_constant :MADE, :STATES, :WHOLE
 
       module_function
 
@@ -25,8 +28,13 @@ module EarnestFold
       # @yieldreturn [Object] the thing, where it isn't there yet; false and nil are made again each time
       def fetch(state, name) = MADE.fetch([state, name]) { yield }
 
+      # What is made of a whole workroom is large, and another with its every change.
+      # @param made_of [Array] everything that it is made of, by its content
+      # @yieldreturn [Object] it, where it isn't there yet
+      def whole(made_of) = WHOLE.fetch(made_of) { yield }
+
       # Forgets everything: whatever is asked for next is made anew.
-      def clear = [MADE, STATES].each(&:clear)
+      def clear = [MADE, STATES, WHOLE].each(&:clear)
     end
   end
 end

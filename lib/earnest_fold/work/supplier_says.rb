@@ -13,8 +13,11 @@ module EarnestFold
       STATES = %w[received confirmed refused delivered].freeze
       MOST_CLOTHS, MOST_PIECES, MOST_DELIVERIES = 2000, 500, 50
 
+      # @return [Array] a field: a list of such records
       def self.listed(fields, most) = D.list(D.record(fields) { |values, _| values }.first, most: most)
 
+      # @param most [Integer] characters
+      # @return [Array] a field: a name that has to be there
       def self.named(most = CODE) = D.text(R::Fields::REQUIRED, least: 1, most: most)
 
       PRICE = R::FieldKinds::PriceKind.new

@@ -5,7 +5,7 @@ module EarnestFold
     # What a day begins with: what hands do next at each bench, what waits and for what, what is promised, and
     # the jobs that somebody is at.
     class Today
-      include Remembers
+      include RemembersItself
 
       # Looked at are so many jobs, those changed last.
       MOST = 24
@@ -26,8 +26,7 @@ module EarnestFold
       # @return [Today] the same one as long as nothing has changed that it is made from
       def self.of(workroom, diary)
         kept = workroom.kept
-        as_it_is = Memory.state([kept.id, kept.today.versions(MOST), workroom.house.state, diary.state])
-        Memory.fetch(as_it_is, [:today]) do
+        Memory.whole([self, kept.id, kept.today.versions(MOST), workroom.house.state, diary.state]) do
           sheets = workroom.at_work(MOST)
           new(sheets, diary, kept.bills.asked(sheets.map { |sheet| sheet.job.id }))
         end
@@ -44,9 +43,6 @@ module EarnestFold
       def initialize(sheets, diary, asked = [])
         @sheets, @diary, @asked = sheets, diary, asked
       end
-
-      # @return [Array] all that it was given
-      def made_of = [sheets.map(&:state), diary.state, @asked]
 
       # @return [Array<AtBench>] those at which there is something to do, in the order of what comes first
       def benches

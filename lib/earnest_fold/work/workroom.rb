@@ -17,6 +17,9 @@ module EarnestFold
       # @return [Store::House::Record] as it was when it was asked for first
       def house = @house ||= kept.house.read
 
+      # @return [Array<String>] the house's rules that can't be read, where anybody has asked for the house
+      def unread = @house ? @house.unread : []
+
       # @param id [Integer]
       # @return [Job] of which each work is known to be sound
       # @raise [Store::Missing]

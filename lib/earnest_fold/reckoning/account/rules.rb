@@ -47,11 +47,11 @@ module EarnestFold
             least: 1,
             most: 12
           ),
-          cloth_margin: Declare.number(20r, least: 0, most: 1000),
+          cloth_margin: Declare.percent(20r, least: 0, most: 1000),
           sundries: PRICE.call("4.50"),
           fitting: PRICE.call(25),
           travel: PRICE.call(0),
-          tax_percent: Declare.number(20r, least: 0, most: 100),
+          tax_percent: Declare.percent(20r, least: 0, most: 100),
           prices: Declare.choice(PRICES, "net", said: "books.prices"),
           round_to: PRICE.call("0.50"),
           rounding: Declare.choice(ROUNDINGS, "nearest", said: "books.roundings")

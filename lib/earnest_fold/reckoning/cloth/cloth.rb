@@ -18,6 +18,9 @@ module EarnestFold
         squared: Declare.flag(false)
       )
 
+      # @param values [Hash] as {Flaw::FIELDS} read them
+      # @param problems [Problems]
+      # @return [Flaw, nil] nil where it ends before it starts
       def self.flaw(values, problems)
         return problems.within(:to).add(:ends_before_it_starts) if values[:to] < values[:from]
 
@@ -92,7 +95,7 @@ module EarnestFold
         curls: Declare.flag(false),
         loose: Declare.flag(false),
         printed: Declare.flag(false),
-        shrink_percent: Declare.number(0r, least: 0, under: 50),
+        shrink_percent: Declare.percent(0r, least: 0, under: 50),
         square_off: Declare.length(Length::ZERO),
         mass: Declare.number(nil, least: 0, most: 100_000),
         price: [FieldKinds::PriceKind.new, nil],
@@ -112,6 +115,8 @@ module EarnestFold
         new(**values) unless problems.any?
       end
 
+      # @param pieces [Array<Piece>]
+      # @return [Array<Integer>] which of them have the id of one before
       def self.repeated_pieces(pieces)
         pieces.each_index.select { |index| pieces.first(index).any? { |piece| piece.id == pieces[index].id } }
       end
@@ -129,6 +134,8 @@ module EarnestFold
       def handed? = repeats? || horizontal_repeat.positive? || one_way
 
       # @return [Length] selvedge to selvedge, without either
+      #
+      #   cloth.usable_width # => 1380 mm
       def usable_width = width - selvedge * 2
 
       # @param length [Length]

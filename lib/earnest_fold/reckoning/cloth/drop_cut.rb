@@ -17,6 +17,8 @@ module EarnestFold
       end
 
       # @return [Length] finished drop and turnings, without the squaring: what is sewn and weighed
+      #
+      #   reckoning.drop_cut.made # => 2328 mm
       def made = finished + top + hem
 
       # @return [Length] up to whole repeats, for those who cut repeat by repeat
@@ -26,9 +28,13 @@ module EarnestFold
       def cut_length = (cloth.repeats? && !sideways) ? cut_drop.ceil_to(cloth.vertical_repeat) : cut_drop
 
       # @return [Length] from the cut's start down to the fold at the top
+      #
+      #   reckoning.drop_cut.top_fold # => 40 mm
       def top_fold = (squaring + top) / shrinking
 
       # @return [Length] from the cut's start down to the fold of the hem
+      #
+      #   reckoning.drop_cut.hem_fold # => 2168 mm
       def hem_fold = cut_drop - hem / shrinking
     end
   end

@@ -29,11 +29,16 @@ module EarnestFold
           shares: shares)
       end
 
+      # @param treatment [Treatment] one that is lined
+      # @return [Widths] what widths of the lining give
       def self.rule(treatment)
         lining = treatment.lining
         Widths.new(cloth: lining.cloth, seam: lining.seam || treatment.making.seam, side: lining.side_turn)
       end
 
+      # @param lining [Lining]
+      # @param drop [Length] the face's, finished
+      # @return [DropCut]
       def self.drop_cut(lining, drop)
         DropCut.new(
           cloth: lining.cloth,
@@ -45,13 +50,17 @@ module EarnestFold
         )
       end
 
+      # @param lining [Lining]
+      # @return [Boolean] whether its cloth runs along the track
       def self.sideways?(lining) = lining.run == "railroad"
 
+      # @return [Cloth]
       def cloth = lining.cloth
 
       # @return [Array<WidthCut>] its widths
       def cuts = WidthsToCut.new(cloth, false, shares).list
 
+      # @return [Boolean] whether its cloth runs along the track
       def sideways? = LiningCut.sideways?(lining)
 
       # @return [Integer] widths of cloth to cut; sideways, the number of linings
@@ -101,6 +110,7 @@ module EarnestFold
       # @return [Array<WidthCut>] its widths
       def cuts = WidthsToCut.new(cloth, false, shares).list
 
+      # @return [Integer] widths of cloth to cut
       def widths_total = cuts.size
 
       # @return [Boolean] an interlining always runs up the drop

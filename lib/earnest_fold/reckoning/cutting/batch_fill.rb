@@ -9,6 +9,7 @@ module EarnestFold
       class BatchFill
         # A way to cut a multiset: what it takes, and how it is shared out over the pieces so far.
         SoFar = Struct.new(:used, :pieces, :remnant, :share, :before) do
+          # @return [Array] the least is the best
           def rank = [used, pieces, -remnant]
         end
 

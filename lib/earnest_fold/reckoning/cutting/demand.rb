@@ -53,6 +53,7 @@ module EarnestFold
 
           up_the_drop(reckoning, reckoning.treatment.face, reckoning.cuts, reckoning.cut_drop, reckoning.pattern_start)
         end
+        private_class_method :face
 
         # Linings and interlinings each start on a repeat line.
         def inner(reckoning, made)
@@ -66,6 +67,7 @@ module EarnestFold
             Cut.new(treatment: reckoning.id, curtain: curtain.hand, number: 1, phase: nil, start: nil, length: length)
           end
         end
+        private_class_method :sideways
 
         def up_the_drop(reckoning, cloth, widths, length, start)
           starts = {"A" => start(cloth, start, "A"), "B" => start(cloth, start, "B")}
@@ -74,12 +76,14 @@ module EarnestFold
               phase: cloth.repeats? ? width.phase : nil, start: starts[width.phase])
           end
         end
+        private_class_method :up_the_drop
 
         def start(cloth, first, phase)
           return unless cloth.repeats?
 
           (phase == "B") ? (first + cloth.vertical_repeat / 2) % cloth.vertical_repeat : first
         end
+        private_class_method :start
       end
     end
   end

@@ -11,6 +11,7 @@ module EarnestFold
         MOST_TREATMENTS = 10
         # Treatments cut from the batches so far, with what they take.
         Outcome = Struct.new(:uncut, :used, :pieces, :remnant, :sets) do
+          # @return [Array] the least is the best
           def rank = [uncut, used, pieces, -remnant]
         end
 

@@ -37,6 +37,7 @@ module EarnestFold
 
         def remnants(cloth, piece) =
           clear(cloth, piece, piece.used, piece.length).map { |from, to| leftover(cloth, :remnant, piece, from, to) }
+        private_class_method :remnants
 
         def between(cloth, piece)
           starts = [Length::ZERO, *piece.placed.map(&:to)]
@@ -49,6 +50,7 @@ module EarnestFold
               end
             end
         end
+        private_class_method :between
 
         # A width that is slit for one curtain alone leaves its other half.
         def half_widths(cloth, piece, slit)
@@ -73,6 +75,7 @@ module EarnestFold
 
         def leftover(cloth, kind, piece, from, to) =
           Leftover.new(kind: kind, piece: piece.id, from: from, along: to - from, across: cloth.usable_width)
+        private_class_method :leftover
       end
     end
   end

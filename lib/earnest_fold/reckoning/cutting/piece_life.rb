@@ -7,6 +7,7 @@ module EarnestFold
       # (cut, but not as it was meant) or :offcut (a piece of its own now). `key` is whatever its keeper knows it by;
       # nil where it is new.
       Taking = Value.define(:kind, :from, :to, :key) do
+        # @return [Length]
         def length = to - from
       end
 

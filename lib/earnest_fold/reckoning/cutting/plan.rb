@@ -8,6 +8,7 @@ module EarnestFold
         # @return [Length] where the last cut ends
         def used = placed.empty? ? Length::ZERO : placed.last.to
 
+        # @return [Boolean] whether anything is cut of it
         def touched? = placed.any?
       end
 

@@ -98,6 +98,7 @@ module EarnestFold
           pieces.sum(Length::ZERO) { |made| [made.used - paid_lengths.fetch(made.id), Length::ZERO].max }
         end
 
+        # @return [Hash{String => Length}] by piece, up to where its cloth costs nothing more
         def paid_lengths = @paid_lengths ||= cloth.pieces.to_h { |piece| [piece.id, wishes.paid(piece)] }
 
         # @return [Array<Array(Integer, Integer)>] in order

@@ -5,6 +5,7 @@ module EarnestFold
     module Cutting
       # A stretch of a piece without flaws: which piece it belongs to, from where to where. Whole numbers.
       Stretch = Struct.new(:index, :piece, :from, :to) do
+        # @return [Integer]
         def room = to - from
       end
 

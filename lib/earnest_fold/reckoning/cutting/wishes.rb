@@ -5,6 +5,7 @@ module EarnestFold
     module Cutting
       # A cut that is to lie just there: on which piece, from where.
       Pin = Value.define(:piece, :cut, :from) do
+        # @return [Length] where it ends
         def to = from + cut.length
       end
 
@@ -19,6 +20,7 @@ module EarnestFold
         def self.of(pins: [], forbidden: [], preferred: [], batches: {}) =
           new(pins: pins, forbidden: forbidden, preferred: preferred, batches: batches)
 
+        # @return [Boolean] whether nothing is wished; what is bound by what is cut is no wish
         def none? = pins.empty? && forbidden.empty? && preferred.empty?
 
         # @return [Array<Pin>] on a piece, in order along it

@@ -5,6 +5,10 @@ module EarnestFold
     module Diary
       # Days of the week, each once: 1 is Monday.
       class WeekdaysKind < FieldKinds::CountListKind
+        # @param raw [Object] as a document has it
+        # @param unit [Unit]
+        # @param problems [Problems]
+        # @return [Array<Integer>, nil]
         def read(raw, unit, problems)
           days = super
           return days if days.nil? || days.include?(nil)

@@ -7,7 +7,10 @@ module EarnestFold
       class ClockKind < Value.define(:latest)
         include Kind
 
-        PATTERN = /\A([01]?\d|2[0-3])[:.]([0-5]\d)\z/
+        # "8:30", "8.30", "8h30", "830", "8", "8 am".
+        PATTERN = /\A(?<hour>\d{1,2})(?:\s*[:.h ]?\s*(?<minute>[0-5]\d)|h)?\s*(?:(?<half>[ap])\.?m\.?)?\z/i
+        # What an hour of either half of the day counts from: twelve comes before one.
+        HALVES = {"a" => 0, "p" => 12}.freeze
 
         def read(raw, _unit, problems)
           number = Exact.read(raw)
@@ -19,14 +22,28 @@ module EarnestFold
 
         def show(kept, _unit) = kept ? ClockKind.written(kept) : ""
 
-        def take(typed, _unit) = ClockKind.minute(typed) || typed
+        # What stands for a figure that nobody can read as a time: it must not be read as so many minutes.
+        NO_TIME = ""
 
-        # @param text [String] "8:30"
+        def take(typed, _unit) = ClockKind.minute(typed) || NO_TIME
+
+        # @param text [String] as people write it
         # @return [Integer, nil] minutes since midnight; nil for what is no time
+        #
+        #   FieldKinds::ClockKind.minute("8:30")    # => 510
+        #   FieldKinds::ClockKind.minute("1.30 pm") # => 810
         def self.minute(text)
-          match = PATTERN.match(text)
-          match && Integer(match[1], 10) * 60 + Integer(match[2], 10)
+          match = PATTERN.match(text.strip) or return
+          hour = hour_of(Integer(match[:hour], 10), match[:half]) or return
+          hour * 60 + match[:minute].to_i
         end
+
+        def self.hour_of(hour, half)
+          return (hour if hour < 24) unless half
+
+          hour % 12 + HALVES.fetch(half.downcase) if hour.between?(1, 12)
+        end
+        private_class_method :hour_of
 
         # @param minute [Integer] since midnight
         # @return [String]

@@ -20,6 +20,8 @@ module EarnestFold
 
         def keep(raw, _unit) = raw.to_i
 
+        def plain_number?(_unit) = true
+
         def schema = {"type" => "integer", "minimum" => least, "maximum" => most}
       end
     end

@@ -27,8 +27,14 @@ module EarnestFold
       # A distance at which something comes again.
       def pitch(default = REQUIRED) = length(default, least: :over_zero, finest: FINEST)
 
+      # @param bounds [Hash{Symbol => Rational}] over, least, under, most
       def number(default = REQUIRED, **bounds) = [FieldKinds::NumberKind.between(**bounds), default]
 
+      # @param bounds [Hash{Symbol => Rational}] over, least, under, most
+      def percent(default = REQUIRED, **bounds) = [FieldKinds::PercentKind.between(**bounds), default]
+
+      # @param least [Integer]
+      # @param most [Integer]
       def count(default = REQUIRED, least: 0, most: 1_000_000) =
         [FieldKinds::CountKind.new(least: least, most: most), default]
 
@@ -38,14 +44,22 @@ module EarnestFold
       # @param registry [Registry] whose names there are to choose from
       def name_of(registry, said:) = [FieldKinds::NameKind.new(registry: registry, said: said), REQUIRED]
 
+      # @param default [Boolean]
       def flag(default) = [FieldKinds::FlagKind.new, default]
 
+      # @param least [Integer] characters
+      # @param most [Integer] characters
       def text(default = "", least: 0, most: 200) = [FieldKinds::TextKind.new(least: least, most: most), default]
 
+      # A name by which others speak of the record.
       def id = text(REQUIRED, least: 1)
 
+      # A fullness has to be said, in any of its writings.
       def fullness = [FieldKinds::FullnessKind.new, REQUIRED]
 
+      # @param kind [FieldKinds::Kind] of each
+      # @param least [Integer]
+      # @param most [Integer]
       def list(kind, default = [].freeze, least: 0, most: 1000) =
         [FieldKinds::ListKind.new(kind: kind, least: least, most: most), default]
 
@@ -53,6 +67,7 @@ module EarnestFold
       def record(fields, default = REQUIRED, &build) =
         [FieldKinds::RecordKind.new(fields: fields, build: build), default]
 
+      # What is turned, by its kind and its depth.
       def allowance(default = Allowance::NONE)
         [FieldKinds::RecordKind.new(fields: ALLOWANCE, build: ->(values, _) { Allowance.new(**values) }), default]
       end

@@ -7,11 +7,19 @@ module EarnestFold
     module FieldKinds
       # The contract of a kind, with what most of them answer alike. Four forms of one field: as a document has it
       # (`raw`, where a plain number is in the document's unit), as it is kept (with its unit, as it was typed), as a
-      # person types it, and its value. A kind answers besides: `read(raw, unit, problems)`, the value, or nil and a
-      # problem (what is kept is read too), and `schema`, a JSON Schema object.
+      # person types it, and its value.
       module Kind
         # Nobody types a longer figure.
         LONGEST_TYPED = 60
+
+        # @!method read(raw, unit, problems)
+        #   @param raw [Object] as a document has it, or as it is kept
+        #   @param unit [Unit] of lengths that name none
+        #   @param problems [Problems] at the field's place
+        #   @return [Object, nil] its value, exact; nil and a problem where it is none
+
+        # @!method schema
+        #   @return [Hash] a JSON Schema object
 
         # @param kept [Object, nil]
         # @param unit [Unit] the one shown
@@ -53,6 +61,10 @@ module EarnestFold
 
         # @return [Integer] characters
         def longest = LONGEST_TYPED
+
+        # @param unit [Unit] the one shown
+        # @return [Boolean] whether what is typed is a plain number as a rule: without a sign, a stroke or a name
+        def plain_number?(_unit) = false
 
         # @return [Array<String>, nil] what there is to choose from, as it would be typed; nil where it is typed freely
         def words = nil
@@ -96,6 +108,8 @@ module EarnestFold
         }
       end
 
+      # @param field [Field]
+      # @return [Hash] a JSON Schema object: null too, where nothing need be said
       def self.field_schema(field)
         if field.default.nil? && !field.required?
           {"anyOf" => [field.kind.schema, {"type" => "null"}]}

@@ -8,11 +8,13 @@ module EarnestFold
     class Field < Value.define(:name, :kind, :default, :station, :start)
       def initialize(name:, kind:, default:, station: nil, start: nil) = super
 
+      # @return [Boolean] whether it has to be said
       def required? = default.equal?(Fields::REQUIRED)
 
       # @return [Boolean] whether a choice may be left open
       def may_be_open? = default.nil? && !required?
 
+      # @return [String] its name in documents
       def key = name.to_s
     end
 
@@ -45,6 +47,7 @@ module EarnestFold
         freeze
       end
 
+      # @yieldparam field [Field] in their order
       def each(&block) = @fields.each(&block)
 
       # @param other [Fields]

@@ -3,7 +3,8 @@
 module EarnestFold
   module Reckoning
     module FieldKinds
-      # Fullness in any of its three writings: "2.2" is a ratio, "220 %" in all, "+75 %" added.
+      # Fullness in any of its three writings: "2.2" is a ratio ("2½", "2.2 ×" and "2:1" too), "220 %" in all, "+75 %"
+      # added.
       class FullnessKind < Value.define
         include Kind
 
@@ -11,6 +12,8 @@ module EarnestFold
         PERCENT = NumberKind.between(over: 0, most: 10_000)
         ADDED = NumberKind.between(over: -100, most: 10_000)
         WRITINGS = {"ratio" => RATIO, "percent_total" => PERCENT, "percent_added" => ADDED}.freeze
+        PERCENTAGE = /\A(?<added>\+)?\s*(?<number>[\d.,]+)\s*(?:%|per\s?cent)\z/i
+        TIMES = /\A[x×]?\s*(?<ratio>.+?)\s*(?:[x×]|times|:\s*1|to\s+1)?\z/i
         # Nobody makes a curtain fuller.
         FULLEST = 10
 
@@ -32,9 +35,9 @@ module EarnestFold
         end
 
         def take(typed, _unit)
-          match = /\A(\+)?\s*([\d.,]+)\s*%\z/.match(typed) or return typed
+          match = PERCENTAGE.match(typed) or return Written.number(TIMES.match(typed)&.[](:ratio) || typed)
 
-          {match[1] ? "percent_added" : "percent_total" => match[2]}
+          {match[:added] ? "percent_added" : "percent_total" => match[:number]}
         end
 
         def keep(raw, unit) = each_writing(raw) { |number| RATIO.keep(number, unit) }

@@ -25,20 +25,23 @@ module EarnestFold
           length
         end
 
+        # @param raw [Object] as a document has it, or as it is kept
+        # @param unit [Unit] of one that names none
+        # @return [Length, nil] whatever its bounds; nil for what is none
         def exactly(raw, unit)
           return LengthReader.read(raw, unit) if raw.is_a?(String)
 
           (number = Exact.read(raw)) && Length.new(number * unit.size)
         end
 
-        # It stays as it was typed while it is shown in the unit it was typed in.
+        # It stays as it was typed while it is shown in the unit it was typed in; and so that it can be mended, where it
+        # can't be read.
         def show(kept, unit)
-          return "" unless kept
-
-          typed, named = kept.match(/\A(.+?) (mm|cm|in)\z/)&.captures
+          typed, named = kept.to_s.match(/\A(.+?) (mm|cm|in)\z/)&.captures
           return typed if named == unit.name && !LengthReader.unit_named?(typed)
 
-          LengthWriter.write(LengthReader.read(kept, unit), unit).tr("−", "-")
+          length = LengthReader.read(kept.to_s, unit)
+          length ? LengthWriter.write(length, unit).tr("−", "-") : kept.to_s
         end
 
         def take(typed, unit) = LengthReader.unit_named?(typed) ? typed : "#{typed} #{unit.name}"
@@ -48,10 +51,18 @@ module EarnestFold
 
         def kept_of(value) = "#{Exact.written(value.mm)} mm"
 
+        # What stands in metres may well have three decimals, and inches do behind a point.
+        MARKS = {"m" => "", "mm" => ".,", "cm" => ".,"}.freeze
+
         def doubt(kept, unit)
+          either = either_way(kept, unit) and return either
+
           length = sane && exactly(kept, unit)
           [:absurd, {given: length, most: sane}] if length && length.abs > sane && length.abs <= LONGEST
         end
+
+        # Inches need a stroke and a space, and what may lie on either side a sign.
+        def plain_number?(unit) = !unit.inches? && least != :any
 
         def schema
           number = {
@@ -65,6 +76,16 @@ module EarnestFold
               {"type" => "string", "minLength" => 1, "maxLength" => LengthReader::LONGEST_TEXT}
             ]
           }
+        end
+
+        private
+
+        # A figure that could not be meant with thousands is none of those.
+        def either_way(kept, unit)
+          text = kept.to_s
+          code, facts = Written.doubt(text, MARKS.fetch(text[/[a-z]+\z/] || unit.name, ","))
+          more = code && exactly(facts[:offer], unit)
+          [code, facts] if more && more.abs <= (sane || LONGEST)
         end
       end
     end

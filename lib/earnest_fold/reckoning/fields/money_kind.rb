@@ -15,9 +15,11 @@ module EarnestFold
           Money.read(raw.tr(",", "."))
         end
 
-        def take(typed, _unit) = typed.tr(",", ".")
+        def take(typed, _unit) = Written.money(typed)
 
         def kept_of(value) = value.to_s
+
+        def plain_number?(_unit) = true
 
         def schema = {"type" => "string", "pattern" => '^\d{1,9}([.,]\d{1,2})?$'}
       end

@@ -7,6 +7,7 @@ module EarnestFold
       NumberKind = Value.define(:over, :least, :under, :most) do
         include Kind
 
+        # @return [NumberKind] where a bound that isn't given is none
         def self.between(over: nil, least: nil, under: nil, most: nil) =
           new(over: over, least: least, under: under, most: most)
 
@@ -19,10 +20,16 @@ module EarnestFold
           number
         end
 
+        # @param number [Rational]
+        # @return [Boolean]
         def inside?(number)
           (over.nil? || number > over) && (least.nil? || number >= least) && (under.nil? || number < under) &&
             (most.nil? || number <= most)
         end
+
+        def take(typed, _unit) = Written.number(typed)
+
+        def doubt(kept, _unit) = Written.doubt(kept.to_s)
 
         def keep(raw, _unit) = Exact.written(raw)
 
@@ -30,6 +37,8 @@ module EarnestFold
 
         # To the hundredth, which is finer than anybody's habits.
         def kept_of(value) = LengthWriter.decimal((value * 100).round(half: :up), 2).sub(/\.?0+\z/, "")
+
+        def plain_number?(_unit) = true
 
         def schema
           {

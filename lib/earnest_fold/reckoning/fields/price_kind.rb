@@ -15,8 +15,14 @@ module EarnestFold
           Rational(raw.strip.tr(",", "."))
         end
 
+        def take(typed, _unit) = Written.money(typed)
+
+        def doubt(kept, _unit) = Written.doubt(Written.bare(kept.to_s))
+
         # To the hundredth, as prices are written.
         def kept_of(value) = LengthWriter.decimal((value * 100).round(half: :up), 2)
+
+        def plain_number?(_unit) = true
 
         def schema = {"type" => "string", "pattern" => '^\s*\d{1,9}([.,]\d{1,4})?\s*$'}
       end

@@ -17,9 +17,13 @@ module EarnestFold
           number
         end
 
+        def take(typed, _unit) = Written.number(typed)
+
         def keep(raw, _unit) = Exact.written(raw)
 
         def write(kept) = Exact.read(kept)
+
+        def plain_number?(_unit) = true
 
         def schema = {"type" => "number", "exclusiveMinimum" => 0, "maximum" => MOST, "multipleOf" => 1/2r}
       end

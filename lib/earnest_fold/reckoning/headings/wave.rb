@@ -106,6 +106,9 @@ module EarnestFold
         room.negative? || hook_pitch.mm**2 - glider_spacing.mm**2 > room.mm**2
       end
 
+      # @param values [Hash] as FIELDS read them
+      # @param problems [Problems]
+      # @return [Wave, nil] nil where its hooks stand closer than its gliders
       def self.build(values, problems)
         return problems.within(:hook_pitch).add(:pitch_under_spacing) if values[:hook_pitch] < values[:glider_spacing]
 

@@ -81,6 +81,32 @@ module EarnestFold
         new(**values)
       end
 
+      # Of what is kept: what of it can't be read stands as it begins, so that one figure doesn't shut the house.
+      # @param raw [Hash] plain values
+      # @param unit [Unit]
+      # @return [Array(HouseRules, Array<String>)] with the fields that can't be read: "account.tax_percent"
+      #
+      #   HouseRules.as_far_as_read({"table_length" => "long"}, Units::CM).last # => ["table_length"]
+      def self.as_far_as_read(raw, unit)
+        problems = Problems.new
+        values = FIELDS.read(raw, unit, problems)
+        return [new(**values), []] if values
+
+        unread = problems.to_a.map { |problem| field_at(problem.at, raw) }.uniq
+        [read(unread.reduce(raw) { |left, path| without(left, path) }, unit), unread]
+      end
+
+      def self.field_at(place, raw)
+        name, inner = place.split("/")[1, 2]
+        (inner && raw[name].is_a?(Hash)) ? "#{name}.#{inner}" : name
+      end
+
+      def self.without(raw, path)
+        name, inner = path.split(".")
+        inner ? raw.merge(name => raw[name].except(inner)) : raw.except(name)
+      end
+      private_class_method :field_at, :without
+
       # @param treatment [Treatment]
       # @return [Length] what one fold takes when the curtain is drawn back
       def fold(treatment)

@@ -10,12 +10,18 @@ module EarnestFold
       def chosen? = chosen
 
       # @return [Rational] the thinnest curtain's
+      #
+      #   Choices.of(reckoning).first.fullness # => (32/25)
       def fullness = reckoning.curtains.map(&:fullness).min
 
       # @return [Symbol] how its face cloth is sold
+      #
+      #   Choices.of(reckoning).first.sold_by # => :metre
       def sold_by = reckoning.treatment.face.sold_by
 
       # @return [Rational] widths of the widest curtain
+      #
+      #   Choices.of(reckoning).first.widths # => (1/1)
       def widths = reckoning.curtains.map(&:widths).max
     end
 
@@ -83,8 +89,10 @@ module EarnestFold
         values[:fullness] = heading.fullness if values&.key?(:fullness) && heading.respond_to?(:fullness)
         values && kind.build(values, problems)
       end
+      private_class_method :like
 
       def with_widths(treatment, widths) = treatment.with(making: treatment.making.with(widths: widths))
+      private_class_method :with_widths
 
       def varied(kind, name, treatment)
         problems = Problems.new
@@ -94,10 +102,15 @@ module EarnestFold
         made = TreatmentReckoning.new(treatment)
         choice(kind, name, made, chosen: false) unless kind == :widths && tape_too_wide?(made)
       end
+      private_class_method :varied
 
       # Widths that the tape stops at are none to choose.
       def tape_too_wide?(made) = made.checks.any? { |check| check.code == "widths_short" }
 
+      # @param kind [Symbol] in what it differs
+      # @param name [Object] how
+      # @param reckoning [TreatmentReckoning]
+      # @return [Choice] with its cloth ordered alone
       def choice(kind, name, reckoning, chosen:)
         made = ClothReckoning.of(reckoning.treatment.face, [reckoning])
         Choice.new(

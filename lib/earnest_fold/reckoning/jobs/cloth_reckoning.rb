@@ -32,6 +32,8 @@ module EarnestFold
       def length_to_order = endless.length_to_order
 
       # @return [Rational, nil] unrounded
+      #
+      #   ClothReckoning.of(cloth, [reckoning]).cost # => (962/5)
       def cost = cloth.cost(length_to_order)
 
       # @return [Cutting::Plan, nil] on the pieces there are; nil where there are none

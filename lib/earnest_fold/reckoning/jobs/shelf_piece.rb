@@ -36,6 +36,25 @@ module EarnestFold
           accepted: Declare.flag(false)
         )
 
+        # Nobody calls less a roll: a figure alone was meant in metres, or in yards.
+        SHORT_FOR_A_ROLL = {true => Length.inches(36), false => Length.mm(1000)}.freeze
+        OF_ROLL = %w[delivered measured].freeze
+
+        # What reads well and can hardly be meant.
+        # @param name [String] of a field
+        # @param typed [String] as a person typed it
+        # @param unit [Unit] of a length that names none
+        # @return [Array(Symbol, Hash), nil] the code of the doubt and its facts
+        #
+        #   Cutting::ShelfPiece.doubt("delivered", "25", Units::CM) # => [:short_for_a_roll_cm, {:given=>"25"}]
+        def self.doubt(name, typed, unit)
+          return if !OF_ROLL.include?(name) || LengthReader.unit_named?(typed)
+
+          length = LengthReader.read(typed, unit)
+          short = length&.positive? && length < SHORT_FOR_A_ROLL.fetch(unit.inches?)
+          short ? [:"short_for_a_roll_#{unit.name}", {given: typed}] : nil
+        end
+
         # @param raw [Hash] plain values
         # @param label [String]
         # @param takings [Array<Taking>] in order
@@ -57,6 +76,7 @@ module EarnestFold
             problems.within(index).add(:outside_the_piece) if flaw.to > length
           end
         end
+        private_class_method :misplaced
 
         # @return [Length] what the tape says, else what the paper says
         def length = life.length

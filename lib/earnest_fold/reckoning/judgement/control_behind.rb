@@ -17,6 +17,7 @@ module EarnestFold
 
         def self.stands_behind?(seen) =
           seen.treatment.wall.features.any? { |name, _| %i[cords control handle].include?(name) }
+        private_class_method :stands_behind?
       end
 
       register(ControlBehind)

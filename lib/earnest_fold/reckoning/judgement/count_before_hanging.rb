@@ -16,6 +16,7 @@ module EarnestFold
         end
 
         def self.hooks(seen) = seen.curtains.sum { |curtain| curtain.heading[:hooks] || curtain.heading[:rings] || 0 }
+        private_class_method :hooks
       end
 
       register(CountBeforeHanging)

@@ -23,11 +23,13 @@ module EarnestFold
         end
 
         def self.sort(part) = Sundries::BY_NAME.fetch(part.name)
+        private_class_method :sort
 
         def self.carried?(seen, part)
           there, needed = seen.treatment.support.carriers, seen.reckoning.carriers_needed
           sort(part).carried && there && needed && there >= needed
         end
+        private_class_method :carried?
       end
 
       register(HardwareFirst)

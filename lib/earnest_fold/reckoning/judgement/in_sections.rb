@@ -34,6 +34,7 @@ module EarnestFold
 
           {form: :wide, width: width, table: house.table_width} if width > house.table_width
         end
+        private_class_method :sections
       end
 
       register(InSections)

@@ -40,6 +40,7 @@ module EarnestFold
           if leftover.along.between?(house.offcut_least, Cutting::Uses::LONG)
             {along: leftover.along, across: leftover.across}
           end
+        private_class_method :kept
       end
 
       register(KeepOffcuts)

@@ -37,6 +37,7 @@ module EarnestFold
           at = Length.mm(figure.at(treatment))
           {form: form, figure: path, at: at, apart: Length.mm(edge.apart), more: edge.outcome.more(now, form)}
         end
+        private_class_method :near
 
         # A pleat more takes no cloth: only what hangs on the support's hardware is told.
         def told(treatment) = treatment.heading.dictates? ? TOLD : TOLD - %i[counts]

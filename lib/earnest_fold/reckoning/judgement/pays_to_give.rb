@@ -37,6 +37,7 @@ module EarnestFold
             sold_by: face.sold_by
           }.compact
         end
+        private_class_method :saved
       end
 
       register(PaysToGive)

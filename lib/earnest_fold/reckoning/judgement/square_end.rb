@@ -21,6 +21,7 @@ module EarnestFold
           else
             {form: :plain, square_off: cut.cloth.square_off}
           end
+        private_class_method :square
       end
 
       register(SquareEnd)

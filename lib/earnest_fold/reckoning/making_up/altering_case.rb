@@ -5,14 +5,19 @@ module EarnestFold
     module MakingUp
       # What the steps of an alteration are made from: the curtain that is altered, how, and the house's schools.
       AlteringCase = Value.define(:made, :house) do
+        # @return [Alteration]
         def alteration = made.alteration
 
+        # @return [OwnCurtain]
         def curtain = made.curtain
 
+        # @return [Array<String>] one for each curtain
         def hands = curtain.hands
 
+        # @return [Boolean] whether there is more than one to be alike
         def pair? = made.pair?
 
+        # @return [Array<AlterLine>]
         def lines = made.lines
 
         # @return [Array<Array(String, OwnCurtain)>] each with its name: they are alike
@@ -30,6 +35,7 @@ module EarnestFold
         # @return [Length]
         def as_it_came = alteration.as_it_came(curtain)
 
+        # @return [Boolean] whether its old hem is let down
         def let_down? = alteration.respond_to?(:let_down) && alteration.let_down
 
         # @return [Boolean] whether it can't lie on the table whole

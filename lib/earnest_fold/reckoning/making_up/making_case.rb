@@ -5,23 +5,31 @@ module EarnestFold
     module MakingUp
       # What steps are made from: a treatment reckoned, and what the house decides.
       MakingCase = Value.define(:reckoning, :house) do
+        # @return [Treatment]
         def treatment = reckoning.treatment
 
         # @return [MakingMethod] by which it is made
         def order_of_work = treatment.order_of_work
 
+        # @return [Heading]
         def heading = treatment.heading
 
+        # @return [Making]
         def making = treatment.making
 
+        # @return [Allowance]
         def hem = making.hem
 
+        # @return [Allowance]
         def side = making.side
 
+        # @return [Cloth]
         def face = treatment.face
 
+        # @return [Length] finished
         def drop = reckoning.finished_drop
 
+        # @return [Array<Curtain>] from left to right
         def curtains = reckoning.curtains
 
         # @return [Array<Array(String, Curtain)>] each with its name

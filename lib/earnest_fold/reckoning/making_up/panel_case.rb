@@ -6,6 +6,7 @@ module EarnestFold
       # What the steps of a heading are made from where it is put on a panel that came made: its sides and its hem are
       # there, and there is no cloth for anything beside it.
       PanelCase = Value.define(:made, :house) do
+        # @return [Heading] the new one
         def heading = made.alteration.heading
 
         # @return [OwnCurtain] as far as its cloth was asked
@@ -14,6 +15,7 @@ module EarnestFold
         # @return [Array<Array(String, Curtain)>] each with its name: they are alike
         def each_curtain = made.curtain.hands.map { |hand| [hand, made.alteration.headed] }
 
+        # @return [Array<Curtain>] from left to right
         def curtains = each_curtain.map(&:last)
 
         # @return [Boolean] whether there is more than one to be alike
@@ -38,8 +40,11 @@ module EarnestFold
       Panel = Value.define(:lining, :support)
       # What a panel has beside its heading: nothing but the length of what stiffens its top.
       PanelFigures = Value.define do
+        # @return [nil] there is no cloth for one
         def frill(_curtain) = nil
 
+        # @param curtain [Curtain]
+        # @return [Length] along its top
         def stiffening_length(curtain) = curtain.flat_width
       end
     end

@@ -64,9 +64,13 @@ module EarnestFold
         end
 
         # @return [Hash{String => Length}] to order of each cloth, by its id
+        #
+        #   Nearness::Outcome.new(reckoning).lengths # => {"plain"=>10400 mm}
         def lengths = @lengths ||= needed.to_h { |cloth, length| [cloth.id, cloth.to_order(length)] }
 
         # @return [Rational, nil] what all of it costs, unrounded; nil where a price is unknown
+        #
+        #   Nearness::Outcome.new(reckoning).cost # => (962/5)
         def cost
           costs = needed.keys.map { |cloth| cloth.cost(lengths.fetch(cloth.id)) }
           costs.sum unless costs.include?(nil)
@@ -100,8 +104,10 @@ module EarnestFold
             curtains.map { |curtain| ways(curtain) }
           ]
 
+        # @return [Treatment]
         def treatment = reckoning.treatment
 
+        # @return [Array<Curtain>]
         def curtains = reckoning.curtains
 
         private

@@ -113,16 +113,29 @@ module EarnestFold
       # @return [Length] the flat width that the cloth is cut for, whatever a bag's wrap came to
       def flat_cut_for(treatment) = cut_width - treatment.making.side.taken * 2
 
+      # @return [String] at which side it hangs
+      #
+      #   curtain.hand # => "left"
       def hand = span.hand
 
+      # @return [Symbol] at which side its leading edge is
+      #
+      #   curtain.leads # => :right
       def leads = span.leads
 
+      # @return [Length] as it hangs
+      #
+      #   curtain.finished_width # => 1000 mm
       def finished_width = span.finished_width
 
       # @return [Integer]
+      #
+      #   curtain.seams # => 1
       def seams = widths.ceil - 1
 
       # @return [Integer] one in each bottom corner and at the foot of each seam
+      #
+      #   curtain.weights # => 3
       def weights = 2 + seams
     end
   end

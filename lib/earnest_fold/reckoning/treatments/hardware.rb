@@ -36,6 +36,7 @@ module EarnestFold
           .select { |sort| sort.held_against && here[sort.name] }
           .map(&:name)
           .map { |name| Hardware.new(name: name, here: here[name], whole: whole[name], on_hand: on_hand[name]) }
+      private_class_method :counted
 
       # @param job [Array<TreatmentReckoning, AlterationOfJob>]
       # @return [Hash{Symbol => Integer, Length}] the sundries of all

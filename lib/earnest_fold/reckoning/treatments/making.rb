@@ -13,12 +13,14 @@ module EarnestFold
         seam: Declare.length(Length::ZERO),
         squaring: Declare.length(Length::ZERO),
         width_step: Declare.choice(STEPS.keys, "whole", said: "steps"),
-        accept_short_percent: Declare.number(0r, least: 0, under: 100),
+        accept_short_percent: Declare.percent(0r, least: 0, under: 100),
         widths: [FieldKinds::WidthsKind.new, nil],
         trim: Declare.choice(TRIMS, "full_widths", said: "trims")
       )
 
       # @return [Rational] 1 or 1/2
+      #
+      #   treatment.making.step # => (1/1)
       def step = STEPS.fetch(width_step)
     end
 
@@ -44,7 +46,7 @@ module EarnestFold
       top: Declare.length(Length::ZERO),
       hem: Declare.allowance,
       seam: Declare.length(nil),
-      accept_short_percent: Declare.number(0r, least: 0, under: 100),
+      accept_short_percent: Declare.percent(0r, least: 0, under: 100),
       run: Declare.choice(RUNS, "up_the_drop", said: "runs")
     )
 

@@ -80,6 +80,8 @@ module EarnestFold
       # @raise [KeyError]
       def fetch(name) = Kinds.fetch(name)
 
+      # @param treatment [Treatment]
+      # @return [Symbol] :unlined, :lined or :interlined
       def layers(treatment)
         return treatment.interlining ? :interlined : :lined if treatment.lining
 

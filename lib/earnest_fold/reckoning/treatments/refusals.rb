@@ -23,6 +23,7 @@ module EarnestFold
 
         problems.add(:nothing_hangs) unless treatment.finished_drop.positive?
       end
+      private_class_method :drop
 
       def face(treatment, problems)
         used_up(treatment.width_rule, problems.within(:making)) unless treatment.sideways?
@@ -30,6 +31,7 @@ module EarnestFold
 
         problems.within(:heading).add(:nothing_needed)
       end
+      private_class_method :face
 
       def lining(treatment, problems)
         lining = treatment.lining
@@ -37,6 +39,7 @@ module EarnestFold
         used_up(treatment.lining_rule, place, side: :side_turn) unless LiningCut.sideways?(lining)
         place.within(:lift).add(:nothing_hangs) unless (treatment.finished_drop - lining.lift).positive?
       end
+      private_class_method :lining
 
       # Selvedges, seams or side turnings that leave nothing of a width.
       def used_up(rule, problems, side: :side)
@@ -58,12 +61,14 @@ module EarnestFold
       end
 
       def few_widths?(treatment) = treatment.widths_needed.all? { |count| count <= MOST_WIDTHS }
+      private_class_method :few_widths?
 
       def too_many_pleats(curtains, problems)
         if curtains.any? { |curtain| curtain.heading.fetch(:pleats, 0) > Heading::MOST_PLEATS }
           problems.add(:too_many_pleats, most: Heading::MOST_PLEATS)
         end
       end
+      private_class_method :too_many_pleats
 
       # More than these, of whatever a heading counts, no drawing and no paper can show.
       MOST_MARKS = 2000
@@ -88,6 +93,7 @@ module EarnestFold
           problems.add(:too_many_widths, most: MOST_WIDTHS)
         end
       end
+      private_class_method :lining_targets
     end
   end
 end

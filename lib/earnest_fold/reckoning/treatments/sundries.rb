@@ -9,6 +9,7 @@ module EarnestFold
       # whether a job is held against that, whether hanging waits for it, whether it rides on the support, whose count
       # may be given with it, and whether it is made into the curtain, so that nobody carries it.
       class Sort < Value.define(:name, :measured, :kept, :held_against, :hangs, :carried, :sewn_in)
+        # @return [Sort] held against the job where a house keeps it
         def self.of(name, measured: false, kept: true, hangs: false, carried: false, sewn_in: false) =
           new(
             name: name,
@@ -95,6 +96,7 @@ module EarnestFold
       end
 
       def tying_back(reckoning) = (one = reckoning.tieback) ? {tiebacks: one.count, **one.fastened_by} : {}
+      private_class_method :tying_back
 
       # A stop at each end of each support where hooks end on it, and the cord that gliders ride on.
       def of_supports(treatment)

@@ -161,6 +161,8 @@ module EarnestFold
       def finished_drop = @once[:finished_drop] ||= ordered.finished_drop || measured_drop
 
       # @return [Length] the same as the window gives it, whatever was ordered
+      #
+      #   treatment.measured_drop # => 2128 mm
       def measured_drop = drop.shortest + drop.stand_up + drop.offset
 
       # @return [Array<Length>] the flat width that each of them is to have at least, in the order of {#spans}

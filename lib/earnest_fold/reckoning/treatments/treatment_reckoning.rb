@@ -26,21 +26,30 @@ module EarnestFold
         @interlining = treatment.interlining && InterliningCut.of(treatment, finished_drop, @curtains)
       end
 
+      # @return [String] the treatment's
       def id = treatment.id
 
       # @return [Array<WidthCut>] the face's widths
       def cuts = @cuts ||= face_cuts.freeze
 
       # @return [Length]
+      #
+      #   reckoning.finished_drop # => 2128 mm
       def finished_drop = drop_cut.finished
 
       # @return [Length]
+      #
+      #   reckoning.cut_drop # => 2328 mm
       def cut_drop = drop_cut.cut_drop
 
       # @return [Length]
+      #
+      #   reckoning.cut_length # => 2560 mm
       def cut_length = drop_cut.cut_length
 
       # @return [Integer] widths of face cloth to cut; sideways, the number of curtains
+      #
+      #   reckoning.widths_total # => 4
       def widths_total = cuts.size
 
       # @return [Array<Length>, nil] per curtain, where the face runs sideways
@@ -48,6 +57,8 @@ module EarnestFold
         treatment.sideways? ? curtains.map { |curtain| curtain.cut_width / treatment.face.after_shrinking } : nil
 
       # @return [Rational, nil] kilograms of the whole treatment; nil where a cloth's mass is unknown
+      #
+      #   reckoning.mass # => (79443/25000)
       def mass = defined?(@mass) ? @mass : @mass = masses
 
       # @param curtain [Curtain]
@@ -72,6 +83,8 @@ module EarnestFold
       def tape = treatment.tape
 
       # @return [Hash{Symbol => Integer, Length}] what it needs beside cloth ({Sundries})
+      #
+      #   reckoning.sundries # => {:weights=>6, :hooks=>28, :tape_length=>5380 mm}
       def sundries = @sundries ||= Sundries.of(self).freeze
 
       # @return [Tieback, nil] all that tie back its curtains
@@ -90,6 +103,8 @@ module EarnestFold
         treatment.heading.stiffened && curtain.flat_width - treatment.making.side.depth * 2
 
       # @return [Integer, nil] carriers that all its curtains need
+      #
+      #   reckoning.carriers_needed # => 28
       def carriers_needed
         counts = curtains.map { |curtain| treatment.heading.carriers(curtain.heading) }
         counts.sum unless counts.include?(nil)

@@ -35,6 +35,7 @@ module EarnestFold
         plain = text.strip.tr(",", ".").tr("\u2212", "-")
         Rational(plain) if plain.size <= MOST_DIGITS && plain.match?(/\A-?(\d+(\.\d+)?|\.\d+)\z/)
       end
+      private_class_method :from_text
 
       # BigDecimal, without naming it: the core stands on the standard library's own classes.
       def from_decimal(raw)

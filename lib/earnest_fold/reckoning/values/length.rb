@@ -42,10 +42,17 @@ module EarnestFold
       # @return [Length] as a person with that tape says it: a figure is itself ({Loosely})
       def on(_unit) = self
 
+      # @param other [Length]
+      # @return [Length]
+      # @raise [TypeError] for what is no length
       def +(other) = Length.new(@mm + Length.millimetres(other))
 
+      # @param other [Length]
+      # @return [Length]
+      # @raise [TypeError] for what is no length
       def -(other) = Length.new(@mm - Length.millimetres(other))
 
+      # @return [Length]
       def -@ = Length.new(-@mm)
 
       # @param number [Integer, Rational]
@@ -66,10 +73,13 @@ module EarnestFold
 
       def hash = [Length, @mm].hash
 
+      # @return [Boolean]
       def zero? = @mm.zero?
 
+      # @return [Boolean]
       def positive? = @mm.positive?
 
+      # @return [Boolean]
       def negative? = @mm.negative?
 
       # @return [Length] without its sign

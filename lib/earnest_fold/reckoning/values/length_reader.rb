@@ -2,8 +2,9 @@
 
 module EarnestFold
   module Reckoning
-    # Reads the lengths that people write: "93 1/2", "93½", "7' 9½\"", "7 ft 9 1/2 in", "2,36 m", "236 cm", "-1 1/4 in".
-    # Without a unit of its own a length is in the unit given. A comma is a decimal sign.
+    # Reads the lengths that people write: "93 1/2", "93½", "7' 9½\"", "7 ft 9 1/2 in", "2 1/2 yd", "2,36 m",
+    # "2 m 36", "236 cm", "-1 1/4 in". Without a unit of its own a length is in the unit given. A comma is a decimal
+    # sign.
     module LengthReader
       LONGEST_TEXT = 40
       FRACTIONS = {
@@ -23,8 +24,9 @@ module EarnestFold
         "⅙" => "1/6",
         "⅚" => "5/6"
       }.freeze
-      SIZES = {"mm" => 1r, "cm" => 10r, "m" => 1000r, "in" => 127/5r, "ft" => 1524/5r}.freeze
+      SIZES = {"mm" => 1r, "cm" => 10r, "m" => 1000r, "in" => 127/5r, "ft" => 1524/5r, "yd" => 4572/5r}.freeze
       SPELLINGS = {"inch" => "in", "inches" => "in", '"' => "in", "foot" => "ft", "feet" => "ft", "'" => "ft",
+                   "yds" => "yd", "yard" => "yd", "yards" => "yd",
                    "metre" => "m", "metres" => "m", "meter" => "m", "meters" => "m"}.freeze
       # As it is kept: nothing about it is to be tidied.
       TIDY = /\A-?\d+(?:\.\d+)?(?: [a-z]+)?\z/
@@ -32,9 +34,10 @@ module EarnestFold
       NUMBER = %r{\d+/\d+|\d+[ -]\s*\d+/\d+|\d+(?:[.,]\d+)?|[.,]\d+}
       NAMES = Regexp.union((SIZES.keys + SPELLINGS.keys).sort_by { |name| -name.size })
       SIMPLE = /\A(?<number>#{NUMBER})\s*(?<unit>#{NAMES})?\.?\z/
-      # Only pairs that people do write together: feet and inches, metres and centimetres.
+      # Only pairs that people do write together: feet and inches, metres and centimetres. Without their name
+      # centimetres are two figures, as they are said: "2 m 36", "1 m 05".
       FEET = /\A(?<feet>\d+(?:[.,]\d+)?)\s*(?:ft|foot|feet|')\.?\s*(?<inches>#{NUMBER})\s*(?:in|inch|inches|")?\.?\z/
-      METRES = /\A(?<metres>\d+)\s*m\s*(?<centimetres>\d+(?:[.,]\d+)?)\s*(?:cm)\z/
+      METRES = /\A(?<metres>\d+)\s*m\s*(?:(?<centimetres>\d+(?:[.,]\d+)?)\s*cm|(?<centimetres>\d\d(?:[.,]\d+)?))\z/
 
       module_function
 
@@ -57,6 +60,10 @@ module EarnestFold
       #   LengthReader.unit_named?("93 in") # => true
       def unit_named?(text) = tidy(text).match?(/[a-z"']/)
 
+      # @param text [String]
+      # @return [String] the same in the signs, spaces and small letters that it is read by
+      #
+      #   LengthReader.tidy("7′ 9½″") # => "7' 9 1/2\""
       def tidy(text)
         return text if TIDY.match?(text)
 
@@ -75,10 +82,13 @@ module EarnestFold
           sum(scale(match[:metres], SIZES["m"]), scale(match[:centimetres], SIZES["cm"]))
         end
       end
+      private_class_method :magnitude
 
       def scale(text, size) = (value = number(text)) && value * size
+      private_class_method :scale
 
       def sum(one, other) = one && other && one + other
+      private_class_method :sum
 
       # @return [Rational, nil] nil for a fraction over nothing
       def number(text)

@@ -35,7 +35,13 @@ module EarnestFold
       end
 
       def metric(steps, decimals) = steps.negative? ? "−#{decimal(-steps, decimals)}" : decimal(steps, decimals)
+      private_class_method :metric
 
+      # @param steps [Integer] not under zero
+      # @param places [Integer] behind the point
+      # @return [String]
+      #
+      #   LengthWriter.decimal(2365, 1) # => "236.5"
       def decimal(steps, places)
         return steps.to_s if places.zero?
 

@@ -37,10 +37,17 @@ module EarnestFold
         freeze
       end
 
+      # @param other [Money]
+      # @return [Money]
+      # @raise [TypeError] for what is no money
       def +(other) = Money.new(hundredths + Money.hundredths_of(other))
 
+      # @param other [Money]
+      # @return [Money]
+      # @raise [TypeError] for what is no money
       def -(other) = Money.new(hundredths - Money.hundredths_of(other))
 
+      # @return [Money]
       def -@ = Money.new(-hundredths)
 
       # @param number [Integer, Rational]
@@ -48,6 +55,8 @@ module EarnestFold
       def *(other) = Money.of(to_r * other)
 
       # @return [Rational]
+      #
+      #   Money.of(41475/1000r).to_r # => (1037/25)
       def to_r = Rational(hundredths, 100)
 
       # @param step [Money] over zero
@@ -76,11 +85,15 @@ module EarnestFold
 
       def hash = [Money, hundredths].hash
 
+      # @return [Boolean]
       def zero? = hundredths.zero?
 
+      # @return [Boolean]
       def negative? = hundredths.negative?
 
       # @return [String] as it is written and kept: "-41.50"
+      #
+      #   Money.of(41475/1000r).to_s # => "41.48"
       def to_s = format("%s%d.%02d", negative? ? "-" : "", *hundredths.abs.divmod(100))
       alias_method :inspect, :to_s
 

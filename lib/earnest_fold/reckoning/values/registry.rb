@@ -46,6 +46,7 @@ module EarnestFold
       # @return [Array<String>]
       def names = @kinds.keys
 
+      # @yieldparam kind [Object] in the order of their files
       def each(&block) = @kinds.each_value(&block)
     end
   end

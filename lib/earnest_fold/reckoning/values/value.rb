@@ -37,6 +37,8 @@ module EarnestFold
       # @return [Value] a copy with some members changed
       def with(**changes) = changes.empty? ? self : self.class.new(**to_h, **changes)
 
+      # @param names [Array<Symbol>, nil] that a pattern asks for; nil for all
+      # @return [Hash{Symbol => Object}]
       def deconstruct_keys(names) = names ? to_h.slice(*names) : to_h
 
       def ==(other) = other.instance_of?(self.class) && other.to_h == to_h

@@ -76,10 +76,12 @@ module EarnestFold
       end
 
       def below_the_pole(drop, support) = support.diameter && support.diameter + drop.points.ring_drop
+      private_class_method :below_the_pole
 
       def pole_upper_side?(drop, support) =
         drop.measured_from == "pole_upper_side" ||
           (drop.measured_from == "support_top" && %w[pole rod].include?(support.kind))
+      private_class_method :pole_upper_side?
     end
   end
 end

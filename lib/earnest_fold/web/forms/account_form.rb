@@ -15,7 +15,7 @@ module EarnestFold
         NAMES = (FIELDS.names.map(&:to_s) + NEW).freeze
         # What is typed anew each time: nothing of it stands there.
         TYPED = (NEW + PAID).freeze
-        AMOUNT = /\A-?\d{1,9}([.,]\d{1,2})?\z/
+        AMOUNT = /\A-?\d{1,9}(\.\d{1,2})?\z/
         LONGEST = 80
         # @return [Hash] as it is to be kept
         attr_reader :account
@@ -45,6 +45,9 @@ module EarnestFold
 
         def field(name) = FIELDS.fetch(name.to_sym)
 
+        # What is added may be taken off again: its amount has a sign.
+        def plain?(name) = !TYPED.include?(name) && super
+
         private
 
         # What the house asks where nothing is said of this job.
@@ -65,10 +68,12 @@ module EarnestFold
           left = there.reject { |one| one.equal?(gone) }
           name, sum = fields.map { |typed| said(typed).to_s }
           return left if name.empty? && sum.empty?
+
+          sum = R::FieldKinds::Written.money(sum)
           return refuse(fields.first, :missing) || left if name.empty? || name.size > LONGEST
           return refuse(fields.last, :not_money) || left unless sum.match?(AMOUNT)
 
-          left + [yield(name, R::Money.read(sum.tr(",", ".")).to_s)]
+          left + [yield(name, R::Money.read(sum).to_s)]
         end
       end
     end

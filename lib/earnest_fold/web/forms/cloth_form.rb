@@ -39,7 +39,7 @@ module EarnestFold
         def field(name) = (name == "order_step") ? SoldBy.field : R::Cloth::FIELDS.fetch(name.to_sym)
 
         # @return [Symbol] :metre or :yard
-        def sold_now = SoldBy.of(@stored)
+        def sold_now = @sold_now ||= SoldBy.of(@stored)
 
         private
 

@@ -27,6 +27,10 @@ module EarnestFold
         # @return [String] what is kept of a field, as a person reads it
         def shown(name) = kind(name).show(kept(name), unit_of(name))
 
+        # @param name [String]
+        # @return [Boolean] whether a plain number is typed there as a rule
+        def plain?(name) = kind(name).plain_number?(unit_of(name))
+
         # @return [Boolean] whether everything typed can be taken
         def valid? = problems.empty? && clashes.empty?
 

@@ -38,6 +38,8 @@ module EarnestFold
 
         def called(name) = Words.say("piece_fields.#{name}")
 
+        def doubt(name, value) = R::Cutting::ShelfPiece.doubt(name, said(name), @unit) || super
+
         def labelled(label)
           typed = anew?("label") ? said("label") : label
           refuse("label", :missing) if typed.empty?

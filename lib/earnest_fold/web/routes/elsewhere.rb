@@ -11,10 +11,7 @@ module EarnestFold
 
         def find
           words = params["q"].to_s.strip[0, 80]
-          return page(:find, Screens::Find.new(words, [], [], [])) if words.empty?
-
-          found = [workroom.jobs, workroom.cloths].map { |all| all.find_words(words) }
-          page(:find, Screens::Find.new(words, *found, workroom.customers.list(words: words)))
+          page(:find, Screens::Find.new(words, **(words.empty? ? {} : found(words))))
         end
 
         # A label's code: whether they may see what it opens is asked there.
@@ -23,6 +20,24 @@ module EarnestFold
         end
 
         def keys = page(:keys, Screens::Keys.new)
+
+        private
+
+        def found(words)
+          {
+            jobs: workroom.jobs.find_words(words),
+            customers: workroom.customers.list(words: words),
+            cloths: workroom.cloths.find_words(words),
+            pieces: workroom.shelf.labelled(words),
+            papers: papers(words)
+          }
+        end
+
+        # Whoever sees the books finds a paper by its number, with or without what it is called.
+        def papers(words)
+          number = words[/\A(?:\p{L}+ )?(\d{1,9})\z/, 1]
+          (number && may?(Access::BOOKS)) ? workroom.bills.numbered(Integer(number, 10)) : []
+        end
       end
     end
   end

@@ -21,7 +21,9 @@ module EarnestFold
         post Paths.piece(":piece", "used-up"), :use_up
 
         def all(status: 200, problems: [])
-          shown = Screens::Shelf.new(workroom.shelf.all, workroom.cloths.all, workroom_unit, problems: problems)
+          unread = []
+          pieces = workroom.shelf.all { |piece| unread << piece }
+          shown = Screens::Shelf.new(pieces, workroom.cloths.all, workroom_unit, problems: problems, unread: unread)
           page(:shelf, shown, status: status)
         end
 

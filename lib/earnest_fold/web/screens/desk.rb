@@ -208,7 +208,8 @@ module EarnestFold
             problem: problem ? Words.field_problem(problem, unit) : trouble_at(path),
             offer: problem&.data&.[](:offer)&.then { |meant| declared.kind.show(meant, unit) },
             stop: stops[path]&.then { |check| Words.check(check, unit) },
-            taken: taken_beside(declared)
+            taken: taken_beside(declared),
+            plain: declared.kind.plain_number?(unit)
           )
         end
 

@@ -5,14 +5,14 @@ module EarnestFold
     module Screens
       # One field as a view shows it: what stands in it, what it is called, and what is wrong with it.
       Field = Reckoning::Value.define(
-        :path, :label, :text, :problem, :hint, :options, :rule, :now, :offer, :stop, :taken, :most
+        :path, :label, :text, :problem, :hint, :options, :rule, :now, :offer, :stop, :taken, :most, :plain
       ) do
         # `now` is what stands in the store, where that may be something else than what is shown; `offer` what was
         # perhaps meant; `stop` what can't be made for as long as it says what it says; `taken` what it is taken as
-        # while nobody says anything; `most` how many letters it takes.
+        # while nobody says anything; `most` how many letters it takes; `plain` whether that is a plain number.
         def self.of(
           path:, label:, text:, problem: nil, hint: nil, options: nil, rule: nil, now: text, offer: nil, stop: nil,
-          taken: nil, most: Reckoning::FieldKinds::Kind::LONGEST_TYPED
+          taken: nil, most: Reckoning::FieldKinds::Kind::LONGEST_TYPED, plain: false
         )
           new(
             path: path,
@@ -26,7 +26,8 @@ module EarnestFold
             offer: offer,
             stop: stop,
             taken: taken,
-            most: most
+            most: most,
+            plain: plain
           )
         end
 
@@ -42,6 +43,7 @@ module EarnestFold
             text: form.text(name),
             now: form.shown(name),
             options: options,
+            plain: form.plain?(name),
             problem: problem && Words.field_problem(problem, unit)
           )
         end

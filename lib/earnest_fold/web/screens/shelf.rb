@@ -7,14 +7,15 @@ module EarnestFold
       class Shelf
         include PiecesShown
 
-        attr_reader :unit, :problems
+        attr_reader :unit, :problems, :unread
 
         # @param records [Array<Store::Records::Piece>]
         # @param cloths [Array<Store::Records::Cloth>]
         # @param unit [Reckoning::Unit]
         # @param problems [Array<String>] of a list that could not be taken in
-        def initialize(records, cloths, unit, problems: [])
-          @records, @cloths, @unit, @problems = records, cloths, unit, problems
+        # @param unread [Array<Hash>] id and label of pieces that can't be read as they are kept
+        def initialize(records, cloths, unit, problems: [], unread: [])
+          @records, @cloths, @unit, @problems, @unread = records, cloths, unit, problems, unread
         end
 
         # @return [Array<String>] what a list that is brought in may say, in its order

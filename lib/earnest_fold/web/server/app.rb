@@ -68,6 +68,7 @@ module EarnestFold
         builder.use Metrics
         builder.use Rack::Deflater, include: COMPRESSED, sync: false
         builder.use Files, File.join(EarnestFold.root, "public")
+        builder.use Compressed, COMPRESSED
         builder.use Limits if settings.limited
         builder.use Door
         super

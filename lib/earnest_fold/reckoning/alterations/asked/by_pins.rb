@@ -16,6 +16,9 @@ module EarnestFold
 
       # How one is made of what was said.
       module Pinning
+        # @param values [Hash] as FIELDS read them
+        # @param problems [Problems]
+        # @return [Alteration, nil] nil where neither length nor pins were said, or nothing would hang
         def build(values, problems)
           wanted = values[:wanted_length] || by_pins(values)
           return problems.within(:wanted_length).add(:missing) unless wanted

@@ -10,6 +10,9 @@ module EarnestFold
 
       # How one is made of what was said.
       module Hemming
+        # @param values [Hash] as FIELDS read them
+        # @param problems [Problems]
+        # @return [Alteration, nil] nil where neither hem is known
         def build(values, problems)
           hem = values[:hem] || values[:existing_hem]
           return problems.within(:existing_hem).add(:missing) if values[:hem].nil? && hem.taken.zero?

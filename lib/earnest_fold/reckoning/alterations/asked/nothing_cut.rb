@@ -26,6 +26,9 @@ module EarnestFold
 
       # How one is made of what was said.
       module AsItCame
+        # @param values [Hash] as FIELDS read them
+        # @param problems [Problems]
+        # @return [Alteration, nil] nil where nothing would be left to hang
         def build(values, problems)
           unless (values[:existing_length] - values[:stand_up]).positive?
             return problems.within(:stand_up).add(:nothing_hangs)
@@ -37,11 +40,13 @@ module EarnestFold
 
       def self.included(kind) = kind.extend(AsItCame)
 
+      # @return [Boolean] whether it stays as it came
       def cuts_nothing? = true
 
       # @return [Length] as it hangs, from the point that lengths are measured from
       def wanted_length = existing_length - stand_up
 
+      # @return [Array<Line>] none: nothing is measured off
       def from_the_top_line = []
     end
   end

@@ -13,6 +13,7 @@ module EarnestFold
         top_stiffening: Declare.length(nil, least: :over_zero)
       ).freeze
 
+      # @return [Length] what the new top takes
       def new_top = top_allowance
 
       # @return [Boolean] whether a rod goes through it

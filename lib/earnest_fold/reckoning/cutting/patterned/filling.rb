@@ -7,8 +7,10 @@ module EarnestFold
         # One way to cut a piece from its beginning to its last cut: at which of its places, how far that goes, what
         # it costs, and what it yields (row and count, see {Wanted}). As a window it leaves nothing else open.
         Filling = Struct.new(:piece, :places, :spent, :cost, :yields) do
+          # @return [Boolean] whether the piece may be left alone
           def alone? = false
 
+          # @return [Boolean] whether anything may be cut of it
           def used? = true
 
           # @param other [Filling]

@@ -29,6 +29,7 @@ module EarnestFold
             @next_of = next_places(kinds.size)
           end
 
+          # @return [Integer] how many places there are
           def size = @starts.size
 
           # @param ended [Integer] where the last cut ends

@@ -6,6 +6,7 @@ module EarnestFold
       module Patterned
         # A whole plan: how each piece that is used is cut, and what was chosen for each treatment.
         Found = Struct.new(:fillings, :wanted) do
+          # @return [Integer] what is cut, and what is left uncut
           def cost = fillings.sum(&:cost) + wanted.cost
         end
 

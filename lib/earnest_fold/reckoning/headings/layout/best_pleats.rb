@@ -14,6 +14,8 @@ module EarnestFold
         (millimetres > max.mm) ? (millimetres - max.mm) / target.mm : 0r
       end
 
+      # @param length [Length]
+      # @return [Boolean]
       def include?(length) = length.between?(min, max)
 
       # @return [Array<Length>] the values at which the penalty's course turns

@@ -18,8 +18,12 @@ module EarnestFold
       # @return [Length] what is left between the flat parts, as it hangs
       def between(span) = span.finished_width - ends(span)
 
+      # @param span [Span]
+      # @return [Length] the flat width that the fullness asks for, its ends as they are
       def needed(span) = between(span) * asked + ends(span)
 
+      # @param span [Span]
+      # @return [Array] how {#needed} came about
       def needed_expression(span)
         ["(", span.finished_width, *minus_ends(span), ")", "×", asked, *plus_ends(span)]
       end
@@ -27,6 +31,8 @@ module EarnestFold
       # Where nothing is left between the ends there is nothing to be full.
       def made_fullness(task) = between(task.span).zero? ? 0r : (task.flat - ends(task.span)) / between(task.span)
 
+      # @param task [HeadingTask]
+      # @return [Array] how {#made_fullness} came about
       def made_expression(task)
         ["(", task.flat, *minus_ends(task.span), ")", "÷", "(", task.span.finished_width, *minus_ends(task.span), ")"]
       end

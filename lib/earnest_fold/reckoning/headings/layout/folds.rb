@@ -43,6 +43,7 @@ module EarnestFold
         root = Integer.sqrt(number)
         (root * root == number) ? root : root + 1
       end
+      private_class_method :ceiling_root
     end
   end
 end

@@ -15,6 +15,7 @@ module EarnestFold
       Bound = Struct.new(:index, :value)
       # A way to place the seams: lower and upper bounds, the seams that show, and the largest difference it takes.
       Division = Struct.new(:lower, :upper, :shown, :largest) do
+        # @return [Array] the least is the best
         def rank = [shown.size, largest]
       end
 

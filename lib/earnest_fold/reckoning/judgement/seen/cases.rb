@@ -7,11 +7,13 @@ module EarnestFold
     # small parts held against what is on hand, nil where nobody holds any; `cutting` the cut that is about to be
     # made, nil away from the table.
     JudgementCase = Value.define(:treatment, :reckoning, :behind, :house, :counted, :cutting) do
+      # @return [Heading]
       def heading = treatment.heading
 
       # @return [Boolean] whether there is a lining
       def lined? = !treatment.lining.nil?
 
+      # @return [Array<Curtain>] none before there is a cloth
       def curtains = reckoning ? reckoning.curtains : []
 
       # @return [Boolean] whether there is more than one curtain to be alike
@@ -69,11 +71,13 @@ module EarnestFold
     # An alteration looked at by the judgement. `noted` is whether anything was noted of the curtains as they came in;
     # `priced` what the alteration comes to ({Account::Priced}), nil away from the Account.
     AlterCase = Value.define(:made, :house, :noted, :priced) do
+      # @return [Alteration]
       def alteration = made.alteration
 
       # @return [Heading] what it hangs by, where that was said
       def heading = alteration.respond_to?(:heading) ? alteration.heading : Unsaid::HEADING
 
+      # @return [OwnCurtain]
       def curtain = made.curtain
 
       # @return [Material, nil] the customer's own cloth, as far as it was asked; nil for what is none

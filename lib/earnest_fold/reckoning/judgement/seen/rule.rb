@@ -13,10 +13,14 @@ module EarnestFold
       # Which operations a rule looks at: any of its deeds, at any of its edges, on any of its layers, by hand or by
       # machine, on a material that is so; nil is any.
       Touching = Value.define(:deeds, :edges, :layers, :by, :of) do
+        # @param operation [MakingUp::Operation]
+        # @return [Boolean] whether it is looked at
         def match?(operation) =
           deeds.include?(operation.deed) && any?(edges, operation.edge) && any?(by, operation.by) &&
             (layers.nil? || operation.layers.intersect?(layers))
 
+        # @param touch [Touch]
+        # @return [Boolean] whether it is on such a layer, of such a material
         def of?(touch) =
           any?(layers, touch.layer) && (of.nil? || (!touch.material.nil? && !!touch.material.public_send(of)))
 

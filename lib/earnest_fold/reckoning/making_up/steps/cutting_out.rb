@@ -68,6 +68,7 @@ module EarnestFold
 
           (work.face.frays && !work.treatment.lining) ? :enclosed : :do
         end
+        private_class_method :seam_words
 
         # What the fullness or the tape doesn't want is trimmed off at the return edge.
         each_curtain(

@@ -79,6 +79,7 @@ module EarnestFold
             times: {:set_up => 1, :press => metres(across), way => metres(across)}
           )
         end
+        private_class_method :hemmed_lining
 
         # The hemmed lining laid on, wrong to wrong, and locked to the face's seams.
         each_curtain(

@@ -23,6 +23,7 @@ module EarnestFold
         end
 
         def sewn_through(work) = work.treatment.lining ? %i[face lining] : %i[face]
+        private_class_method :sewn_through
 
         # Threaded, the gathers evened, and measured along the rod.
         each_curtain(

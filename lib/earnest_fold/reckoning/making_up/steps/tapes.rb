@@ -89,6 +89,7 @@ module EarnestFold
         def face_alone?(work) = work.heading.lining_taken_up? && !work.treatment.lining.nil?
 
         def tape_layers(work) = (work.treatment.lining && !face_alone?(work)) ? %i[face lining tape] : %i[face tape]
+        private_class_method :tape_layers
 
         # The lining taken up under the tape, its edge sewn by hand: no stitch shows in front.
         each_curtain(

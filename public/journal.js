@@ -6,12 +6,14 @@
 
   // Each entry lies under a name of its own, in the order of time: tabs that write at the same moment don't write over
   // each other.
-  var SHELF = "earnest-fold-journal:", ASIDE = "earnest-fold-unreadable:";
+  var SHELF = "earnest-fold-journal:", ASIDE = "earnest-fold-unreadable:", ALONG = "earnest-fold-along";
   var HOLD = 3000, MARKED_AFTER = 1000, LONGEST_PAUSE = 10000, MOST_FAULTS = 5;
   // How long an answer may take, and the first pause before something is sent again, in milliseconds.
   var house = window.EarnestFold = { patience: 30000, shortest: 500 };
   var box = document.getElementById("journal");
   var memory = null, sending = false, pause = 0, timer = null, carried = false, leaving = false, known = [], count = 0;
+  // Where to was said what the house has taken since the page was last shown.
+  var formsTaken = [];
 
   // Keeping
 
@@ -136,6 +138,10 @@
     if (mine) return mine.value;
     if (control.dataset.seen !== undefined) return control.dataset.seen;
     if (control.dataset.now !== undefined) return control.dataset.now;
+    return shownAtFirst(control);
+  }
+
+  function shownAtFirst(control) {
     if (control.tagName !== "SELECT") return control.defaultValue;
     var options = Array.from(control.options);
     var chosen = options.find(function (option) { return option.defaultSelected; }) || options[0];
@@ -155,9 +161,11 @@
   }
 
   function edit(control) {
-    var form = control.form, before = seen(control), value = control.value;
-    if (value === before) return;
-    about(control.name).filter(isRefused).forEach(function (entry) { remove(entry.key); });
+    var form = control.form, before = seen(control), value = control.value, again = forgetRefused(control.name);
+    if (value === before) {
+      if (again) refresh();
+      return;
+    }
     var last = read().pop();
     // The same field again, and the edit before it hasn't gone out yet: it becomes this one.
     if (last && last.path === control.name && last.page === here() && !last.out) {
@@ -170,6 +178,18 @@
         at: Date.now(), tries: 0 });
     }
     send();
+  }
+
+  // Something else is said of a field than what was refused.
+  // @return whether anything had been
+  function forgetRefused(path) {
+    var gone = about(path).filter(isRefused);
+    gone.forEach(function (entry) { remove(entry.key); });
+    document.querySelectorAll(".both[data-told]").forEach(function (both) {
+      var row = both.querySelector('[name="' + path + '"]');
+      if (row) settle(row);
+    });
+    return gone.length > 0;
   }
 
   function dirty(form) {
@@ -191,6 +211,8 @@
     if (!button) return;
     var form = button.form;
     var label = button.getAttribute("aria-label") || button.textContent.trim();
+    forgetRefused(button.name);
+    lift(button);
     put({ key: newKey(), to: form.action, page: here(), label: label, saw: [],
       fields: [[button.name, button.value]].concat(beside(form)), at: Date.now(), tries: 0 });
     send();
@@ -218,6 +240,8 @@
     event.preventDefault();
     if (form.matches("[data-edits]")) { dirty(form).forEach(edit); return; }
     say(form, event.submitter);
+    lift(form);
+    settle(form);
   });
 
   // What was sent before it may have made another state of it all: what is said of "this state" is said of the one that
@@ -341,7 +365,7 @@
     var again = answer.status === 401 || answer.status === 403 || answer.status === 429 || answer.status >= 500;
     if (again) return tried(entry, answer.status === 500);
     if (answer.status < 300) taken(entry, answer);
-    else refused(entry, answer);
+    else await refused(entry, answer);
     return true;
   }
 
@@ -358,9 +382,12 @@
     remove(entry.key);
     if (entry.page !== here()) { carried = true; return; }
     if (entry.path) see(entry);
+    else wholeFormTaken(entry);
     // Whoever is on the way to another page isn't led back.
     if (answer.go && entry.said && entry.address === address()) {
-      if (!leaving) location.assign(answer.go);
+      if (leaving) return;
+      takeAlong(answer.go);
+      location.assign(answer.go);
       return;
     }
     carried = Boolean(answer.go) || answer.status === 204 || waiting().length > 0;
@@ -372,12 +399,80 @@
     controls(entry.path).forEach(function (control) { control.dataset.seen = entry.value; });
   }
 
+  // What was sent with a form isn't half filled in any more.
+  function wholeFormTaken(entry) {
+    formsTaken.push(entry.to);
+    Array.from(document.forms).filter(function (form) {
+      return form.action === entry.to && (!form.elements.once || form.elements.once.value === entry.key);
+    }).forEach(function (form) {
+      Array.from(form.elements).filter(function (control) { return sentSo(entry, control); }).forEach(asShownNow);
+    });
+  }
+
+  function sentSo(entry, control) {
+    var sent = entry.fields.some(function (pair) { return pair[0] === control.name && pair[1] === control.value; });
+    return isBox(control) ? sent === control.checked : sent;
+  }
+
+  function isBox(control) { return control.matches("[type=checkbox], [type=radio]"); }
+
+  function asShownNow(control) {
+    if (isBox(control)) control.defaultChecked = control.checked;
+    else if (control.tagName !== "SELECT") control.defaultValue = control.value;
+    else Array.from(control.options).forEach(function (option) { option.defaultSelected = option.selected; });
+  }
+
+  // What stands half filled in in other forms comes along where the answer leads to the same page again.
+  function takeAlong(to) {
+    if (new URL(to, location.href).pathname !== here()) return;
+    var half = Array.from(document.querySelectorAll("form [name]")).filter(function (control) {
+      return halfFilledIn(control) && !control.matches("[type=password], [type=file]");
+    }).map(function (control) {
+      var saw = control.form.elements["saw[" + control.name + "]"];
+      return { to: control.form.action, name: control.name, value: control.value, on: control.checked,
+        saw: saw && saw.value };
+    });
+    try { sessionStorage.setItem(ALONG, JSON.stringify({ page: here(), whose: whose(), half: half })); }
+    catch (closed) { return; }
+  }
+
+  function putBack() {
+    var along = null;
+    try {
+      along = parsed(sessionStorage.getItem(ALONG));
+      sessionStorage.removeItem(ALONG);
+    } catch (closed) { return; }
+    if (along && along.page === here() && along.whose === whose()) along.half.forEach(fillIn);
+  }
+
+  function offers(select, value) {
+    return Array.from(select.options).some(function (option) { return option.value === value; });
+  }
+
+  function fillIn(one) {
+    var form = Array.from(document.forms).find(function (other) {
+      return other.action === one.to && other.elements[one.name];
+    });
+    var control = form && Array.from(form.querySelectorAll("[name]")).find(function (other) {
+      return other.name === one.name && other.type !== "hidden" && (!isBox(other) || other.value === one.value);
+    });
+    if (!control) return;
+    if (isBox(control)) control.checked = one.on;
+    else if (control.tagName !== "SELECT" || offers(control, one.value)) control.value = one.value;
+    var saw = form.elements["saw[" + one.name + "]"];
+    if (saw && one.saw !== undefined) saw.value = one.saw;
+    for (var fold = control.closest("details"); fold; fold = fold.parentElement.closest("details")) fold.open = true;
+  }
+
   // What can't be taken stays where it was typed, with what is wrong; what comes after it goes on.
-  function refused(entry, answer) {
+  async function refused(entry, answer) {
     var told = (answer.status === 409 || answer.status === 422) && entry.page === here();
     var off = { state: "refused", status: answer.status, shown: told };
     change(entry.key, function (one) { return Object.assign(one, off); });
+    // What was taken before it is shown first: afterwards it would sweep away what is told here.
+    if (told && carried) { carried = false; await refresh(); }
     var shown = told && show(answer.text);
+    if (shown) tellAt(entry);
     if (shown && (answer.status === 409 || entry.said)) { remove(entry.key); return; }
     change(entry.key, function (one) { one.shown = Boolean(shown); return one; });
     if (entry.path) afterAll(entry);
@@ -395,16 +490,67 @@
 
   // Showing
 
+  // What is wrong stands at its field until somebody types there again, or it is sent again, whatever is shown anew.
+  function tellAt(entry) {
+    var names = entry.path ? [entry.path] : entry.fields.map(function (pair) { return pair[0]; });
+    document.querySelectorAll("[aria-invalid=true]").forEach(function (control) {
+      if (names.includes(control.name)) toldAt(control).dataset.told = "";
+    });
+  }
+
+  function toldAt(control) {
+    var place = control.parentElement;
+    while (place && place !== control.form && !place.querySelector(".problem")) place = place.parentElement;
+    return place || control.parentElement;
+  }
+
+  function lift(control) {
+    var place = control.closest("[data-told]:not(.both)");
+    [place].concat(Array.from(control.querySelectorAll("[data-told]"))).filter(Boolean).forEach(function (told) {
+      delete told.dataset.told;
+    });
+  }
+
+  // One of the figures that two people saved has been decided on.
+  function settle(control) {
+    var row = control.closest(".both tr"), both = row && row.closest(".both");
+    if (both && row.parentElement.rows.length > 1) row.remove();
+    else if (both) delete both.dataset.told;
+  }
+
+  document.addEventListener("input", function (event) { lift(event.target); });
+
+  function toldHere(node) { return Boolean(node.dataset) && "told" in node.dataset; }
+
+  // @return whether an answer that doesn't speak of it leaves it as it stands
+  function stands(old, fresh) {
+    if (!toldHere(old) || !fresh.querySelector || toldHere(fresh) || fresh.querySelector(".problem")) return false;
+    // Which state of it all the page shows is said as it is by now.
+    var version = old.querySelector("input[name=version]"), now = fresh.querySelector("input[name=version]");
+    if (version && now) version.value = now.value;
+    return true;
+  }
+
   function kept(control) {
-    if (!control.matches || !control.matches("input, select, textarea") || control.type === "hidden") return false;
+    if (!control.matches || !control.matches("input, select, textarea")) return false;
+    if (control.type === "hidden") return sawKept(control);
     return document.activeElement === control || halfFilledIn(control) || about(control.name).some(isWaiting);
+  }
+
+  // What was seen in a field goes with what is typed in it, until that is taken.
+  function sawKept(hidden) {
+    var name = hidden.form && hidden.name.startsWith("saw[") && hidden.name.slice(4, -1);
+    if (!name || formsTaken.includes(hidden.form.action)) return false;
+    return Array.from(hidden.form.elements).some(function (control) {
+      return control.name === name && control.type !== "hidden" && (kept(control) || control.closest("[data-told]"));
+    });
   }
 
   // What stands half filled in in a form that is sent whole is nobody else's.
   function halfFilledIn(control) {
     if (!control.form || isEdit(control)) return false;
-    if (!control.matches("input:not([type=checkbox]):not([type=radio]), textarea")) return false;
-    return control.value !== control.defaultValue;
+    if (!control.matches("input, select, textarea") || control.type === "hidden") return false;
+    return isBox(control) ? control.checked !== control.defaultChecked : control.value !== shownAtFirst(control);
   }
 
   // What stands here just as it is isn't sent again.
@@ -416,7 +562,10 @@
       if (old.nodeName === "DETAILS" && fresh.nodeName === "DETAILS" && old.dataset.open === fresh.dataset.open) {
         fresh.open = old.open;
       }
-      return !kept(old) && !(fresh.dataset && "same" in fresh.dataset);
+      return !kept(old) && !stands(old, fresh) && !(fresh.dataset && "same" in fresh.dataset);
+    };
+    window.Idiomorph.defaults.callbacks.beforeNodeRemoved = function (old) {
+      return !(toldHere(old) && old.matches(".both"));
     };
   }
 
@@ -449,6 +598,7 @@
     if (!place) return false;
     var field = inHand(place), stood = field && field.getBoundingClientRect().top;
     window.Idiomorph.morph(place, fresh, { morphStyle: "outerHTML" });
+    formsTaken = [];
     if (window.htmx) window.htmx.process(document.getElementById(fresh.id));
     if (field) holdStill(field, stood);
     // Something that the house took to be here isn't: the whole page is asked for.
@@ -590,6 +740,7 @@
   });
 
   house.leave = leave;
+  putBack();
   // A fresh page shows nothing of what was refused on another.
   read().filter(function (entry) { return entry.shown; }).forEach(function (entry) {
     entry.shown = false;

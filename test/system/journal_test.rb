@@ -174,6 +174,38 @@ class JournalTest < SystemTest
     assert_equal ["8 cm", "12 cm"], spec.values_at("return_left", "overlap")
   end
 
+  # Whatever is taken before it and after it.
+  def test_what_is_refused_stands_as_it_was_typed_with_what_is_wrong
+    go "Ticket office", "Measure"
+    others = {"Left return" => "9", "Ease, each" => "2.5"}
+    [%w[before before], %w[before after], %w[after after]].each_with_index do |places, turn|
+      before, after = others.partition.with_index { |_, index| places[index] == "before" }.map(&:to_h)
+      slow(100)
+      type_at_once({**before, "Overlap, in all" => "wide#{turn}", **after}.transform_values { |text| "#{text}#{turn}" })
+
+      assert_settled
+      slow(0)
+      within(find_field("Overlap, in all").find(:xpath, "..")) { assert_selector ".problem", text: "as a length" }
+      assert_field "Overlap, in all", with: "wide#{turn}#{turn}"
+      assert_equal ["9#{turn} cm", "2.5#{turn} cm"], spec.values_at("return_left", "ease")
+    end
+    type "Overlap, in all", "12"
+    assert_no_selector ".problem"
+    assert_equal "12 cm", spec["overlap"]
+  end
+
+  def test_what_was_refused_is_forgotten_where_the_figure_that_stood_is_typed_again
+    go "Ticket office", "Measure"
+    type "Overlap, in all", "wide"
+    assert_selector ".problem"
+    type "Overlap, in all", "8"
+
+    assert_no_selector ".problem"
+    visit current_path
+    assert_field "Overlap, in all", with: "8"
+    assert_no_selector "#journal", text: "wide"
+  end
+
   def test_a_store_that_cannot_be_read_is_set_aside
     go "Ticket office", "Measure"
     page.execute_script(
@@ -291,7 +323,81 @@ class JournalTest < SystemTest
     assert_equal "8 cm", spec["return_left"]
   end
 
+  # What two saved differently is told until it is decided on, whatever else is typed.
+  def test_two_browsers_at_one_window_typing_on
+    go "Ticket office", "Measure"
+    another_browser do
+      type "Left return", "8"
+      type "Overlap, in all", "14"
+    end
+    slow(100)
+    type_at_once("Ease, each" => "2", "Left return" => "7", "Overlap, in all" => "15", "Right return" => "6")
+    assert_settled
+    slow(0)
+
+    assert_selector ".versions tr", text: /Left return\s+7\s+8/
+    assert_selector ".versions tr", text: /Overlap, in all\s+15\s+14/
+    assert_equal ["8 cm", "14 cm", "2 cm", "6 cm"],
+      spec.values_at("return_left", "overlap", "ease", "return_right")
+    click_on "Take mine: Left return"
+    assert_no_selector ".versions tr", text: "Left return"
+    assert_settled
+    type "Overlap, in all", "16"
+    assert_no_selector ".versions"
+    assert_equal ["7 cm", "16 cm"], spec.values_at("return_left", "overlap")
+  end
+
+  # What was seen stays with what is half typed: nobody's words are written over in silence.
+  def test_notes_half_typed_while_somebody_else_keeps_theirs
+    visit "/jobs/#{office.id}"
+    find("textarea[name=notes]").set("ladder")
+    workroom.jobs.set_notes(office.id, "two steps", version: office.version)
+    click_on "Keep these days"
+    assert_settled
+    click_on "Keep the notes"
+
+    assert_selector ".versions tr", text: /ladder\s+two steps/
+    assert_equal "two steps", office.notes
+    click_on "Take mine", match: :first
+    assert_no_selector ".versions"
+    assert_equal "ladder", office.notes
+  end
+
+  # One's own words are nobody else's.
+  def test_notes_kept_twice
+    visit "/jobs/#{office.id}"
+    ["ladder ", "ladder, hooks"].each do |notes|
+      find("textarea[name=notes]").set(notes)
+      click_on "Keep the notes"
+      assert_settled
+    end
+
+    assert_no_selector ".versions"
+    assert_equal "ladder, hooks", office.notes
+  end
+
   private
+
+  def another_browser(&)
+    Capybara.using_session(:other) do
+      go "Ticket office", "Measure"
+      yield
+      assert_settled
+    end
+  end
+
+  # Faster than any answer: all of it waits at the same time.
+  def type_at_once(figures)
+    ids = figures.to_h { |label, text| [find_field(label)[:id], text] }
+    page.execute_script(<<~JS, ids)
+      Object.entries(arguments[0]).forEach(function (pair) {
+        var field = document.getElementById(pair[0]);
+        field.value = pair[1];
+        field.dispatchEvent(new Event("input", { bubbles: true }));
+        field.dispatchEvent(new Event("change", { bubbles: true }));
+      });
+    JS
+  end
 
   # At the very top nothing can be scrolled back: the room is kept.
   def with_the_check_from_the_start

@@ -6,7 +6,9 @@
 
   // Each entry lies under a name of its own, in the order of time: tabs that write at the same moment don't write over
   // each other.
-  var SHELF = "earnest-fold-journal:", ASIDE = "earnest-fold-unreadable:", ALONG = "earnest-fold-along";
+  var SHELF = "earnest-fold-journal:", ASIDE = "earnest-fold-unreadable:", HALF_KEPT = "earnest-fold-half:";
+  // What is filled in in a form that is sent whole by the journal, and isn't on its way.
+  var HALF = "form[method=post]:not([data-plain]):not([enctype]):not(.on-its-way) [name]";
   var HOLD = 3000, MARKED_AFTER = 1000, LONGEST_PAUSE = 10000, MOST_FAULTS = 5;
   // How long an answer may take, and the first pause before something is sent again, in milliseconds.
   var house = window.EarnestFold = { patience: 30000, shortest: 500 };
@@ -222,6 +224,7 @@
   window.addEventListener("pagehide", function () {
     var active = document.activeElement;
     if (active && active.name && active.matches("input, textarea") && isEdit(active)) edit(active);
+    keepHalf();
   });
 
   // A page out of the browser's own memory has keys that were used.
@@ -385,9 +388,7 @@
     else wholeFormTaken(entry);
     // Whoever is on the way to another page isn't led back.
     if (answer.go && entry.said && entry.address === address()) {
-      if (leaving) return;
-      takeAlong(answer.go);
-      location.assign(answer.go);
+      if (!leaving) location.assign(answer.go);
       return;
     }
     carried = Boolean(answer.go) || answer.status === 204 || waiting().length > 0;
@@ -422,27 +423,25 @@
     else Array.from(control.options).forEach(function (option) { option.defaultSelected = option.selected; });
   }
 
-  // What stands half filled in in other forms comes along where the answer leads to the same page again.
-  function takeAlong(to) {
-    if (new URL(to, location.href).pathname !== here()) return;
-    var half = Array.from(document.querySelectorAll("form [name]")).filter(function (control) {
-      return halfFilledIn(control) && !control.matches("[type=password], [type=file]");
+  // What stands half filled in in a form is there again when the page is, in this tab.
+  function keepHalf() {
+    var half = Array.from(document.querySelectorAll(HALF)).filter(function (control) {
+      return control.matches(":not([type=password]):not([type=file])") && halfFilledIn(control);
     }).map(function (control) {
       var saw = control.form.elements["saw[" + control.name + "]"];
       return { to: control.form.action, name: control.name, value: control.value, on: control.checked,
         saw: saw && saw.value };
     });
-    try { sessionStorage.setItem(ALONG, JSON.stringify({ page: here(), whose: whose(), half: half })); }
-    catch (closed) { return; }
+    try {
+      if (half.length) sessionStorage.setItem(HALF_KEPT + here(), JSON.stringify({ whose: whose(), half: half }));
+      else sessionStorage.removeItem(HALF_KEPT + here());
+    } catch (closed) { return; }
   }
 
   function putBack() {
-    var along = null;
-    try {
-      along = parsed(sessionStorage.getItem(ALONG));
-      sessionStorage.removeItem(ALONG);
-    } catch (closed) { return; }
-    if (along && along.page === here() && along.whose === whose()) along.half.forEach(fillIn);
+    var there = null;
+    try { there = parsed(sessionStorage.getItem(HALF_KEPT + here())); } catch (closed) { return; }
+    if (there && Array.isArray(there.half) && there.whose === whose()) there.half.forEach(fillIn);
   }
 
   function offers(select, value) {
@@ -457,6 +456,7 @@
       return other.name === one.name && other.type !== "hidden" && (!isBox(other) || other.value === one.value);
     });
     if (!control) return;
+    control.dataset.halfTyped = "";
     if (isBox(control)) control.checked = one.on;
     else if (control.tagName !== "SELECT" || offers(control, one.value)) control.value = one.value;
     var saw = form.elements["saw[" + one.name + "]"];
@@ -550,6 +550,8 @@
   function halfFilledIn(control) {
     if (!control.form || isEdit(control)) return false;
     if (!control.matches("input, select, textarea") || control.type === "hidden") return false;
+    // What is chosen in a form that only asks is the page's own.
+    if (control.form.method !== "post" && (isBox(control) || control.tagName === "SELECT")) return false;
     return isBox(control) ? control.checked !== control.defaultChecked : control.value !== shownAtFirst(control);
   }
 
@@ -627,16 +629,29 @@
 
   function fieldOf(control) { return control.closest(".field") || control.parentElement; }
 
+  function noted(control, name, words) {
+    var note = document.createElement("small");
+    note.className = name;
+    note.textContent = words;
+    fieldOf(control).appendChild(note);
+  }
+
+  // Nobody takes for kept what was only typed.
+  function markHalf() {
+    document.querySelectorAll(".half-mark").forEach(function (note) { note.remove(); });
+    document.querySelectorAll("[data-half-typed]").forEach(function (control) {
+      if (!halfFilledIn(control)) delete control.dataset.halfTyped;
+      else if (!fieldOf(control).querySelector(".half-mark")) noted(control, "half-mark", box.dataset.half);
+    });
+  }
+
   function markField(control, entry) {
     var field = fieldOf(control);
     if (isWaiting(entry) || !entry.shown) {
       if (control.value !== entry.value && document.activeElement !== control) control.value = entry.value;
     }
     if (!isLate(entry) || field.querySelector(".unsent-mark")) return;
-    var note = document.createElement("small");
-    note.className = "unsent-mark";
-    note.textContent = box.dataset.unsent;
-    field.appendChild(note);
+    noted(control, "unsent-mark", box.dataset.unsent);
     field.classList.add("unsent");
   }
 
@@ -662,6 +677,7 @@
   function mark() {
     if (!box) return;
     var list = read();
+    markHalf();
     document.querySelectorAll(".unsent-mark").forEach(function (note) {
       note.parentElement.classList.remove("unsent");
       note.remove();
@@ -741,6 +757,7 @@
 
   house.leave = leave;
   putBack();
+  document.addEventListener("input", markHalf);
   // A fresh page shows nothing of what was refused on another.
   read().filter(function (entry) { return entry.shown; }).forEach(function (entry) {
     entry.shown = false;

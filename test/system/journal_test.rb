@@ -363,6 +363,25 @@ class JournalTest < SystemTest
     assert_equal "ladder", office.notes
   end
 
+  # What stands half filled in in a form waits for whoever comes back to the page, until it is sent.
+  def test_what_is_half_filled_in_is_there_again
+    visit "/jobs/#{office.id}"
+    unfold "Add a window"
+    fill_in "Room", with: "Boat shed"
+    visit "/shelf"
+    assert_selector "h1", text: "Shelf"
+    visit "/jobs/#{office.id}"
+
+    assert_field "Room", with: "Boat shed"
+    assert_selector ".half-mark", text: "not kept yet", count: 1
+    click_on "Measure it"
+    assert_selector ".tape a[aria-current]", text: "Measure"
+    visit "/jobs/#{office.id}"
+    unfold "Add a window"
+    assert_field "Room", with: ""
+    assert_no_selector ".half-mark"
+  end
+
   # One's own words are nobody else's.
   def test_notes_kept_twice
     visit "/jobs/#{office.id}"

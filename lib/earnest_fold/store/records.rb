@@ -84,7 +84,7 @@ module EarnestFold
       def self.typed(length) = "#{(length.mm.denominator == 1) ? length.mm.numerator : length.mm} mm"
 
       # Reading the same text again costs more than all the rest of a page.
-      READ = Remembered.new(4000)
+      READ = Remembered.new(3000)
       private_constant :READ
 
       # What was read of a text, and what stands for that text.

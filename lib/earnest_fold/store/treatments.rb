@@ -6,7 +6,7 @@ module EarnestFold
     class Treatments
       MOST_CHANGES = 50
       # Of as many as a workroom has at hand.
-      KNOWN = Remembered.new(4000)
+      KNOWN = Remembered.new(3000)
       KEPT = [
         :id, :sort, Records.text(:spec, :spec), :version, :undoable, :put_away, Records.written(:treatments)
       ].freeze

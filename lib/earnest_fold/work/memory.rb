@@ -7,9 +7,9 @@ module EarnestFold
     # its own. Nobody puts a key together: see {Remembers}.
     module Memory
       # Of a work that is looked at a dozen things are kept: its figures take some tens of kilobytes, its order of work
-      # and its drawings a few, most else next to nothing. So many are kept of about eight hundred works.
-      MOST = 10_000
-      MOST_STATES = 4_000
+      # and its drawings a few, most else next to nothing. So many are kept of about six hundred works.
+      MOST = 8_000
+      MOST_STATES = 3_000
       # Of so many workrooms, or a few looks at one: nobody asks again for what it was before it changed.
       MOST_WHOLE = 20
       MADE = Store::Remembered.new(MOST)

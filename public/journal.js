@@ -418,29 +418,43 @@
   function isBox(control) { return control.matches("[type=checkbox], [type=radio]"); }
 
   function asShownNow(control) {
+    if (control.type === "hidden" || !control.matches("input, select, textarea")) return;
     if (isBox(control)) control.defaultChecked = control.checked;
     else if (control.tagName !== "SELECT") control.defaultValue = control.value;
     else Array.from(control.options).forEach(function (option) { option.defaultSelected = option.selected; });
   }
 
+  // What a form is about: where it goes, and which step, cut or piece it names. What is typed for one is never another's.
+  function subject(form) {
+    var names = Array.from(form.querySelectorAll("input[type=hidden][name]:not([data-touched])"));
+    return names.filter(function (field) { return !/^(authenticity_token|once|version|unit|saw\[.*)$/.test(field.name); })
+      .map(function (field) { return field.name + "=" + field.value; })
+      .concat(form.getAttribute("action")).join("&");
+  }
+
   // What stands half filled in in a form is there again when the page is, in this tab.
   function keepHalf() {
     var half = Array.from(document.querySelectorAll(HALF)).filter(function (control) {
-      return control.matches(":not([type=password]):not([type=file])") && halfFilledIn(control);
+      return control.matches(":not([type=password]):not([type=file])") && (halfFilledIn(control) || pointedAt(control));
     }).map(function (control) {
       var saw = control.form.elements["saw[" + control.name + "]"];
-      return { to: control.form.action, name: control.name, value: control.value, on: control.checked,
+      return { of: subject(control.form), name: control.name, value: control.value, on: control.checked,
         saw: saw && saw.value };
     });
     try {
-      if (half.length) sessionStorage.setItem(HALF_KEPT + here(), JSON.stringify({ whose: whose(), half: half }));
-      else sessionStorage.removeItem(HALF_KEPT + here());
+      if (half.length) sessionStorage.setItem(HALF_KEPT + address(), JSON.stringify({ whose: whose(), half: half }));
+      else sessionStorage.removeItem(HALF_KEPT + address());
     } catch (closed) { return; }
+  }
+
+  // A place on a drawing that was touched goes with what is typed of it.
+  function pointedAt(control) {
+    return "touched" in control.dataset && control.value !== "" && Array.from(control.form.elements).some(halfFilledIn);
   }
 
   function putBack() {
     var there = null;
-    try { there = parsed(sessionStorage.getItem(HALF_KEPT + here())); } catch (closed) { return; }
+    try { there = parsed(sessionStorage.getItem(HALF_KEPT + address())); } catch (closed) { return; }
     if (there && Array.isArray(there.half) && there.whose === whose()) there.half.forEach(fillIn);
   }
 
@@ -450,13 +464,14 @@
 
   function fillIn(one) {
     var form = Array.from(document.forms).find(function (other) {
-      return other.action === one.to && other.elements[one.name];
+      return other.method === "post" && other.elements[one.name] && subject(other) === one.of;
     });
     var control = form && Array.from(form.querySelectorAll("[name]")).find(function (other) {
-      return other.name === one.name && other.type !== "hidden" && (!isBox(other) || other.value === one.value);
+      if (other.type === "hidden" && !("touched" in other.dataset)) return false;
+      return other.name === one.name && (!isBox(other) || other.value === one.value);
     });
     if (!control) return;
-    control.dataset.halfTyped = "";
+    if (control.type !== "hidden") control.dataset.halfTyped = "";
     if (isBox(control)) control.checked = one.on;
     else if (control.tagName !== "SELECT" || offers(control, one.value)) control.value = one.value;
     var saw = form.elements["saw[" + one.name + "]"];
@@ -533,7 +548,7 @@
 
   function kept(control) {
     if (!control.matches || !control.matches("input, select, textarea")) return false;
-    if (control.type === "hidden") return sawKept(control);
+    if (control.type === "hidden") return sawKept(control) || pointedAt(control);
     return document.activeElement === control || halfFilledIn(control) || about(control.name).some(isWaiting);
   }
 
@@ -555,6 +570,14 @@
     return isBox(control) ? control.checked !== control.defaultChecked : control.value !== shownAtFirst(control);
   }
 
+  // A form that has become one about something else has nothing in it of what was typed for the other.
+  function begunAnew(form) {
+    if (form.matches("[data-edits]")) return;
+    lift(form);
+    if (form.contains(document.activeElement) && document.activeElement.name) document.activeElement.blur();
+    Array.from(form.elements).forEach(function (control) { if (control.name) asShownNow(control); });
+  }
+
   // What stands here just as it is isn't sent again.
   if (window.Idiomorph) {
     window.Idiomorph.defaults.callbacks.beforeNodeMorphed = function (old, fresh) {
@@ -564,6 +587,7 @@
       if (old.nodeName === "DETAILS" && fresh.nodeName === "DETAILS" && old.dataset.open === fresh.dataset.open) {
         fresh.open = old.open;
       }
+      if (old.nodeName === "FORM" && fresh.nodeName === "FORM" && subject(old) !== subject(fresh)) begunAnew(old);
       return !kept(old) && !stands(old, fresh) && !(fresh.dataset && "same" in fresh.dataset);
     };
     window.Idiomorph.defaults.callbacks.beforeNodeRemoved = function (old) {

@@ -27,6 +27,38 @@ class CuttingInTheBrowserTest < SystemTest
     assert_selector ".table-head p", text: "1 of 8 cut"
   end
 
+  # What is half told of one cut is never told of the next; whoever comes back to it finds it there.
+  def test_what_was_half_told_of_a_cut_is_not_told_of_the_next
+    go "Residents' lounge", "Cutting"
+    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+    unfold "It went wrong"
+    fill_in "wrong-from", with: "41"
+    click_on "It is cut"
+    assert_selector ".table-head p", text: "1 of 8 cut"
+    unfold "It went wrong"
+    assert_field "wrong-from", with: ""
+    visit current_path
+    unfold "It went wrong"
+    assert_field "wrong-from", with: ""
+    fill_in "wrong-from", with: "42"
+    visit "/shelf"
+    assert_selector "h1", text: "Shelf"
+    page.go_back
+    assert_field "wrong-from", with: "42"
+  end
+
+  # A form that is shown anew keeps what is half typed in it, unless it has become one about another cut.
+  def test_a_form_that_becomes_one_about_another_cut
+    go "Residents' lounge", "Cutting"
+    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+    unfold "It went wrong"
+    fill_in "wrong-from", with: "41"
+    shown_anew("form[action$='/wrong']")
+    assert_field "wrong-from", with: "41"
+    shown_anew("form[action$='/wrong']", cut: "999")
+    assert_field "wrong-from", with: ""
+  end
+
   def test_a_flaw_at_the_table_plans_the_rest_again
     go "Residents' lounge", "Cutting"
     within(first(".bolt-of")) { click_on "Take this plan to the table" }
@@ -113,6 +145,16 @@ class CuttingInTheBrowserTest < SystemTest
   end
 
   private
+
+  # As an answer shows a form: with nothing typed in it, about the same cut or another.
+  def shown_anew(form, **hidden)
+    page.execute_script(<<~JS, form, hidden)
+      var form = document.querySelector(arguments[0]);
+      var fresh = new DOMParser().parseFromString(form.outerHTML, "text/html").forms[0];
+      Object.entries(arguments[1]).forEach(function (pair) { fresh.elements[pair[0]].value = pair[1]; });
+      Idiomorph.morph(form, fresh, { morphStyle: "outerHTML" });
+    JS
+  end
 
   def figure_height = page.evaluate_script("parseFloat(getComputedStyle(document.querySelector('.huge b')).fontSize)")
 end

@@ -6,12 +6,11 @@
 
   // Each entry lies under a name of its own, in the order of time: tabs that write at the same moment don't write over
   // each other.
-  var SHELF = "earnest-fold-journal:", ASIDE = "earnest-fold-unreadable:", HALF_KEPT = "earnest-fold-half:";
-  // What is filled in in a form that is sent whole by the journal, and isn't on its way.
-  var HALF = "form[method=post]:not([data-plain]):not([enctype]):not(.on-its-way) [name]";
+  var SHELF = "earnest-fold-journal:", ASIDE = "earnest-fold-unreadable:";
   var HOLD = 3000, MARKED_AFTER = 1000, LONGEST_PAUSE = 10000, MOST_FAULTS = 5;
   // How long an answer may take, and the first pause before something is sent again, in milliseconds.
-  var house = window.EarnestFold = { patience: 30000, shortest: 500 };
+  var house = Object.assign(window.EarnestFold, { patience: 30000, shortest: 500 });
+  var half = house.half, told = house.told;
   var box = document.getElementById("journal");
   var memory = null, sending = false, pause = 0, timer = null, carried = false, leaving = false, known = [], count = 0;
   // Where to was said what the house has taken since the page was last shown.
@@ -140,14 +139,7 @@
     if (mine) return mine.value;
     if (control.dataset.seen !== undefined) return control.dataset.seen;
     if (control.dataset.now !== undefined) return control.dataset.now;
-    return shownAtFirst(control);
-  }
-
-  function shownAtFirst(control) {
-    if (control.tagName !== "SELECT") return control.defaultValue;
-    var options = Array.from(control.options);
-    var chosen = options.find(function (option) { return option.defaultSelected; }) || options[0];
-    return chosen ? chosen.value : "";
+    return half.shownAtFirst(control);
   }
 
   function labelOf(control) {
@@ -189,7 +181,7 @@
     gone.forEach(function (entry) { remove(entry.key); });
     document.querySelectorAll(".both[data-told]").forEach(function (both) {
       var row = both.querySelector('[name="' + path + '"]');
-      if (row) settle(row);
+      if (row) told.settle(row);
     });
     return gone.length > 0;
   }
@@ -201,10 +193,8 @@
     });
   }
 
-  function isEdit(control) { return Boolean(control.form) && control.form.matches("form[data-edits]"); }
-
   document.addEventListener("change", function (event) {
-    if (event.target.name && isEdit(event.target)) edit(event.target);
+    if (event.target.name && half.isEdit(event.target)) edit(event.target);
   });
 
   // A button that stands for a figure: half a width more, a count, back to the house's rule.
@@ -214,7 +204,7 @@
     var form = button.form;
     var label = button.getAttribute("aria-label") || button.textContent.trim();
     forgetRefused(button.name);
-    lift(button);
+    told.lift(button);
     put({ key: newKey(), to: form.action, page: here(), label: label, saw: [],
       fields: [[button.name, button.value]].concat(beside(form)), at: Date.now(), tries: 0 });
     send();
@@ -223,8 +213,7 @@
   // Whatever stands half typed when the page is left goes into the journal too.
   window.addEventListener("pagehide", function () {
     var active = document.activeElement;
-    if (active && active.name && active.matches("input, textarea") && isEdit(active)) edit(active);
-    keepHalf();
+    if (active && active.name && active.matches("input, textarea") && half.isEdit(active)) edit(active);
   });
 
   // A page out of the browser's own memory has keys that were used.
@@ -243,8 +232,8 @@
     event.preventDefault();
     if (form.matches("[data-edits]")) { dirty(form).forEach(edit); return; }
     say(form, event.submitter);
-    lift(form);
-    settle(form);
+    told.lift(form);
+    told.settle(form);
   });
 
   // What was sent before it may have made another state of it all: what is said of "this state" is said of the one that
@@ -334,8 +323,8 @@
   }
 
   function token() {
-    var told = parsed(document.body.getAttribute("hx-headers"));
-    return (told && told["X-CSRF-Token"]) || "";
+    var headers = parsed(document.body.getAttribute("hx-headers"));
+    return (headers && headers["X-CSRF-Token"]) || "";
   }
 
   async function renewToken() {
@@ -406,88 +395,24 @@
     Array.from(document.forms).filter(function (form) {
       return form.action === entry.to && (!form.elements.once || form.elements.once.value === entry.key);
     }).forEach(function (form) {
-      Array.from(form.elements).filter(function (control) { return sentSo(entry, control); }).forEach(asShownNow);
+      Array.from(form.elements).filter(function (control) { return sentSo(entry, control); }).forEach(half.asShownNow);
     });
   }
 
   function sentSo(entry, control) {
     var sent = entry.fields.some(function (pair) { return pair[0] === control.name && pair[1] === control.value; });
-    return isBox(control) ? sent === control.checked : sent;
-  }
-
-  function isBox(control) { return control.matches("[type=checkbox], [type=radio]"); }
-
-  function asShownNow(control) {
-    if (control.type === "hidden" || !control.matches("input, select, textarea")) return;
-    if (isBox(control)) control.defaultChecked = control.checked;
-    else if (control.tagName !== "SELECT") control.defaultValue = control.value;
-    else Array.from(control.options).forEach(function (option) { option.defaultSelected = option.selected; });
-  }
-
-  // What a form is about: where it goes, and which step, cut or piece it names. What is typed for one is never another's.
-  function subject(form) {
-    var names = Array.from(form.querySelectorAll("input[type=hidden][name]:not([data-touched])"));
-    return names.filter(function (field) { return !/^(authenticity_token|once|version|unit|saw\[.*)$/.test(field.name); })
-      .map(function (field) { return field.name + "=" + field.value; })
-      .concat(form.getAttribute("action")).join("&");
-  }
-
-  // What stands half filled in in a form is there again when the page is, in this tab.
-  function keepHalf() {
-    var half = Array.from(document.querySelectorAll(HALF)).filter(function (control) {
-      return control.matches(":not([type=password]):not([type=file])") && (halfFilledIn(control) || pointedAt(control));
-    }).map(function (control) {
-      var saw = control.form.elements["saw[" + control.name + "]"];
-      return { of: subject(control.form), name: control.name, value: control.value, on: control.checked,
-        saw: saw && saw.value };
-    });
-    try {
-      if (half.length) sessionStorage.setItem(HALF_KEPT + address(), JSON.stringify({ whose: whose(), half: half }));
-      else sessionStorage.removeItem(HALF_KEPT + address());
-    } catch (closed) { return; }
-  }
-
-  // A place on a drawing that was touched goes with what is typed of it.
-  function pointedAt(control) {
-    return "touched" in control.dataset && control.value !== "" && Array.from(control.form.elements).some(halfFilledIn);
-  }
-
-  function putBack() {
-    var there = null;
-    try { there = parsed(sessionStorage.getItem(HALF_KEPT + address())); } catch (closed) { return; }
-    if (there && Array.isArray(there.half) && there.whose === whose()) there.half.forEach(fillIn);
-  }
-
-  function offers(select, value) {
-    return Array.from(select.options).some(function (option) { return option.value === value; });
-  }
-
-  function fillIn(one) {
-    var form = Array.from(document.forms).find(function (other) {
-      return other.method === "post" && other.elements[one.name] && subject(other) === one.of;
-    });
-    var control = form && Array.from(form.querySelectorAll("[name]")).find(function (other) {
-      if (other.type === "hidden" && !("touched" in other.dataset)) return false;
-      return other.name === one.name && (!isBox(other) || other.value === one.value);
-    });
-    if (!control) return;
-    if (control.type !== "hidden") control.dataset.halfTyped = "";
-    if (isBox(control)) control.checked = one.on;
-    else if (control.tagName !== "SELECT" || offers(control, one.value)) control.value = one.value;
-    var saw = form.elements["saw[" + one.name + "]"];
-    if (saw && one.saw !== undefined) saw.value = one.saw;
-    for (var fold = control.closest("details"); fold; fold = fold.parentElement.closest("details")) fold.open = true;
+    return half.isBox(control) ? sent === control.checked : sent;
   }
 
   // What can't be taken stays where it was typed, with what is wrong; what comes after it goes on.
   async function refused(entry, answer) {
-    var told = (answer.status === 409 || answer.status === 422) && entry.page === here();
-    var off = { state: "refused", status: answer.status, shown: told };
+    var says = (answer.status === 409 || answer.status === 422) && entry.page === here();
+    var off = { state: "refused", status: answer.status, shown: says };
     change(entry.key, function (one) { return Object.assign(one, off); });
     // What was taken before it is shown first: afterwards it would sweep away what is told here.
-    if (told && carried) { carried = false; await refresh(); }
-    var shown = told && show(answer.text);
-    if (shown) tellAt(entry);
+    if (says && carried) { carried = false; await refresh(); }
+    var shown = says && show(answer.text);
+    if (shown) told.at(entry);
     if (shown && (answer.status === 409 || entry.said)) { remove(entry.key); return; }
     change(entry.key, function (one) { one.shown = Boolean(shown); return one; });
     if (entry.path) afterAll(entry);
@@ -505,51 +430,10 @@
 
   // Showing
 
-  // What is wrong stands at its field until somebody types there again, or it is sent again, whatever is shown anew.
-  function tellAt(entry) {
-    var names = entry.path ? [entry.path] : entry.fields.map(function (pair) { return pair[0]; });
-    document.querySelectorAll("[aria-invalid=true]").forEach(function (control) {
-      if (names.includes(control.name)) toldAt(control).dataset.told = "";
-    });
-  }
-
-  function toldAt(control) {
-    var place = control.parentElement;
-    while (place && place !== control.form && !place.querySelector(".problem")) place = place.parentElement;
-    return place || control.parentElement;
-  }
-
-  function lift(control) {
-    var place = control.closest("[data-told]:not(.both)");
-    [place].concat(Array.from(control.querySelectorAll("[data-told]"))).filter(Boolean).forEach(function (told) {
-      delete told.dataset.told;
-    });
-  }
-
-  // One of the figures that two people saved has been decided on.
-  function settle(control) {
-    var row = control.closest(".both tr"), both = row && row.closest(".both");
-    if (both && row.parentElement.rows.length > 1) row.remove();
-    else if (both) delete both.dataset.told;
-  }
-
-  document.addEventListener("input", function (event) { lift(event.target); });
-
-  function toldHere(node) { return Boolean(node.dataset) && "told" in node.dataset; }
-
-  // @return whether an answer that doesn't speak of it leaves it as it stands
-  function stands(old, fresh) {
-    if (!toldHere(old) || !fresh.querySelector || toldHere(fresh) || fresh.querySelector(".problem")) return false;
-    // Which state of it all the page shows is said as it is by now.
-    var version = old.querySelector("input[name=version]"), now = fresh.querySelector("input[name=version]");
-    if (version && now) version.value = now.value;
-    return true;
-  }
-
   function kept(control) {
     if (!control.matches || !control.matches("input, select, textarea")) return false;
-    if (control.type === "hidden") return sawKept(control) || pointedAt(control);
-    return document.activeElement === control || halfFilledIn(control) || about(control.name).some(isWaiting);
+    if (control.type === "hidden") return sawKept(control) || half.pointedAt(control);
+    return document.activeElement === control || half.filledIn(control) || about(control.name).some(isWaiting);
   }
 
   // What was seen in a field goes with what is typed in it, until that is taken.
@@ -561,21 +445,14 @@
     });
   }
 
-  // What stands half filled in in a form that is sent whole is nobody else's.
-  function halfFilledIn(control) {
-    if (!control.form || isEdit(control)) return false;
-    if (!control.matches("input, select, textarea") || control.type === "hidden") return false;
-    // What is chosen in a form that only asks is the page's own.
-    if (control.form.method !== "post" && (isBox(control) || control.tagName === "SELECT")) return false;
-    return isBox(control) ? control.checked !== control.defaultChecked : control.value !== shownAtFirst(control);
-  }
+  function isForm(node) { return node.nodeName === "FORM"; }
 
   // A form that has become one about something else has nothing in it of what was typed for the other.
   function begunAnew(form) {
     if (form.matches("[data-edits]")) return;
-    lift(form);
+    told.lift(form);
     if (form.contains(document.activeElement) && document.activeElement.name) document.activeElement.blur();
-    Array.from(form.elements).forEach(function (control) { if (control.name) asShownNow(control); });
+    Array.from(form.elements).forEach(function (control) { if (control.name) half.asShownNow(control); });
   }
 
   // What stands here just as it is isn't sent again.
@@ -587,11 +464,11 @@
       if (old.nodeName === "DETAILS" && fresh.nodeName === "DETAILS" && old.dataset.open === fresh.dataset.open) {
         fresh.open = old.open;
       }
-      if (old.nodeName === "FORM" && fresh.nodeName === "FORM" && subject(old) !== subject(fresh)) begunAnew(old);
-      return !kept(old) && !stands(old, fresh) && !(fresh.dataset && "same" in fresh.dataset);
+      if (isForm(old) && isForm(fresh) && half.subject(old) !== half.subject(fresh)) begunAnew(old);
+      return !kept(old) && !told.stands(old, fresh) && !(fresh.dataset && "same" in fresh.dataset);
     };
     window.Idiomorph.defaults.callbacks.beforeNodeRemoved = function (old) {
-      return !(toldHere(old) && old.matches(".both"));
+      return !(told.here(old) && old.matches(".both"));
     };
   }
 
@@ -651,31 +528,13 @@
     return isWaiting(entry) && (entry.tries > 0 || Date.now() - entry.at > MARKED_AFTER);
   }
 
-  function fieldOf(control) { return control.closest(".field") || control.parentElement; }
-
-  function noted(control, name, words) {
-    var note = document.createElement("small");
-    note.className = name;
-    note.textContent = words;
-    fieldOf(control).appendChild(note);
-  }
-
-  // Nobody takes for kept what was only typed.
-  function markHalf() {
-    document.querySelectorAll(".half-mark").forEach(function (note) { note.remove(); });
-    document.querySelectorAll("[data-half-typed]").forEach(function (control) {
-      if (!halfFilledIn(control)) delete control.dataset.halfTyped;
-      else if (!fieldOf(control).querySelector(".half-mark")) noted(control, "half-mark", box.dataset.half);
-    });
-  }
-
   function markField(control, entry) {
-    var field = fieldOf(control);
+    var field = half.fieldOf(control);
     if (isWaiting(entry) || !entry.shown) {
       if (control.value !== entry.value && document.activeElement !== control) control.value = entry.value;
     }
     if (!isLate(entry) || field.querySelector(".unsent-mark")) return;
-    noted(control, "unsent-mark", box.dataset.unsent);
+    half.noted(control, "unsent-mark", box.dataset.unsent);
     field.classList.add("unsent");
   }
 
@@ -701,7 +560,7 @@
   function mark() {
     if (!box) return;
     var list = read();
-    markHalf();
+    half.mark();
     document.querySelectorAll(".unsent-mark").forEach(function (note) {
       note.parentElement.classList.remove("unsent");
       note.remove();
@@ -780,8 +639,6 @@
   });
 
   house.leave = leave;
-  putBack();
-  document.addEventListener("input", markHalf);
   // A fresh page shows nothing of what was refused on another.
   read().filter(function (entry) { return entry.shown; }).forEach(function (entry) {
     entry.shown = false;

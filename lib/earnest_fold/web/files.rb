@@ -5,7 +5,7 @@ module EarnestFold
     # The styles, scripts, fonts and the icon, before any session is looked at: no cookie goes with them. A file that
     # is asked for by its fingerprint never changes, so a browser may keep it.
     class Files
-      OURS = %r{\A/((fonts|vendor)/[\w-]+(\.[\w-]+)+|app\.css|app\.js|journal\.js|keys\.js|icon\.svg)\z}
+      OURS = %r{\A/((fonts|vendor)/[\w-]+(\.[\w-]+)+|app\.css|(app|half|told|journal|keys)\.js|icon\.svg)\z}
       FOR_GOOD = "public, max-age=31536000, immutable"
       FOR_AN_HOUR = "public, max-age=3600"
 

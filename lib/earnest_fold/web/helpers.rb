@@ -210,7 +210,8 @@ module EarnestFold
       end
 
       # Digests, so that a browser fetches a new style or script as soon as there is one.
-      SHIPPED = %w[app.css app.js journal.js keys.js icon.svg vendor/htmx.min.js vendor/idiomorph-ext.min.js].freeze
+      SHIPPED = %w[app.css app.js half.js told.js journal.js keys.js icon.svg vendor/htmx.min.js
+        vendor/idiomorph-ext.min.js].freeze
       ASSETS = SHIPPED.to_h { |path|
         [path, Digest::SHA256.hexdigest(File.read(File.join(EarnestFold.root, "public", path)))[0, 12]]
       }.freeze

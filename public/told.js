@@ -1,0 +1,49 @@
+// What is told at its field: why something can't be taken, and what two people saved differently. It stands until
+// somebody types there again, sends it again or decides, whatever else is shown.
+(function () {
+  "use strict";
+
+  function toldHere(node) { return Boolean(node.dataset) && "told" in node.dataset; }
+
+  // What is wrong stands at its field until somebody types there again, or it is sent again, whatever is shown anew.
+  function tellAt(entry) {
+    var names = entry.path ? [entry.path] : entry.fields.map(function (pair) { return pair[0]; });
+    document.querySelectorAll("[aria-invalid=true]").forEach(function (control) {
+      if (names.includes(control.name)) toldAt(control).dataset.told = "";
+    });
+  }
+
+  function toldAt(control) {
+    var place = control.parentElement;
+    while (place && place !== control.form && !place.querySelector(".problem")) place = place.parentElement;
+    return place || control.parentElement;
+  }
+
+  function lift(control) {
+    var place = control.closest("[data-told]:not(.both)");
+    [place].concat(Array.from(control.querySelectorAll("[data-told]"))).filter(Boolean).forEach(function (told) {
+      delete told.dataset.told;
+    });
+  }
+
+  // One of the figures that two people saved has been decided on.
+  function settle(control) {
+    var row = control.closest(".both tr"), both = row && row.closest(".both");
+    if (both && row.parentElement.rows.length > 1) row.remove();
+    else if (both) delete both.dataset.told;
+  }
+
+  // @return whether an answer that doesn't speak of it leaves it as it stands
+  function stands(old, fresh) {
+    if (!toldHere(old) || !fresh.querySelector || toldHere(fresh) || fresh.querySelector(".problem")) return false;
+    // Which state of it all the page shows is said as it is by now.
+    var version = old.querySelector("input[name=version]"), now = fresh.querySelector("input[name=version]");
+    if (version && now) version.value = now.value;
+    return true;
+  }
+
+  document.addEventListener("input", function (event) { lift(event.target); });
+
+  var house = window.EarnestFold = window.EarnestFold || {};
+  house.told = { here: toldHere, at: tellAt, lift: lift, settle: settle, stands: stands };
+})();

@@ -13,6 +13,8 @@
   var half = house.half, told = house.told;
   var box = document.getElementById("journal");
   var memory = null, sending = false, pause = 0, timer = null, carried = false, leaving = false, known = [], count = 0;
+  // This page as it was loaded: a fresh one shows nothing of what was refused on another.
+  var THIS = newKey();
   // Where to was said what the house has taken since the page was last shown.
   var formsTaken = [];
 
@@ -132,6 +134,9 @@
 
   function isWaiting(entry) { return !isRefused(entry); }
 
+  // @return whether this page tells at its place why it was refused
+  function isTold(entry) { return entry.shown === THIS && entry.page === here(); }
+
   // What stood in a field when somebody began to change it: what this page last sent, what the store has, or what was
   // shown.
   function seen(control) {
@@ -174,11 +179,17 @@
     send();
   }
 
+  // @return the field that a button stands for
+  function meant(button) {
+    return /^(take_reading|back_to_rule)$/.test(button.name) ? button.value.split(" ").pop() : button.name;
+  }
+
   // Something else is said of a field than what was refused.
   // @return whether anything had been
   function forgetRefused(path) {
     var gone = about(path).filter(isRefused);
     gone.forEach(function (entry) { remove(entry.key); });
+    controls(path).forEach(told.lift);
     document.querySelectorAll(".both[data-told]").forEach(function (both) {
       var row = both.querySelector('[name="' + path + '"]');
       if (row) told.settle(row);
@@ -203,8 +214,7 @@
     if (!button) return;
     var form = button.form;
     var label = button.getAttribute("aria-label") || button.textContent.trim();
-    forgetRefused(button.name);
-    told.lift(button);
+    forgetRefused(meant(button));
     put({ key: newKey(), to: form.action, page: here(), label: label, saw: [],
       fields: [[button.name, button.value]].concat(beside(form)), at: Date.now(), tries: 0 });
     send();
@@ -407,14 +417,14 @@
   // What can't be taken stays where it was typed, with what is wrong; what comes after it goes on.
   async function refused(entry, answer) {
     var says = (answer.status === 409 || answer.status === 422) && entry.page === here();
-    var off = { state: "refused", status: answer.status, shown: says };
+    var off = { state: "refused", status: answer.status, shown: says && THIS };
     change(entry.key, function (one) { return Object.assign(one, off); });
     // What was taken before it is shown first: afterwards it would sweep away what is told here.
     if (says && carried) { carried = false; await refresh(); }
     var shown = says && show(answer.text);
     if (shown) told.at(entry);
     if (shown && (answer.status === 409 || entry.said)) { remove(entry.key); return; }
-    change(entry.key, function (one) { one.shown = Boolean(shown); return one; });
+    change(entry.key, function (one) { one.shown = shown && THIS; return one; });
     if (entry.path) afterAll(entry);
   }
 
@@ -530,7 +540,7 @@
 
   function markField(control, entry) {
     var field = half.fieldOf(control);
-    if (isWaiting(entry) || !entry.shown) {
+    if (isWaiting(entry) || !isTold(entry)) {
       if (control.value !== entry.value && document.activeElement !== control) control.value = entry.value;
     }
     if (!isLate(entry) || field.querySelector(".unsent-mark")) return;
@@ -569,7 +579,7 @@
       controls(entry.path).forEach(function (control) { markField(control, entry); });
     });
     var late = list.filter(isLate);
-    var off = list.filter(function (entry) { return isRefused(entry) && !(entry.shown && entry.page === here()); });
+    var off = list.filter(function (entry) { return isRefused(entry) && !isTold(entry); });
     var lines = off.map(refusal);
     var labels = late.map(function (entry) { return entry.label; });
     if (late.length) lines.unshift(line(box.dataset.kept + " " + labels.join(", ")));
@@ -623,7 +633,7 @@
     var keys = read().map(function (entry) { return entry.key; });
     var gone = known.filter(function (entry) { return entry.page === here() && !keys.includes(entry.key); });
     known = read();
-    gone.filter(function (entry) { return entry.path; }).forEach(function (entry) { see(entry); });
+    gone.filter(function (entry) { return entry.path && isWaiting(entry); }).forEach(see);
     mark();
     if (gone.length && !waiting().length) refresh();
   });
@@ -639,11 +649,6 @@
   });
 
   house.leave = leave;
-  // A fresh page shows nothing of what was refused on another.
-  read().filter(function (entry) { return entry.shown; }).forEach(function (entry) {
-    entry.shown = false;
-    put(entry);
-  });
   carried = waiting().some(function (entry) { return entry.page === here(); });
   mark();
   if (waiting().length) send();

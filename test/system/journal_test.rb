@@ -306,6 +306,27 @@ class JournalTest < SystemTest
     tab.close
   end
 
+  # What is refused is told in either tab, and let go in either.
+  def test_two_tabs_and_something_refused
+    go "Ticket office", "Measure"
+    tab = open_new_window
+    within_window(tab) { go "Ticket office", "Measure" }
+    type "Overlap, in all", "wide"
+    assert_selector ".problem"
+    within_window(tab) do
+      assert_selector "#journal", text: "Not taken: Overlap, in all: wide"
+      click_on "Let it go"
+      assert_field "Overlap, in all", with: "8"
+    end
+    assert_field "Overlap, in all", with: "wide"
+    type "Overlap, in all", "12"
+    assert_no_selector ".problem"
+    assert_settled
+    assert_no_selector ".versions"
+    assert_equal "12 cm", spec["overlap"]
+    tab.close
+  end
+
   def test_two_browsers_at_one_window
     go "Ticket office", "Measure"
     Capybara.using_session(:other) do

@@ -66,6 +66,19 @@ class MeterTest < SystemTest
     assert_field "Left return", with: "8.0"
   end
 
+  def test_a_reading_is_taken_where_something_was_refused
+    measure_anew
+    type "Usable length", "long"
+    assert_selector ".problem"
+    find("#typed").send_keys("1.8 m", :enter)
+    take("1(79|80)")
+    assert_field "Usable length", with: /\A(179|180)/
+    assert_no_selector ".problem"
+    assert_settled
+    visit page.current_path
+    assert_no_selector "#journal", text: "long"
+  end
+
   private
 
   # A new window of which nothing is measured, with its strip open.

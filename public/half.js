@@ -7,7 +7,7 @@
   // What is filled in in a form that is sent whole by the journal, and isn't on its way.
   var FIELDS = "form[method=post]:not([data-plain]):not([enctype]):not(.on-its-way) [name]";
   // What a form says besides what it is about.
-  var BESIDES = /^(authenticity_token|once|version|unit|saw\[.*)$/;
+  var BESIDES = /^(authenticity_token|once|version|unit|figures|back|saw\[.*)$/;
   var box = document.getElementById("journal"), words = box ? box.dataset.half : "";
   // What one person typed on this device waits for that person.
   var whose = document.body.dataset.whose || "";

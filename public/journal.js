@@ -455,11 +455,10 @@
     });
   }
 
-  function isForm(node) { return node.nodeName === "FORM"; }
+  function isSaid(node) { return node.nodeName === "FORM" && node.method === "post" && !node.matches("[data-edits]"); }
 
   // A form that has become one about something else has nothing in it of what was typed for the other.
   function begunAnew(form) {
-    if (form.matches("[data-edits]")) return;
     told.lift(form);
     if (form.contains(document.activeElement) && document.activeElement.name) document.activeElement.blur();
     Array.from(form.elements).forEach(function (control) { if (control.name) half.asShownNow(control); });
@@ -474,7 +473,7 @@
       if (old.nodeName === "DETAILS" && fresh.nodeName === "DETAILS" && old.dataset.open === fresh.dataset.open) {
         fresh.open = old.open;
       }
-      if (isForm(old) && isForm(fresh) && half.subject(old) !== half.subject(fresh)) begunAnew(old);
+      if (isSaid(old) && isSaid(fresh) && half.subject(old) !== half.subject(fresh)) begunAnew(old);
       return !kept(old) && !told.stands(old, fresh) && !(fresh.dataset && "same" in fresh.dataset);
     };
     window.Idiomorph.defaults.callbacks.beforeNodeRemoved = function (old) {

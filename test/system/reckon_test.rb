@@ -49,6 +49,18 @@ class ReckonSystemTest < SystemTest
     assert_field "Repeat, along", with: "64"
   end
 
+  # Whatever is reckoned meanwhile, the name for the job stays, and the hand stays in its field.
+  def test_a_name_that_waits_while_figures_are_typed
+    visit "/reckon?support.length=248&drop.readings.left=229&cloth.width=138&unit=cm"
+    fill_in "For whom", with: "Boathouse stairs"
+    fill_in "Usable length", with: "30"
+    assert_current_path(/support.length=30&/, url: true)
+    find_field("Usable length").send_keys("0")
+    assert_current_path(/support.length=300&/, url: true)
+    assert_equal "support.length", page.evaluate_script("document.activeElement.name")
+    assert_field "For whom", with: "Boathouse stairs"
+  end
+
   def test_a_figure_that_cannot_be_read_says_so_and_stays
     visit "/reckon?support.length=248&drop.readings.left=229&cloth.width=138&unit=cm"
     fill_in "Usable length", with: "twelve"

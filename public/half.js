@@ -55,11 +55,20 @@
       .concat(form.getAttribute("action")).join("&");
   }
 
+  // What was refused is told at its field, and stands there as if the house had it.
+  function refused(control) {
+    if (!control.matches("input:not([type=hidden]), select, textarea") || isEdit(control)) return false;
+    return Boolean(control.closest("[data-told]"));
+  }
+
+  function isOpen(control) {
+    if (!control.form || control.matches("[type=password], [type=file]")) return false;
+    return halfFilledIn(control) || pointedAt(control) || refused(control);
+  }
+
   // What stands half filled in in a form is there again when the page is, in this tab.
   function keepHalf() {
-    var half = Array.from(document.querySelectorAll(FIELDS)).filter(function (control) {
-      return control.matches(":not([type=password]):not([type=file])") && (halfFilledIn(control) || pointedAt(control));
-    }).map(function (control) {
+    var half = Array.from(document.querySelectorAll(FIELDS)).filter(isOpen).map(function (control) {
       var saw = control.form.elements["saw[" + control.name + "]"];
       return { of: subject(control.form), name: control.name, value: control.value, on: control.checked,
         saw: saw && saw.value };

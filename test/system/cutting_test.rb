@@ -41,10 +41,15 @@ class CuttingInTheBrowserTest < SystemTest
     unfold "It went wrong"
     assert_field "wrong-from", with: ""
     fill_in "wrong-from", with: "42"
+    unfold "There is a flaw here"
+    fill_in "flaw-from", with: "here"
+    click_on "Keep the flaw and plan again"
+    assert_selector ".problem"
     visit "/shelf"
     assert_selector "h1", text: "Shelf"
     page.go_back
     assert_field "wrong-from", with: "42"
+    assert_field "flaw-from", with: "here"
   end
 
   # A form that is shown anew keeps what is half typed in it, unless it has become one about another cut.

@@ -42,6 +42,13 @@
     return true;
   }
 
+  // Theirs is right: nothing is sent.
+  document.addEventListener("click", function (event) {
+    var button = event.target.closest("[data-theirs]"), both = button && button.closest(".both");
+    if (!both) return;
+    settle(button);
+    if (!toldHere(both)) both.remove();
+  });
   document.addEventListener("input", function (event) { lift(event.target); });
 
   var house = window.EarnestFold = window.EarnestFold || {};

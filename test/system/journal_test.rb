@@ -340,6 +340,9 @@ class JournalTest < SystemTest
     Capybara.using_session(:other) do
       type "Left return", "7"
       assert_selector ".versions tr", text: /Left return\s+7\s+8/
+      click_on "Leave theirs"
+      assert_no_selector ".both"
+      assert_field "Left return", with: "8"
     end
     assert_equal "8 cm", spec["return_left"]
   end
@@ -365,6 +368,7 @@ class JournalTest < SystemTest
     assert_settled
     type "Overlap, in all", "16"
     assert_no_selector ".versions"
+    assert_settled
     assert_equal ["7 cm", "16 cm"], spec.values_at("return_left", "overlap")
   end
 

@@ -5,18 +5,15 @@
 
   function toldHere(node) { return Boolean(node.dataset) && "told" in node.dataset; }
 
-  // What is wrong stands at its field until somebody types there again, or it is sent again, whatever is shown anew.
+  // What is wrong stands at its field until somebody types there again, or it is sent again, whatever is shown anew. A
+  // field with the cursor in it was left as it is, so it is found by what is told beside it.
   function tellAt(entry) {
     var names = entry.path ? [entry.path] : entry.fields.map(function (pair) { return pair[0]; });
-    document.querySelectorAll("[aria-invalid=true]").forEach(function (control) {
-      if (names.includes(control.name)) toldAt(control).dataset.told = "";
+    document.querySelectorAll("form .problem").forEach(function (problem) {
+      var place = problem.closest(".field") || problem.parentElement;
+      var controls = Array.from(place.querySelectorAll("input:not([type=hidden]), select, textarea"));
+      if (controls.some(function (control) { return names.includes(control.name); })) place.dataset.told = "";
     });
-  }
-
-  function toldAt(control) {
-    var place = control.parentElement;
-    while (place && place !== control.form && !place.querySelector(".problem")) place = place.parentElement;
-    return place || control.parentElement;
   }
 
   function lift(control) {

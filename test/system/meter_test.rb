@@ -66,6 +66,23 @@ class MeterTest < SystemTest
     assert_field "Left return", with: "8.0"
   end
 
+  # The cursor is still where it was typed.
+  def test_what_was_refused_stands_while_readings_come
+    meter
+    measure_anew
+    unfold "A meter that types"
+    find("#typed").send_keys("0", :enter)
+    within("#meter") { assert_text "A reading is more than nothing." }
+    press(1800)
+    within("#meter") do
+      assert_selector ".meter-reading b"
+      assert_text "A reading is more than nothing."
+    end
+    find("#typed").send_keys("1")
+    press(1801)
+    within("#meter") { assert_no_text "A reading is more than nothing." }
+  end
+
   def test_a_reading_is_taken_where_something_was_refused
     measure_anew
     type "Usable length", "long"

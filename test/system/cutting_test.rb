@@ -5,8 +5,7 @@ require "system_test_helper"
 # Cutting in the real browser: the plan, the table, the shelf, with the hand and with the keyboard.
 class CuttingInTheBrowserTest < SystemTest
   def test_a_plan_goes_to_the_table_and_is_cut
-    go "Residents' lounge", "Cutting"
-    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+    at_the_table
     assert_selector ".huge b", text: "310.4"
     assert_selector ".first b", text: "33.2"
     assert_operator figure_height, :>=, 64
@@ -20,8 +19,7 @@ class CuttingInTheBrowserTest < SystemTest
   end
 
   def test_enter_ticks_the_cut
-    go "Residents' lounge", "Cutting"
-    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+    at_the_table
     assert_selector ".huge b", text: "310.4"
     find("body").send_keys(:enter)
     assert_selector ".table-head p", text: "1 of 8 cut"
@@ -29,8 +27,7 @@ class CuttingInTheBrowserTest < SystemTest
 
   # What is half told of one cut is never told of the next; whoever comes back to it finds it there.
   def test_what_was_half_told_of_a_cut_is_not_told_of_the_next
-    go "Residents' lounge", "Cutting"
-    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+    at_the_table
     unfold "It went wrong"
     fill_in "wrong-from", with: "41"
     click_on "It is cut"
@@ -54,8 +51,7 @@ class CuttingInTheBrowserTest < SystemTest
 
   # A form that is shown anew keeps what is half typed in it, unless it has become one about another cut.
   def test_a_form_that_becomes_one_about_another_cut
-    go "Residents' lounge", "Cutting"
-    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+    at_the_table
     unfold "It went wrong"
     fill_in "wrong-from", with: "41"
     shown_anew("form[action$='/wrong']")
@@ -65,8 +61,7 @@ class CuttingInTheBrowserTest < SystemTest
   end
 
   def test_a_flaw_at_the_table_plans_the_rest_again
-    go "Residents' lounge", "Cutting"
-    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+    at_the_table
     click_on "It is cut"
     assert_selector ".table-head p", text: "1 of 8 cut"
     find("summary", text: "There is a flaw here").click
@@ -142,14 +137,19 @@ class CuttingInTheBrowserTest < SystemTest
 
   def test_the_table_on_a_phone
     Browser.size(page, 390, 844)
-    go "Residents' lounge", "Cutting"
-    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+    at_the_table
     assert_selector ".huge b", text: "310.4"
     assert page.evaluate_script("document.documentElement.scrollWidth <= 390"), "the page is wider than the phone"
     assert_operator find("button.huge-act").native.size.height, :>=, 60
   end
 
   private
+
+  # The first cloth's plan of the lounge, with none of it cut.
+  def at_the_table
+    go "Residents' lounge", "Cutting"
+    within(first(".bolt-of")) { click_on "Take this plan to the table" }
+  end
 
   # As an answer shows a form: with nothing typed in it, about the same cut or another.
   def shown_anew(form, **hidden)

@@ -40,6 +40,15 @@ WEIGHTS = {
 
 def weight(file) = File.size(file) * WEIGHTS.fetch(file.delete_prefix(File.join(ROOT, "test", "")).split("/").first, 1)
 
+# What a browser test kept stays in its database until the next process begins it anew: nobody else is in its share.
+def apart(files, number)
+  browsers, rest = files.partition { |file| file.start_with?(File.join(ROOT, "test", "system", "")) }
+  [browsers, rest]
+    .flat_map { |those| shared(those, number * SHARES_EACH / 2) }
+    .reject(&:empty?)
+    .sort_by { |share| -share.sum { |file| weight(file) } }
+end
+
 # Shared out, the heaviest first, each to whoever has least.
 def shared(files, number)
   files
@@ -81,7 +90,7 @@ begin
   # Of the whole sweep each takes some documents; else whoever is free takes the next share of files, the heaviest
   # first.
   whole = environment["SWEEP"] == "whole"
-  shares = whole ? Array.new(number) { files } : shared(files, number * SHARES_EACH).reject(&:empty?)
+  shares = whole ? Array.new(number) { files } : apart(files, number)
   waiting = Queue.new
   shares.each_with_index { |own, share| waiting << [own, whole ? "#{share}/#{number}" : "0/1"] }
   waiting.close

@@ -25,7 +25,7 @@ class SystemTest < EarnestFoldTest
   Capybara.app = APP
 
   def setup
-    [:papers, :jobs, :customers, :cloths].each { |table| workroom.rows(table).delete }
+    [:papers, :paper_numbers, :jobs, :customers, :cloths].each { |table| workroom.rows(table).delete }
     S::DemoHouse.new(workroom).load
     Browser.size(page, 1280, 800)
   end

@@ -43,7 +43,7 @@ module EarnestFold
       # @param now [Time]
       # @return [Diary] the same one as long as nothing has changed, and a quarter of an hour isn't over
       def self.of(workroom, house, now)
-        Memory.whole([self, workroom.id, workroom.diary.versions, house.state, now.to_i / QUARTER]) do
+        Memory.whole(self, workroom.id, [workroom.diary.versions, house.state, now.to_i / QUARTER]) do
           jobs, cloths = workroom.diary.jobs, workroom.cloths.all
           new(
             jobs.map { |job| Job.new(job, cloths, house).sound },

@@ -42,7 +42,7 @@ module EarnestFold
       # @param settled [Store::House::Record]
       # @return [Logbook] of everything, the same one as long as nothing has changed
       def self.whole(workroom, settled) =
-        Memory.whole([self, workroom.id, workroom.logbook.versions, settled.state]) { of(workroom, settled) }
+        Memory.whole(self, workroom.id, [workroom.logbook.versions, settled.state]) { of(workroom, settled) }
 
       # @param workroom [Store::Workroom]
       # @param settled [Store::House::Record]

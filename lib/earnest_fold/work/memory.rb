@@ -10,8 +10,8 @@ module EarnestFold
       # and its drawings a few, most else next to nothing. So many are kept of about six hundred works.
       MOST = 8_000
       MOST_STATES = 3_000
-      # Of so many workrooms, or a few looks at one: nobody asks again for what it was before it changed.
-      MOST_WHOLE = 20
+      # Three things are made of a whole workroom, each kept once: of so many, then, a third.
+      MOST_WHOLE = 60
       MADE = Store::Remembered.new(MOST)
       STATES = Store::Remembered.new(MOST_STATES)
       WHOLE = Store::Remembered.new(MOST_WHOLE)
@@ -28,10 +28,18 @@ module EarnestFold
       # @yieldreturn [Object] the thing, where it isn't there yet; false and nil are made again each time
       def fetch(state, name) = MADE.fetch([state, name]) { yield }
 
-      # What is made of a whole workroom is large, and another with its every change.
-      # @param made_of [Array] everything that it is made of, by its content
+      # What is made of a whole workroom is large, and another with its every change: the last one alone is kept, as
+      # nobody asks again for what it was before.
+      # @param thing [Class] what it is
+      # @param workroom_id [Integer]
+      # @param made_of [Array] everything else that it is made of, by its content
       # @yieldreturn [Object] it, where it isn't there yet
-      def whole(made_of) = WHOLE.fetch(made_of) { yield }
+      def whole(thing, workroom_id, made_of)
+        of, last = WHOLE[[thing, workroom_id]]
+        return last if of == made_of
+
+        yield.tap { |made| WHOLE[[thing, workroom_id]] = [made_of, made] }
+      end
 
       # Forgets everything: whatever is asked for next is made anew.
       def clear = [MADE, STATES, WHOLE].each(&:clear)

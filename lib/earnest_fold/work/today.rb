@@ -26,7 +26,7 @@ module EarnestFold
       # @return [Today] the same one as long as nothing has changed that it is made from
       def self.of(workroom, diary)
         kept = workroom.kept
-        Memory.whole([self, kept.id, kept.today.versions(MOST), workroom.house.state, diary.state]) do
+        Memory.whole(self, kept.id, [kept.today.versions(MOST), workroom.house.state, diary.state]) do
           sheets = workroom.at_work(MOST)
           new(sheets, diary, kept.bills.asked(sheets.map { |sheet| sheet.job.id }))
         end

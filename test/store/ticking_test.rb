@@ -74,8 +74,8 @@ class TickingTest < EarnestFoldTest
   def test_takers_and_tickers_at_once
     jobs = Array.new(3) { |index| @workroom.jobs.create(title: "Race #{index}", unit: "cm") }
     @workroom.plans.release(@job, @cloth)
-    takers = jobs.map { |job| Thread.new { 12.times.map { outcome { take_some(job) } } } }
-    tickers = jobs.map { |job| Thread.new { 12.times.map { |turn| outcome { tick_some(job, turn) } } } }
+    takers = jobs.map { |job| Thread.new { TURNS.times.map { outcome { take_some(job) } } } }
+    tickers = jobs.map { |job| Thread.new { TURNS.times.map { |turn| outcome { tick_some(job, turn) } } } }
     told = (takers + tickers).flat_map(&:value)
     assert_empty told - %i[done stale gone nothing], told.tally
     @workroom.shelf.all(cloths: [@cloth], used_up: true).each { |record| assert_predicate record.piece.life, :whole? }
@@ -83,7 +83,63 @@ class TickingTest < EarnestFoldTest
     @workroom.rows(:jobs).where(id: jobs).delete
   end
 
+  # Where two wait for each other PostgreSQL ends one of them: that is done again, and nobody is told.
+  def test_of_two_who_wait_for_each_other_neither_is_told
+    second = @workroom.shelf.receive(@cloth, "Race 2", {"delivered" => "60 m"})
+    seen = [@piece, second].to_h { |id| [id, @workroom.shelf.find(id).version] }
+    held, waiting = Queue.new, Queue.new
+    other = Thread.new do
+      @workroom.transaction do
+        S.db.run("SET LOCAL deadlock_timeout = '#{PATIENCE}s'")
+        @workroom.shelf.locked(second)
+        held << true
+        waiting.pop
+        @workroom.shelf.locked(@piece)
+      end
+    end
+    held.pop
+    taker = Thread.new do
+      @workroom.transaction do
+        S.db.run("SET LOCAL deadlock_timeout = '500ms'")
+        lines = [line(0), line(0).with(piece_id: second)]
+        @workroom.plans.take(@job, @cloth, {proved: true, used: LEAST, bound: LEAST}, lines, seen: seen)
+      end
+    end
+    Thread.pass until S.db[:pg_locks].where(granted: false).any? || !taker.alive?
+    waiting << true
+    assert_kind_of Integer, taker.value
+    assert_equal second, cuts.last.piece_id
+  ensure
+    [other, taker].each(&:join)
+  end
+
+  # Whoever takes a plan holds its job from others who change it, not from those who only name it, as a cut does that
+  # goes with its cloth: two who wait for each other stop both.
+  def test_a_plan_that_is_taken_keeps_nobody_from_naming_its_job
+    person = @workroom.people.add("Jory Teal", role: "apprentice", books: false)
+    held, over = Queue.new, Queue.new
+    taker = Thread.new do
+      @workroom.transaction do
+        @workroom.plans.take(@job, @cloth, {proved: true, used: LEAST, bound: LEAST}, [], seen: {})
+        held << true
+        over.pop
+      end
+    end
+    held.pop
+    lender = Thread.new { @workroom.people.lend(person, [@job]) }
+    assert lender.join(PATIENCE), "whoever names the job waits for its plan"
+  ensure
+    over << true
+    [taker, lender].each(&:join)
+    @workroom.rows(:people).where(id: person).delete
+  end
+
   private
+
+  # Seconds.
+  PATIENCE = 20
+  TURNS = 40
+  private_constant :PATIENCE, :TURNS
 
   def outcome
     yield

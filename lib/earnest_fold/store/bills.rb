@@ -146,7 +146,7 @@ module EarnestFold
         @workroom.transaction do
           raise Missing, "no job #{job_id}" if @workroom.rows(:jobs).where(id: job_id).empty?
 
-          own = in_turn(kind, number, numbers(kind).for_update.get(:following))
+          own = in_turn(kind, number, numbers(kind).for_no_key_update.get(:following))
           taken = @workroom
             .rows(:papers)
             .returning

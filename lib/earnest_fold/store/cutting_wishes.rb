@@ -26,7 +26,7 @@ module EarnestFold
       def keep(job_id, cloth_id, spec, saw:)
         place = {job_id: job_id, cloth_id: cloth_id}
         @workroom.transaction do
-          @workroom.rows(:jobs).where(id: job_id).for_update.first or raise Missing, "no job #{job_id}"
+          @workroom.rows(:jobs).where(id: job_id).for_no_key_update.first or raise Missing, "no job #{job_id}"
           unless Records.plain(@workroom.rows(:cutting_wishes).where(place).get(:spec) || {}) == saw
             raise Stale, "wishes of job #{job_id}"
           end

@@ -110,7 +110,7 @@ module EarnestFold
       # A workroom of before there were sets, or a fresh one.
       def begin_sets
         @workroom.transaction do
-          row.for_update.first
+          row.for_no_key_update.first
           if @workroom.rows(:rule_sets).empty?
             StartingRules::SETS.each_with_index do |(name, spec), index|
               @workroom.insert(:rule_sets, name: name, spec: Sequel.pg_jsonb(spec), position: index + 1)

@@ -157,7 +157,7 @@ module EarnestFold
       # @raise [Missing]
       def set_small_parts(id)
         @workroom.transaction do
-          row = @workroom.rows(:jobs).where(id: id).for_update.first or raise Missing, "no job #{id}"
+          row = @workroom.rows(:jobs).where(id: id).for_no_key_update.first or raise Missing, "no job #{id}"
           extras = Records.plain(row[:extras])
           change(id, extras: Sequel.pg_jsonb(extras.merge("small_parts" => yield(extras.fetch("small_parts", [])))))
         end
@@ -256,7 +256,7 @@ module EarnestFold
 
       # Changes places with the neighbour; all are numbered afresh, so that equal positions part.
       def swap(table, rows, id, by)
-        ids = rows.for_update.order(:position, :id).select_map(:id)
+        ids = rows.for_no_key_update.order(:position, :id).select_map(:id)
         place = ids.index(id) or raise(Missing, "no #{table} #{id}")
         other = place + by
         return if other.negative? || other >= ids.size

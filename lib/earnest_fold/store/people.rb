@@ -112,7 +112,7 @@ module EarnestFold
       # One at a time: two owners who step back at once would leave none.
       def locked
         @workroom.transaction do
-          Store.db[:workrooms].where(id: @workroom.id).for_update.all
+          Store.db[:workrooms].where(id: @workroom.id).for_no_key_update.all
           yield
         end
       end

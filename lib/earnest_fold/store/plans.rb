@@ -55,8 +55,8 @@ module EarnestFold
       # @return [Integer] its id
       # @raise [Stale] where a piece was changed since, [Missing]
       def take(job_id, cloth_id, facts, lines, seen:)
-        @workroom.transaction do
-          @workroom.rows(:jobs).where(id: job_id).for_update.first or raise Missing, "no job #{job_id}"
+        @workroom.in_turn do
+          @workroom.rows(:jobs).where(id: job_id).for_no_key_update.first or raise Missing, "no job #{job_id}"
           hold(job_id, cloth_id, lines.map(&:piece_id))
           check(lines, seen)
           clear(job_id, cloth_id)
@@ -78,7 +78,7 @@ module EarnestFold
 
       # Leaves what isn't cut yet on the shelf for others.
       def release(job_id, cloth_id)
-        @workroom.transaction do
+        @workroom.in_turn do
           hold(job_id, cloth_id, [])
           clear(job_id, cloth_id)
         end
@@ -91,7 +91,7 @@ module EarnestFold
       # @return [Boolean] false where somebody else has said so already
       # @raise [Missing] where it isn't planned there any more, [Reckoning::Invalid] where that cloth is gone
       def tick(place, id, least:)
-        @workroom.transaction do
+        @workroom.in_turn do
           row = locked(place, id)
           next false if row[:state] == "cut"
 
@@ -104,7 +104,7 @@ module EarnestFold
       # A cut that was ticked wasn't made.
       # @return [Boolean] false where it isn't ticked
       def put_back(place, id, least:)
-        @workroom.transaction do
+        @workroom.in_turn do
           row = locked(place, id)
           next false if row[:state] == "planned"
 
@@ -119,7 +119,7 @@ module EarnestFold
       # @param to [Reckoning::Length]
       # @param why [String]
       def wrong(place, id, from, to, least:, why:)
-        @workroom.transaction do
+        @workroom.in_turn do
           row = locked(place, id)
           shelf.put_back(id, least: least) if row[:state] == "cut"
           took(row, :wrong, from, to, least, why: why)

@@ -40,7 +40,7 @@ module EarnestFold
       def answer(key, said, name, on)
         Store.guard do
           Store.db.transaction(savepoint: true) do
-            good(key).for_update.get(:id)
+            good(key).for_no_key_update.get(:id)
             shown = find(key) or raise Missing, "no such link"
             raise Taken, "answered, or replaced" unless shown.open?
 

@@ -128,7 +128,7 @@ module EarnestFold
 
       # The row, kept from others until the transaction ends.
       def locked(id, version)
-        row = @workroom.rows(:treatments).where(id: id).for_update.first or raise Missing, "treatment #{id}"
+        row = @workroom.rows(:treatments).where(id: id).for_no_key_update.first or raise Missing, "treatment #{id}"
         raise Stale, "treatment #{id}" unless row[:version] == version
 
         row

@@ -127,6 +127,23 @@ module EarnestFold
 
       # @yield one transaction
       def transaction(&block) = Store.guard { Store.db.transaction(&block) }
+
+      # How often PostgreSQL may end the same, so that somebody else goes on.
+      MOST_TRIES = 4
+      private_constant :MOST_TRIES
+
+      # At what several hands hold at once: where two wait for each other, PostgreSQL ends one of them, and here that is
+      # done again, also inside another transaction.
+      # @yield one transaction, which begins anew; what it does lies in the database alone
+      # @raise [Busy] where that never ends
+      def in_turn(&block)
+        tries = 0
+        begin
+          Store.guard { Store.db.transaction(savepoint: true, &block) }
+        rescue Busy
+          ((tries += 1) < MOST_TRIES) ? retry : raise
+        end
+      end
     end
   end
 end

@@ -52,6 +52,7 @@ module EarnestFold
         @extent = zoom.zero? ? piece.length : extent
         @row = @extent / (zoom.zero? ? 1 : [(@extent / (ROW / zoom)).round, 1].max)
         @scale = Scale.new((WIDTH - 2 * SIDE) / @row.mm.to_f)
+        @tall = @scale[cloth.width].clamp(60, 420)
         @name = "#{cloth.id}-#{piece.id}".gsub(/[^\w-]/, "-")
         @svg = Svg.new(
           WIDTH,
@@ -94,21 +95,19 @@ module EarnestFold
             .select { |from| @around.nil? || (@around.from < from + @row && @around.to > from) }
       end
 
-      def row_height = ABOVE + tall + BELOW
-
-      def tall = @scale[@cloth.width].clamp(60, 420)
+      def row_height = ABOVE + @tall + BELOW
 
       def row(from, index)
         to = [from + @row, @extent].min
         y = index * row_height + ABOVE
-        @svg.clip("row-#{@name}-#{index}", SIDE - 1, y - ABOVE, @scale[to - from] + 2, row_height) do
+        @svg.clip("row-#{@name}-#{index}", SIDE - 1, y - ABOVE, @scale.between(from, to) + 2, row_height) do
           ground(from, to, y)
           waste(from, to, y)
           within(from, to).each { |placed| cut(placed, from, y) }
           @piece.flaws.each_with_index do |flaw, number|
             flaw(flaw, number, from, y) if flaw.to >= from && flaw.from <= to
           end
-          @svg.rect(SIDE, y, @scale[to - from], tall, class: "outline")
+          @svg.rect(SIDE, y, @scale.between(from, to), @tall, class: "outline")
         end
         running_distances(from, to, y)
         ruler(from, to, y)
@@ -119,8 +118,8 @@ module EarnestFold
         @svg.rect(
           SIDE,
           y,
-          @scale[to - from],
-          tall,
+          @scale.between(from, to),
+          @tall,
           :fill => @colour,
           :class => "ground",
           "data-from" => from.mm.round,
@@ -145,18 +144,18 @@ module EarnestFold
       end
 
       def wasted(x1, x2, y)
-        return @svg.rect(x1, y, x2 - x1, tall, fill: "url(#waste-#{@name})", class: "waste") unless @paper
+        return @svg.rect(x1, y, x2 - x1, @tall, fill: "url(#waste-#{@name})", class: "waste") unless @paper
 
-        @svg.path(["M", x1, y, "L", x2, y + tall, "M", x1, y + tall, "L", x2, y], class: "crossed")
+        @svg.path(["M", x1, y, "L", x2, y + @tall, "M", x1, y + @tall, "L", x2, y], class: "crossed")
       end
 
       def left_over(from, to, y)
         at = [used, from].max
-        return if @placed.empty? || at >= to || to < @extent || @scale[to - at] < 60
+        return if @placed.empty? || at >= to || to < @extent || @scale.between(at, to) < 60
 
         @svg.text(
           (x(at, from) + x(to, from)) / 2,
-          y + tall / 2 + 5,
+          y + @tall / 2 + 5,
           Words.say("drawings.left", length: @piece.length - used, unit: @unit),
           class: "edge",
           text_anchor: "middle"
@@ -168,7 +167,7 @@ module EarnestFold
         first = ((from - @piece.pattern_start) / repeat).ceil
         last = ((to - @piece.pattern_start) / repeat).floor
         lines = (first..last).map { |count| x(@piece.pattern_start + repeat * count, from) }
-        @svg.path(lines.flat_map { |at| ["M", at, y, "v", tall] }, class: "repeat")
+        @svg.path(lines.flat_map { |at| ["M", at, y, "v", @tall] }, class: "repeat")
         if @scale[repeat] > 24
           motifs([first - 1, *first..last].map { |count| x(@piece.pattern_start + repeat * count, from) }, y)
         end
@@ -182,7 +181,7 @@ module EarnestFold
         )
         places = starts.product([0.25, 0.75])
         @svg.path(
-          places.flat_map { |at, across| ["M", at + step * 0.8, y + tall * across, sprig] },
+          places.flat_map { |at, across| ["M", at + step * 0.8, y + @tall * across, sprig] },
           class: "motif"
         )
       end
@@ -192,9 +191,9 @@ module EarnestFold
         @svg.group(class: ["cut-of", @marks.states[placed]].compact.join(" ")) do
           told = [x2, WIDTH - SIDE].min - [x1, SIDE].max > LEAST_WORDS
           @svg.link(@marks.links[placed], says: told ? nil : spoken(placed)) do
-            @svg.rect(x1, y + 3, x2 - x1, tall - 6, class: "cut")
-            @svg.path(["M", x1 + 7, y + tall / 2 - 5, "l", -4, 5, "l", 4, 5], class: "top-mark")
-            words(placed, [x1, SIDE].max, [x2, WIDTH - SIDE].min, y + tall / 2) if told
+            @svg.rect(x1, y + 3, x2 - x1, @tall - 6, class: "cut")
+            @svg.path(["M", x1 + 7, y + @tall / 2 - 5, "l", -4, 5, "l", 4, 5], class: "top-mark")
+            words(placed, [x1, SIDE].max, [x2, WIDTH - SIDE].min, y + @tall / 2) if told
           end
         end
       end
@@ -208,7 +207,7 @@ module EarnestFold
           )
         end
         lines.unshift([nil, "tick"]) if @marks.states[placed] == :done
-        apart = [LINE, (tall - 12) / lines.size].min
+        apart = [LINE, (@tall - 12) / lines.size].min
         lines.each_with_index do |(text, css), index|
           at = y + 5 + (index - (lines.size - 1) / 2.0) * apart
           if text
@@ -241,10 +240,10 @@ module EarnestFold
           "data-from" => flaw.from.mm.round,
           "data-to" => flaw.to.mm.round
         ) do
-          @svg.rect(x1, y, x2 - x1, tall, class: "flawed")
+          @svg.rect(x1, y, x2 - x1, @tall, class: "flawed")
           @svg.path(
-            ["M", x1 - 5, y, "L", x2 + 5, y, "L", (x1 + x2) / 2, y + 13, "Z", "M", x1 - 5, y + tall, "L", x2 + 5,
-              y + tall, "L", (x1 + x2) / 2, y + tall - 13, "Z"],
+            ["M", x1 - 5, y, "L", x2 + 5, y, "L", (x1 + x2) / 2, y + 13, "Z", "M", x1 - 5, y + @tall, "L", x2 + 5,
+              y + @tall, "L", (x1 + x2) / 2, y + @tall - 13, "Z"],
             class: "notch"
           )
         end
@@ -285,8 +284,8 @@ module EarnestFold
       # Whole metres, or whole feet, along the cloth's foot.
       def ruler(from, to, y)
         step = @unit.inches? ? R::Length.inches(12) : R::Length.mm(1000)
-        foot = y + tall + 8
-        @svg.line(SIDE, foot, SIDE + @scale[to - from], foot, class: "dim")
+        foot = y + @tall + 8
+        @svg.line(SIDE, foot, SIDE + @scale.between(from, to), foot, class: "dim")
         each = [(36 / @scale[step]).ceil, @unit.inches? ? 3 : 1].max
         ((from / step).ceil..(to / step).floor).each do |count|
           at = x(step * count, from)
@@ -298,7 +297,7 @@ module EarnestFold
         end
       end
 
-      def x(distance, from) = SIDE + @scale[distance - from]
+      def x(distance, from) = SIDE + @scale.between(from, distance)
     end
   end
 end

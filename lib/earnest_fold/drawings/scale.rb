@@ -19,6 +19,11 @@ module EarnestFold
       # @param length [Reckoning::Length]
       # @return [Float]
       def [](length) = length.mm.to_f * @factor
+
+      # @param from [Reckoning::Length]
+      # @param to [Reckoning::Length]
+      # @return [Float] as far as it is from one to the other
+      def between(from, to) = (to.mm - from.mm).to_f * @factor
     end
   end
 end

@@ -177,7 +177,8 @@ module EarnestFold
     # @return [String] with spaces between, none inside brackets
     def expression(expression, unit, &write)
       write ||= ->(figure) { figure(figure, unit) }
-      Sum.tidy(expression).map { |token| term(token, unit, write) }.join(" ").gsub("( ", "(").gsub(" )", ")")
+      told = Sum.tidy(expression).map { |token| term(token, unit, write) }.join(" ")
+      told.include?("(") ? told.gsub("( ", "(").gsub(" )", ")") : told
     end
 
     # @api private

@@ -6,14 +6,16 @@ module EarnestFold
   module Drawings
     # A sheet to draw on: elements with escaped attributes and text, in the order they are drawn.
     class Svg
-      # Attributes with a dash; the others are written as they are.
-      NAMES = {
+      # How an attribute begins. Those with a dash are named otherwise here; the others are written as they are.
+      DASHED = {
         text_anchor: "text-anchor",
         clip_path: "clip-path",
         fill_opacity: "fill-opacity",
         font_size: "font-size",
         font_weight: "font-weight"
       }.freeze
+      BEGUN = %i[x y width height x1 y1 x2 y2 d cx cy r class fill href].to_h { |name| [name, name.name] }.merge(DASHED)
+        .transform_values { |name| %( #{name}=").freeze }.freeze
       # Drawings are full of numbers, and hardly any is larger: each as it is written, by its tenths.
       TENTHS = Array.new(12_000) { |tenths| tenths.fdiv(10).to_s.delete_suffix(".0").freeze }.freeze
       # Set small by the font, as on a tape.
@@ -43,12 +45,7 @@ module EarnestFold
 
       # @param parts [Array<Numeric, String>] letters and figures of a path
       # @return [String] to stand among the parts of another: what is drawn many times is written once
-      def commands(parts)
-        parts.each_with_object(+"") do |part, text|
-          text << " " unless text.empty?
-          text << (part.is_a?(Numeric) ? number(part) : part)
-        end
-      end
+      def commands(parts) = parts.map { |part| part.is_a?(String) ? part : number(part) }.join(" ")
 
       # @param attributes [Hash] of the element
       def circle(cx, cy, radius, **attributes) = element("circle", {cx: cx, cy: cy, r: radius}, attributes)
@@ -140,17 +137,16 @@ module EarnestFold
           some.each do |named, value|
             next if value.nil?
 
-            @drawn << " " << name_of(named) << '="' << (value.is_a?(Numeric) ? number(value) : escape(value)) << '"'
+            told = value.is_a?(Numeric) ? number(value) : escape(value)
+            @drawn << "#{BEGUN[named] || %( #{named}=")}#{told}\""
           end
         end
       end
 
-      def name_of(attribute) = NAMES[attribute] || (attribute.is_a?(Symbol) ? attribute.name : attribute)
-
       # To a tenth, in whole tenths throughout.
       def number(value)
         tenths = (value * 10).round
-        return "-#{number(-value)}" if tenths.negative?
+        return "-#{number(-value)}" if tenths < 0
 
         TENTHS[tenths] || tenths.fdiv(10).to_s.delete_suffix(".0")
       end

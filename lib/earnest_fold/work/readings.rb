@@ -6,6 +6,8 @@ module EarnestFold
     # each was taken, so that one left out moves no other.
     module Readings
       PLACES = %w[left middle right].freeze
+      ALWAYS = PLACES.map { |place| "drop.readings.#{place}".freeze }.freeze
+      private_constant :ALWAYS
       # A reading at a place is a field by itself, which may be empty.
       FIELD = Reckoning::Field.new(name: :reading, kind: Reckoning::DropAsked::READING, default: nil)
 
@@ -13,6 +15,9 @@ module EarnestFold
 
       # @return [Boolean] whether a field is one of the readings
       def path?(path) = path.start_with?("drop.readings.")
+
+      # @return [Boolean] whether it is one of the fields that there are
+      def there?(path, spec) = ALWAYS.include?(path) || paths(spec).include?(path)
 
       # @return [Array<String>] the three places, one for each reading beyond them, and one more once those are there
       def paths(spec)

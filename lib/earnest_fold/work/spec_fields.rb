@@ -60,6 +60,8 @@ module EarnestFold
       def stored(path, spec)
         return Readings.at(spec, path) if Readings.path?(path)
 
+        return spec[path] unless path.include?(".")
+
         path.split(".").reduce(spec) { |inside, step| inside.is_a?(Hash) ? inside[step] : nil }
       end
 
@@ -90,7 +92,7 @@ module EarnestFold
 
       # @api private
       def reading(path, spec) =
-        Readings.paths(spec).include?(path) ? Readings::FIELD : raise(KeyError, "no such reading")
+        Readings.there?(path, spec) ? Readings::FIELD : raise(KeyError, "no such reading")
     end
   end
 end

@@ -15,7 +15,7 @@ module EarnestFold
       def may_be_open? = default.nil? && !required?
 
       # @return [String] its name in documents
-      def key = name.to_s
+      def key = name.name
     end
 
     # What the same fields read before, in the same unit and without a problem: what is said the same is the same.
@@ -72,13 +72,13 @@ module EarnestFold
       #
       #   Treatment::FIELDS.at("making.hem.depth", {}).kind.least # => :zero
       def at(path, kept)
-        step, rest = path.split(".", 2)
-        field = fetch(step.to_sym)
-        return field unless rest
+        point = path.index(".")
+        return fetch(path.to_sym) unless point
 
-        inside = kept[step]
+        step = path[0, point]
+        field, inside = fetch(step.to_sym), kept[step]
         inner = field.kind.inner(inside) || raise(KeyError, "no fields in #{step}")
-        inner.at(rest, inside.is_a?(Hash) ? inside : {})
+        inner.at(path[point + 1, path.size], inside.is_a?(Hash) ? inside : {})
       end
 
       # @param kept [Hash, nil] as it is kept

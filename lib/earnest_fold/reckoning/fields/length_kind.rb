@@ -37,6 +37,8 @@ module EarnestFold
         # It stays as it was typed while it is shown in the unit it was typed in; and so that it can be mended, where it
         # can't be read.
         def show(kept, unit)
+          return "" if kept.nil?
+
           typed, named = kept.to_s.match(/\A(.+?) (mm|cm|in)\z/)&.captures
           return typed if named == unit.name && !LengthReader.unit_named?(typed)
 

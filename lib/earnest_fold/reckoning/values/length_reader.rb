@@ -30,6 +30,7 @@ module EarnestFold
                    "metre" => "m", "metres" => "m", "meter" => "m", "meters" => "m"}.freeze
       # As it is kept: nothing about it is to be tidied.
       TIDY = /\A-?\d+(?:\.\d+)?(?: [a-z]+)?\z/
+      PLAIN = /\A\d+(?:\.\d+)?\z/
       ANY_FRACTION = Regexp.union(FRACTIONS.keys)
       NUMBER = %r{\d+/\d+|\d+[ -]\s*\d+/\d+|\d+(?:[.,]\d+)?|[.,]\d+}
       NAMES = Regexp.union((SIZES.keys + SPELLINGS.keys).sort_by { |name| -name.size })
@@ -50,9 +51,8 @@ module EarnestFold
         return if text.size > LONGEST_TEXT || !text.valid_encoding?
 
         plain = tidy(text)
-        sign = plain.start_with?("-") ? -1 : 1
-        size = magnitude(plain.delete_prefix("-").delete_prefix("+").strip, unit)
-        size && Length.new(size * sign)
+        size = magnitude(plain.start_with?("-", "+") ? plain[1..].strip : plain, unit)
+        size && Length.new(plain.start_with?("-") ? -size : size)
       end
 
       # @return [Boolean] whether the text names a unit of its own
@@ -92,6 +92,8 @@ module EarnestFold
 
       # @return [Rational, nil] nil for a fraction over nothing
       def number(text)
+        return Rational(text) if PLAIN.match?(text)
+
         whole, fraction = text.include?("/") ? text.split(/[ -]\s*(?=\d+\/)/) : [text, nil]
         whole, fraction = "0", whole if fraction.nil? && text.include?("/")
         return Rational(whole.tr(",", ".").sub(/\A\./, "0.")) unless fraction

@@ -20,19 +20,20 @@ module EarnestFold
 
     # Collects problems while a document is read, and knows where in it the reading stands.
     class Problems
-      # @return [String] the JSON Pointer of the place being read
-      attr_reader :at
-
-      def initialize(at = "", found = [])
-        @at = at
-        @found = found
+      # @param within [Problems, nil] those that it is a part of
+      # @param step [String, Symbol, Integer, nil] where in them
+      def initialize(within = nil, step = nil, found = [])
+        @within, @step, @found = within, step, found
       end
+
+      # @return [String] the JSON Pointer of the place being read
+      def at = @at ||= @within ? "#{@within.at}/#{@step.to_s.gsub("~", "~0").gsub("/", "~1")}" : ""
 
       # @param step [String, Symbol, Integer] a key or an index
       # @return [Problems] the same collection, one step further into the document
       #
       #   Problems.new.within(:support).within(:length).at # => "/support/length"
-      def within(step) = Problems.new("#{@at}/#{step.to_s.gsub("~", "~0").gsub("/", "~1")}", @found)
+      def within(step) = Problems.new(self, step, @found)
 
       # More than these nobody reads; looking for more takes longer than it helps.
       MOST = 200
@@ -41,12 +42,12 @@ module EarnestFold
       # @return [nil] so that a reader can answer with it
       # @raise [Invalid] where there are so many by now that nothing more is looked for
       def add(code, **data)
-        @found << Problem.new(at: @at, code: code, data: data)
+        @found << Problem.new(at: at, code: code, data: data)
         (@found.size < MOST) ? nil : raise_any
       end
 
       # @return [Boolean] whether something at or below this place was found wrong
-      def any? = @found.any? { |problem| problem.at == @at || problem.at.start_with?("#{@at}/") }
+      def any? = @found.any? { |problem| problem.at == at || problem.at.start_with?("#{at}/") }
 
       # @return [Array<Problem>]
       def to_a = @found.uniq

@@ -55,7 +55,12 @@ module EarnestFold
         def unit_of(_name) = @unit
 
         # @return [String, nil] nil where nothing was sent of it
-        def said(name) = @params[name].is_a?(String) ? @params[name].gsub("\r\n", "\n").strip : nil
+        def said(name)
+          text = @params[name]
+          return unless text.is_a?(String)
+
+          (text.include?("\r") ? text.gsub("\r\n", "\n") : text).strip
+        end
 
         # @return [Boolean] whether it was changed here, and still is as it was then
         def anew?(name) = (text = said(name)) && mine?(name, text)

@@ -19,8 +19,11 @@ module EarnestFold
         # @return [Boolean] whether the field is to become what was typed: it was changed here, and is as it was when
         #   that began
         def mine?(name, typed)
-          now, saw = shown(name), @saw.text(name)
-          return false if typed == now || typed == saw
+          now = shown(name)
+          return false if typed == now
+
+          saw = @saw.text(name)
+          return false if typed == saw
           return true if saw == now || alike?(name, saw)
 
           clash(name, typed, now)

@@ -47,7 +47,7 @@ module EarnestFold
         # @param settled [Store::House::Record]
         # @param cloths [Array<Store::Records::Cloth>] the workroom's
         def initialize(params, settled, cloths)
-          @texts = params.select { |name, text| plain?(name) && plain?(text) }
+          @texts = params.to_h { |name, text| [name, text] }.select { |name, text| plain?(name) && plain?(text) }
           @settled = settled
           @unit = unit_named("unit") || settled.rules.unit(settled.unit)
           @typed_in = unit_named("was_unit") || @unit
@@ -132,8 +132,8 @@ module EarnestFold
 
         # @return [String, nil] the cloth: one of the workroom's, or the one that was typed, as far as it can be read
         def face
-          asked = @records.find { |record| record.id.positive? && record.id.to_s == @texts["face"] }
-          return asked.id.to_s if asked
+          asked = @texts["face"]
+          return asked if asked && @records.any? { |record| record.id.positive? && record.id.to_s == asked }
 
           (cloth.spec["width"] && cloth.valid?) ? Work::Quick::FACE.to_s : nil
         end

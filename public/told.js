@@ -12,11 +12,17 @@
     document.querySelectorAll("form .problem").forEach(function (problem) {
       var place = problem.closest(".field") || problem.parentElement;
       var controls = Array.from(place.querySelectorAll("input:not([type=hidden]), select, textarea"));
-      if (controls.some(function (control) { return names.includes(control.name); })) place.dataset.told = "";
+      if (!controls.some(function (control) { return names.includes(control.name); })) return;
+      place.dataset.told = "";
+      controls.filter(function (control) { return control === document.activeElement; }).forEach(function (control) {
+        control.setAttribute("aria-invalid", "true");
+        if (problem.id) control.setAttribute("aria-describedby", problem.id);
+      });
     });
   }
 
   function lift(control) {
+    if (control === document.activeElement) control.removeAttribute("aria-invalid");
     var place = control.closest("[data-told]:not(.both)");
     [place].concat(Array.from(control.querySelectorAll("[data-told]"))).filter(Boolean).forEach(function (told) {
       delete told.dataset.told;

@@ -73,12 +73,14 @@ class MeterTest < SystemTest
     unfold "A meter that types"
     find("#typed").send_keys("0", :enter)
     within("#meter") { assert_text "A reading is more than nothing." }
+    assert_selector "#typed[aria-invalid=true]"
     press(1800)
     within("#meter") do
       assert_selector ".meter-reading b"
       assert_text "A reading is more than nothing."
     end
     find("#typed").send_keys("1")
+    assert_no_selector "#typed[aria-invalid]"
     press(1801)
     within("#meter") { assert_no_text "A reading is more than nothing." }
   end

@@ -24,10 +24,13 @@ class LogbookTest < WebTest
     send_form(log(pair), **step_at(1, chapel, pair), "minutes" => "22,5")
     get log(pair)
     assert_match(/1 Note what came in 14 min 23 min put right by hand/, words)
+    send_form(log(pair), **step_at(1, chapel, pair), "minutes" => "1:20")
+    get log(pair)
+    assert_match(/1 Note what came in 14 min 1 h 20 min put right by hand/, words)
     send_form(log(pair), **step_at(1, chapel, pair), "minutes" => "a while")
     assert_equal 422, last_response.status
     assert_includes last_response.body, %(value="a while")
-    assert_equal %w[started stopped corrected], workroom.bench.entries(pair.id).map(&:kind)
+    assert_equal %w[started stopped corrected corrected], workroom.bench.entries(pair.id).map(&:kind)
   end
 
   def test_three_jobs_teach_a_standard_which_is_taken_or_left

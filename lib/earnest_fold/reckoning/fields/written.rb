@@ -34,6 +34,21 @@ module EarnestFold
           (steps && steps.denominator == 1) ? LengthWriter.decimal(steps.numerator, PLACES).sub(/\.?0+\z/, "") : typed
         end
 
+        # By the clock, or with its unit: "1:20", "1 h 20", "2 h", "12½ min".
+        HOURS = /\A(?<hours>\d{1,3})\s*(?::\s*(?<minutes>[0-5]\d)|h(?:ours?)?\s*(?:(?<minutes>[0-5]?\d)\s*(?:min)?)?)\z/
+        UNIT = /\s*min(?:utes?|s)?\.?\z/
+
+        # @param typed [String] how long something took
+        # @return [String] the same in minutes
+        #
+        #   FieldKinds::Written.minutes("1:20")  # => "80"
+        #   FieldKinds::Written.minutes("12½ min") # => "12.5"
+        def minutes(typed)
+          plain = typed.strip.downcase
+          hours = HOURS.match(plain) or return number(plain.sub(UNIT, ""))
+          (Integer(hours[:hours], 10) * 60 + hours[:minutes].to_i).to_s
+        end
+
         # @param text [String] as it was typed, or as it is kept
         # @param marks [String] that may part thousands there
         # @return [Array(Symbol, Hash), nil] the doubt (see {Kind#doubt}): by `offer` it has thousands

@@ -39,7 +39,7 @@ module EarnestFold
 
         # @return [String, nil] as it is kept
         def minutes
-          number = Reckoning::Exact.read(Reckoning::FieldKinds::Written.number(typed["minutes"]))
+          number = Reckoning::Exact.read(Reckoning::FieldKinds::Written.minutes(typed["minutes"]))
           number.to_s if number && number >= 0 && number <= MOST_MINUTES
         end
 

@@ -170,13 +170,16 @@ class OutsideWayTest < SystemTest
   # What waits in the queue, done at once and once.
   def queued
     assert_settled if page.has_selector?("#journal", visible: :all, wait: 0)
+    later.delete
     S.db[:que_jobs].order(:id).all.each do |row|
       S.db[:que_jobs].where(id: row[:id]).delete
-      next if row[:run_at] > Time.now + 1
-
       Object.const_get(row[:job_class]).new({}).run(*JSON.parse(JSON.generate(row[:args])))
+      later.delete
     end
   end
+
+  # What asks for itself after a while is asked for by hand here: however slow all is, it comes no sooner.
+  def later = S.db[:que_jobs].where { run_at > Time.now }
 
   def stand_ins
     post_port, printer_port, supplier_port = Array.new(3) { TCPServer.open("127.0.0.1", 0) { |one| one.addr[1] } }

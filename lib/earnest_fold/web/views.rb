@@ -8,8 +8,10 @@ module EarnestFold
     # The templates, compiled once and kept. Everything they show is escaped, unless they say `<%==`.
     module Views
       FOLDER = File.join(__dir__, "views")
+      # What is shown many times on a page says in its first line what it takes: it is found without a look at that.
+      COMPILED = {escape_html: true, freeze: true, extract_fixed_locals: true}.freeze
       TEMPLATES = Dir[File.join(FOLDER, "*.erb")].to_h { |file|
-        [File.basename(file, ".erb").to_sym, Tilt::ErubiTemplate.new(file, escape_html: true, freeze: true)]
+        [File.basename(file, ".erb").to_sym, Tilt::ErubiTemplate.new(file, **COMPILED)]
       }.freeze
 
       module_function

@@ -173,7 +173,7 @@ module EarnestFold
       end
 
       # @return [Array<Reckoning::SmallPartOfJob>] to be cut from it
-      def small_parts = C::PartsWanted.by_cloth(sheet.small_parts, reckonings).fetch(cloth.id, [])
+      def small_parts = sheet.parts_by_cloth.fetch(cloth.id, [])
 
       # @return [Cutting::SmallCuts] where they find a place
       def small_cuts = @small_cuts ||= C::SmallCuts.new(C::SmallCuts.of(small_parts), leftovers, cloth.usable_width)

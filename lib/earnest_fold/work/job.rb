@@ -152,11 +152,15 @@ module EarnestFold
       # @return [Hash{String => Reckoning::Length}] what the parts beside the curtains take of each cloth, by its id,
       #   where nothing left over takes them
       def parts_needed
-        wanted = Reckoning::Cutting::PartsWanted.by_cloth(small_parts, figures.reckonings)
+        wanted = parts_by_cloth
         cloths_needed.map(&:cloth).select { |cloth| wanted.key?(cloth.id) }.to_h do |cloth|
           [cloth.id, Reckoning::Cutting::SmallCuts.length(wanted.fetch(cloth.id), cloth)]
         end
       end
+
+      # @return [Hash{String => Array<Reckoning::SmallPartOfJob>}] what is cut beside the curtains, by the cloth's id
+      def parts_by_cloth =
+        once(:parts_by_cloth) { Reckoning::Cutting::PartsWanted.by_cloth(small_parts, figures.reckonings) }
 
       # @return [Hash{Symbol => Integer, Reckoning::Length}] small parts that are there
       def on_hand =

@@ -124,7 +124,10 @@ module EarnestFold
 
         # @return [Array<Array(Work::AtWork, String)>] what holds it: the works that a check stops or that figures are
         #   wanting of, and why
-        def held = entries.filter_map { |entry| (words = holds(entry)) && [entry, words] }
+        def held
+          told = sheet.once(:held) { entries.to_h { |entry| [entry.id, holds(entry)] }.compact }
+          entries.filter_map { |entry| (words = told[entry.id]) && [entry, words] }
+        end
 
         # @yieldreturn [String] the window's card
         def card(entry, &block) = Fragments.of(sheet, :card, entry.id, &block)

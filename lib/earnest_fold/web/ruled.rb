@@ -110,7 +110,10 @@ module EarnestFold
       def kind(path) = Work::SpecFields.kind(path, @spec)
 
       # Alike as figures, however they were written.
-      def same?(path, ruled) = figure(path, own(path)) == figure(path, ruled)
+      def same?(path, ruled)
+        mine = own(path)
+        mine == ruled || figure(path, mine) == figure(path, ruled)
+      end
 
       def own(path)
         stored = Work::SpecFields.stored(path, @spec)

@@ -36,9 +36,7 @@ module EarnestFold
 
         # @return [Array<Array(String, Hash{Symbol => Field})>] the words' key and the fields of each clause
         def sentence =
-          @sentence ||= [what, ends, hanging, *of_cloth, hem, lined].map { |key, paths|
-            [key, paths.transform_values { |path| slot(path) }]
-          }
+          @sentence ||= clauses.map { |key, paths| [key, paths.transform_values { |path| slot(path) }] }
 
         # @return [Array<Field>] everything else that is asked of a treatment and does something here
         def more
@@ -49,6 +47,8 @@ module EarnestFold
         end
 
         private
+
+        def clauses = @clauses ||= [what, ends, hanging, *of_cloth, hem, lined]
 
         def cards(kinds) =
           kinds.map { |kind| [kind, HeadingIcons.of(R::Headings.fetch(kind)), kind == spec.dig("heading", "kind")] }
@@ -126,14 +126,13 @@ module EarnestFold
 
         def field?(path) = Work::SpecFields.field?(path, spec)
 
-        def heading_paths = Work::SpecFields.heading_paths(spec)
+        def heading_paths = @heading_paths ||= Work::SpecFields.heading_paths(spec)
 
         def lining_paths = spec["lining"] ? Cloth::LINING : []
 
         def cloth_more = ours ? [] : CLOTH_MORE.map { |path| field(path) }
 
-        def in_sentence =
-          [what, ends, hanging, hem, lined].flat_map { |_, paths| paths.values.grep(String) } + %w[face lining.cloth]
+        def in_sentence = clauses.flat_map { |_, paths| paths.values.grep(String) } + %w[face lining.cloth]
       end
     end
   end

@@ -403,7 +403,8 @@ module Bench
   RECKONED = {
     "heading.kind" => "pencil_pleat", "overlap" => 8, "return_left" => 7, "return_right" => 7,
     "drop.readings.left" => 229, "cloth.width" => 138, "cloth.selvedge" => 1, "cloth.vertical_repeat" => 64,
-    "cloth.price" => "31.50", "unit" => "cm"
+    "cloth.price" => "31.50", "unit" => "cm", "was_unit" => "cm", "was_kind" => "",
+    "was_heading.kind" => "pencil_pleat", "was_rules" => "", "was_method" => ""
   }.freeze
 
   def reckoned(length) = "/reckon?#{URI.encode_www_form(RECKONED.merge("support.length" => length))}"

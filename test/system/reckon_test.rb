@@ -39,8 +39,11 @@ class ReckonSystemTest < SystemTest
     visit "/reckon"
     FIGURES.each { |label, (_, figure)| fill_in label, with: figure }
     assert_selector "[data-figure=cut] b", text: "249.0"
+    assert_selector "#heading-cards .heading-card", minimum: 6
+    assert_no_selector "[data-same]", visible: :all
     choose "Eyelets", allow_label_click: true
     assert_current_path(/heading.kind=eyelet/, url: true)
+    assert_selector "#heading-cards input[value=eyelet]:checked", visible: :all
     assert_selector ".to-order b"
     there, answered = page.current_url, find(".reckon-head").text
     visit "/jobs"

@@ -84,6 +84,21 @@ class ReckonTest < WebTest
     assert_equal "229", on_the_page["drop.readings.left"]
   end
 
+  # The drawings of the headings are a fifth of the page: what stands there stays there.
+  def test_the_same_headings_are_not_sent_again
+    was = {"was_kind" => "", "was_heading.kind" => "pencil_pleat", "heading.kind" => "pencil_pleat"}
+    reckon(STUDY.merge(was))
+    assert_equal R::Headings.names.sort, chosen.map { |card| card["value"] }.sort
+    header "HX-Request", "true"
+    reckon(STUDY.merge(was))
+    assert_empty chosen
+    assert page.at_css("#heading-cards").key?("data-same")
+    [{"heading.kind" => "wave"}, {"was_kind" => "shorten_at_hem"}, {"was_heading.kind" => ""}].each do |other|
+      reckon(STUDY.merge(was, other))
+      assert_equal 1, chosen.count { |card| card.key?("checked") }, other
+    end
+  end
+
   def test_the_other_unit_says_the_same
     reckon(STUDY)
     there = Nokogiri::HTML5(last_response.body).at_css("#other-unit")["href"]
@@ -171,6 +186,8 @@ class ReckonTest < WebTest
   end
 
   private
+
+  def chosen = page.css("input[name='heading.kind']")
 
   def reckon(typed) = get("/reckon", typed)
 

@@ -82,6 +82,13 @@ module EarnestFold
           }.compact
         end
 
+        # @return [Boolean] whether the page before had the same heading chosen among its drawings
+        def same_heading?
+          return false if altering? || @texts["was_kind"] != ""
+
+          @texts["was_heading.kind"] == work.record.spec.dig("heading", "kind")
+        end
+
         # @param whom [String] for whom it is kept
         # @return [Hash] what makes a job of it ({Store::Jobs#bring_in})
         def kept(whom)

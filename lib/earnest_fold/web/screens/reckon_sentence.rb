@@ -26,6 +26,9 @@ module EarnestFold
           pattern.meet
         ].freeze
 
+        # @return [Boolean] whether the headings' drawings stand on the page already just as they are
+        def same_headings? = @asked.same_heading?
+
         # @return [Array<Array(String, String, Boolean)>] each common heading's name, its drawing, whether it is chosen
         def headings = cards(COMMON)
 

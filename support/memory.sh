@@ -4,6 +4,3 @@ export MALLOC_ARENA_MAX="${MALLOC_ARENA_MAX:-2}"
 # A page is a large text that lives for a moment: it goes back where it came from, and leaves no hole.
 export MALLOC_MMAP_THRESHOLD_="${MALLOC_MMAP_THRESHOLD_:-65536}"
 export MALLOC_TRIM_THRESHOLD_="${MALLOC_TRIM_THRESHOLD_:-131072}"
-# What lives long and is then let go of is looked for before it comes to so many bytes, not to four times as many: by
-# itself that bound grows for hours, and the server with it.
-export RUBY_GC_OLDMALLOC_LIMIT_MAX="${RUBY_GC_OLDMALLOC_LIMIT_MAX:-33554432}"

@@ -105,7 +105,8 @@ class TickingTest < EarnestFoldTest
         @workroom.plans.take(@job, @cloth, {proved: true, used: LEAST, bound: LEAST}, lines, seen: seen)
       end
     end
-    Thread.pass until S.db[:pg_locks].where(granted: false).any? || !taker.alive?
+    here = S.db[:pg_stat_activity].where(datname: Sequel.function(:current_database), wait_event_type: "Lock")
+    Thread.pass until here.any? || !taker.alive?
     waiting << true
     assert_kind_of Integer, taker.value
     assert_equal second, cuts.last.piece_id

@@ -6,7 +6,7 @@ module EarnestFold
   module Drawings
     # A sheet to draw on: elements with escaped attributes and text, in the order they are drawn.
     class Svg
-      # How an attribute begins. Those with a dash are named otherwise here; the others are written as they are.
+      # Attributes with a dash, by what they are called here; the others are called as they are written.
       DASHED = {
         text_anchor: "text-anchor",
         clip_path: "clip-path",
@@ -14,6 +14,7 @@ module EarnestFold
         font_size: "font-size",
         font_weight: "font-weight"
       }.freeze
+      # How an attribute begins, once for all drawings; one that isn't here is put together where it comes.
       BEGUN = %i[x y width height x1 y1 x2 y2 d cx cy r class fill href].to_h { |name| [name, name.name] }.merge(DASHED)
         .transform_values { |name| %( #{name}=").freeze }.freeze
       # Drawings are full of numbers, and hardly any is larger: each as it is written, by its tenths.

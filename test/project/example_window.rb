@@ -2,7 +2,8 @@
 
 require "earnest_fold"
 
-# What the examples in the comments speak of: one plain window, a pair on a track of 180 cm with a pencil pleat.
+# What the examples in the comments speak of: one plain window, a pair on a track of 180 cm with a pencil pleat; the
+# same lined and with hand pleats; the job of both, and a roll to cut it from.
 module ExampleWindow
   R = EarnestFold::Reckoning
   CM = R::Units::CM
@@ -32,13 +33,89 @@ module ExampleWindow
     "face" => "plain"
   }.freeze
 
+  LINED = SPEC.merge(
+    "id" => "parlour",
+    "heading" => {
+      "kind" => "hand_pleat",
+      "style" => "triple",
+      "fullness" => "2.3",
+      "buckram" => "12.5 cm",
+      "space" => {"min" => "9 cm", "target" => "10.5 cm", "max" => "12 cm"},
+      "take_up" => {"min" => "11 cm", "target" => "14 cm", "max" => "17 cm"}
+    },
+    "lining" => {
+      "cloth" => "sateen",
+      "lift" => "2.5 cm",
+      "side_turn" => "2 cm",
+      "top" => "4 cm",
+      "hem" => {"kind" => "double", "depth" => "5 cm"}
+    }
+  ).freeze
+  SATEEN = CLOTH.merge("id" => "sateen", "use" => "lining", "vertical_repeat" => "0 cm", "price" => "6.40").freeze
+  POLE = {"kind" => "pole", "length" => "180 cm", "diameter" => "2.8 cm"}.freeze
+  ROLL = {"id" => "R1", "length" => "30 m", "flaws" => [{"from" => "4 m", "to" => "4.2 m"}]}.freeze
+
   module_function
 
   def house = R::HouseRules.new(**R::HouseRules::FIELDS.to_h { |field| [field.name, field.default] })
 
-  def cloth = R::Cloth.build(R::Cloth::FIELDS.read(CLOTH, CM, R::Problems.new), R::Problems.new)
+  def cloth = clothed(CLOTH)
 
-  def treatment = R::TreatmentReader.new({"plain" => cloth}, CM).read(SPEC, R::Problems.new)
+  def sateen = clothed(SATEEN)
+
+  def rolled = clothed(CLOTH.merge("pieces" => [ROLL]))
+
+  def clothed(raw) = R::Cloth.build(R::Cloth::FIELDS.read(raw, CM, R::Problems.new), R::Problems.new)
+
+  def treatment = made_of(SPEC)
+
+  def lined = made_of(LINED)
+
+  # The same window under another heading, with the figures that stand there first, hung from a pole.
+  def headed(kind)
+    heading = R::Headings[kind].example.merge("kind" => kind)
+    made_of(SPEC.merge("heading" => heading, "support" => POLE))
+  end
+
+  # What an alteration of that kind is built from, with the figures that stand there first.
+  def altered(kind)
+    sort, problems = R::Alterations[kind], R::Problems.new
+    sort.build(sort.fields.read(sort.example, CM, problems), problems)
+  end
+
+  def made_of(raw) =
+    R::TreatmentReader.new({"plain" => cloth, "sateen" => sateen}, CM).read(raw, R::Problems.new)
+
+  def job
+    windows = [treatment, lined].map { |made| R::Window.new(id: made.id, room: "", name: "", treatments: [made]) }
+    R::Job.new(
+      title: "Sluice House",
+      unit: CM,
+      cloths: [cloth, sateen],
+      alterations: [],
+      small_parts: [],
+      windows: windows
+    )
+  end
+
+  def cuts = R::Cutting::Demand.of([reckoning], cloth)
+
+  def plan = R::Cutting::Planner.new(rolled, cuts).plan
+
+  def plan_task = R::Cutting::PlanTask.new(rolled, cuts)
+
+  # A piece of 5 m that nobody has cut into.
+  def life = R::Cutting::PieceLife.new(length: R::Length.cm(500), takings: [])
+
+  def steps = R::MakingUp::Order.new(reckoning, house).steps
+
+  # From a Monday on.
+  def working_days = R::Diary::WorkingDays.new(Date.new(2026, 3, 2), R::Diary::USUAL)
+
+  def small_part(kind)
+    sort, problems = R::SmallParts[kind], R::Problems.new
+    sort.build(sort.fields.read(sort.example, R::Units::MM, problems), problems)
+  end
 
   def reckoning = treatment.reckon
 

@@ -18,29 +18,43 @@ module EarnestFold
       # What the class of an alteration answers.
       module Kind
         # @return [String] its name in documents
+        #
+        #   NewHeading.kind # => "new_heading"
         def kind = self::KIND
 
         # @return [Fields] that are its own
+        #
+        #   ShortenAtHem.fields.names.first(2) # => [:existing_length, :wanted_length]
         def fields = self::FIELDS
 
         # @return [Fields] with its name, and those of the curtain itself; what both ask is asked as the kind asks it
+        #
+        #   ShortenAtHem.all_fields.names.first(2) # => [:kind, :existing_length]
         def all_fields
           @all_fields ||=
             Fields.new(**fields.declared, **OwnCurtain::FIELDS.declared.except(*fields.names)) + ALTERATION_NAME
         end
 
         # @return [Hash] one as a document has it, in millimetres
+        #
+        #   ShortenAtHem.example.keys.first(2) # => ["kind", "existing_length"]
         def example = self::EXAMPLE
 
         # @return [Integer] its place where one is chosen: what is asked for most comes first
+        #
+        #   ShortenAtHem.place # => 10
         def place = 50
 
         # @return [Boolean] whether it makes something shorter, and stands beside the other ways to do so
+        #
+        #   [ShortenAtHem, NewHeading].map(&:shortens?) # => [true, false]
         def shortens? = false
 
         # @param values [Hash] as FIELDS read them
         # @param problems [Problems]
         # @return [Alteration, nil] nil where nothing would be left to hang
+        #
+        #   altered("shorten_at_hem").kind # => "shorten_at_hem"
         def build(values, problems)
           unless (values[:wanted_length] + values[:stand_up]).positive?
             return problems.within(:wanted_length).add(:nothing_hangs)
@@ -51,33 +65,49 @@ module EarnestFold
       end
 
       # @return [String] its name in documents
+      #
+      #   altered("shorten_at_hem").kind # => "shorten_at_hem"
       def kind = self.class.kind
 
       # @return [Boolean] whether it makes something shorter
+      #
+      #   altered("shorten_at_hem").shortens? # => true
       def shortens? = self.class.shortens?
 
       # @return [Length] the wanted length as measured from the top edge
+      #
+      #   altered("shorten_at_hem").from_the_top # => 1640 mm
       def from_the_top = wanted_length + stand_up
 
       # @return [Length] the cloth there is below the top edge, with the old hem where it is let down
+      #
+      #   altered("shorten_at_hem").available # => 2410 mm
       def available = let_down ? existing_length + existing_hem.taken : existing_length
 
       # @return [Hash{Symbol => Object}]
+      #
+      #   altered("shorten_at_hem").figures # => {:cut_line=>1800 mm, :remnant=>610 mm}
       def figures = raise(NotImplementedError)
 
       # @return [Array<Check>]
       def checks = []
 
       # @return [Array<Line>]
+      #
+      #   altered("shorten_at_hem").working.map(&:name) # => [:cut_line, :remnant]
       def working = []
 
       # @param curtain [OwnCurtain]
       # @return [Array<AlterLine>] every line to be drawn, folded, sewn and cut, in the order of their distances; none
       #   where it can't be
+      #
+      #   altered("shorten_at_hem").lines(nil).map(&:name) # => [:new_fold, :first_press, :cut_line]
       def lines(_curtain) = []
 
       # @param curtain [OwnCurtain]
       # @return [Length] how long the cloth lies before anything is cut
+      #
+      #   altered("shorten_at_hem").extent(nil) # => 2410 mm
       def extent(_curtain) = existing_length
 
       # @param curtain [OwnCurtain]
@@ -85,6 +115,8 @@ module EarnestFold
       def across(curtain) = curtain.flat_width
 
       # @return [Hash{Symbol => Symbol}] each edge: :kept, :new, or what else becomes of it
+      #
+      #   altered("shorten_at_hem").edges # => {:top=>:kept, :sides=>:kept, :hem=>:new}
       def edges = {top: :kept, sides: :kept, hem: :kept}
 
       # @param curtain [OwnCurtain]
@@ -94,6 +126,8 @@ module EarnestFold
       # @param place [Length] of a motif, below the top edge as it came
       # @param curtain [OwnCurtain]
       # @return [Length, nil] below the top edge as it hangs then; nil where it is cut or folded away
+      #
+      #   altered("shorten_at_hem").motif_after(Length.cm(100), nil) # => 1000 mm
       def motif_after(place, _curtain) = (place if place < from_the_top)
 
       # What the steps, the drawing and the judgement ask of a kind; nothing of it where a kind says nothing else.
@@ -105,18 +139,26 @@ module EarnestFold
       def foot_tuck = nil
 
       # @return [Boolean] whether nothing is cut or sewn, so that it stays as long as it is
+      #
+      #   [altered("shorten_at_hem"), altered("hang_only")].map(&:cuts_nothing?) # => [false, true]
       def cuts_nothing? = false
 
       # @return [Boolean] whether anything goes in a tuck, so that nothing is cut off flat
+      #
+      #   [altered("shorten_at_hem"), altered("shorten_keep_hem")].map(&:tucked?) # => [false, true]
       def tucked? = !(top_tuck || foot_tuck).nil?
 
       # @return [Allowance, nil] the hem that came, where the tuck is sewn against it
+      #
+      #   altered("shorten_keep_hem").made_hem.depth # => 30 mm
       def made_hem = nil
 
       # @return [Length] how far what hangs below rises
       def rise = Length::ZERO
 
       # @return [Allowance, nil] of a hem that is sewn anew
+      #
+      #   altered("shorten_at_hem").new_hem.depth # => 80 mm
       def new_hem = nil
 
       # @return [Length, nil] of a top that is turned anew
@@ -130,6 +172,8 @@ module EarnestFold
 
       # @param curtain [OwnCurtain]
       # @return [Integer] how many cloths make one curtain
+      #
+      #   altered("shorten_at_hem").cloths_joined(nil) # => 1
       def cloths_joined(_curtain) = 1
 
       # @return [Curtain, nil] what comes of it, with the heading that is put on
@@ -146,6 +190,8 @@ module EarnestFold
       def hooked_by = nil
 
       # @return [Integer] how many it makes of one
+      #
+      #   [altered("shorten_at_hem"), altered("split_panel")].map(&:pieces_made) # => [1, 2]
       def pieces_made = 1
 
       # @return [Array<Integer>, nil] which of several pieces get a new hem; nil where there is but one
@@ -174,9 +220,13 @@ module EarnestFold
 
       # @param curtain [OwnCurtain]
       # @return [Length] how long it is before an old hem is let down
+      #
+      #   altered("shorten_at_hem").as_it_came(nil) # => 2410 mm
       def as_it_came(_curtain) = existing_length
 
       # @return [Length] from the top edge, when it is done
+      #
+      #   altered("shorten_at_hem").length_at_last # => 1640 mm
       def length_at_last = from_the_top
 
       # What can't be meant though it can be reckoned.
@@ -186,6 +236,8 @@ module EarnestFold
       # @param code [String]
       # @param at [Array<String>] the fields that it concerns, the one to change first
       # @return [Check]
+      #
+      #   altered("shorten_at_hem").stop("curtain_too_short").level # => :stop
       def stop(code, *at, **data) = Check.new(code: code, level: :stop, data: data, at: at)
 
       # How the length from the top edge came about.
@@ -214,6 +266,8 @@ module EarnestFold
       # @param at [Length] its running distance
       # @param from [Symbol] the made edge that this runs from
       # @return [AlterLine]
+      #
+      #   altered("shorten_at_hem").line(:cut_line, :cut, Length.cm(10)).from # => :top
       def line(name, deed, at, from = :top) = AlterLine.new(name: name, deed: deed, at: at, from: from)
     end
 

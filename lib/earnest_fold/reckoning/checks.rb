@@ -10,6 +10,8 @@ module EarnestFold
       end
 
       # @return [Boolean] whether nothing can be made before it is mended
+      #
+      #   Check.new(code: "no_pleats", level: :stop, data: {}, at: []).stop? # => true
       def stop? = level == :stop
     end
 

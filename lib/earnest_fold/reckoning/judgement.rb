@@ -136,6 +136,8 @@ module EarnestFold
       end
 
       # @return [Array<Rule>] those that speak at steps
+      #
+      #   Judgement.at_work.map(&:code).first(2) # => ["blades_needles", "both_rows_one_way"]
       def at_work = @at_work ||= by_code.select(&:touching).freeze
 
       # @return [Array<Rule>] those that speak at the station and haven't been answered, in the order of their codes

@@ -23,6 +23,8 @@ module EarnestFold
 
         # @param length [Length] as measured
         # @return [Boolean]
+        #
+        #   MakingUp # => EarnestFold::Reckoning::MakingUp
         def fits?(length) = (length - planned).abs <= tolerance
       end
 
@@ -38,32 +40,50 @@ module EarnestFold
       # A step in its place in the order, with the minutes it usually takes and the bench it takes them on.
       Step = Value.define(:number, :code, :parts, :operations, :tools, :times, :minutes, :bench) do
         # @return [Hash{Symbol => Object}] of its first curtain; where the others differ, {#parts} says how
+        #
+        #   steps.first.figures.keys # => [:cut_drop, :cuts, :selvedge]
         def figures = parts.first.figures
 
         # @return [Length, Integer, nil] the figure that matters here
+        #
+        #   steps.first.main # => 2328 mm
         def main = figures.values.first
 
         # @return [Measured, nil] of its first curtain
+        #
+        #   steps.filter_map(&:check).first.name # => :cut_drop
         def check = parts.first.check
 
         # @return [Boolean] whether the same is said of every curtain
+        #
+        #   steps.first.alike? # => true
         def alike? = parts.map { |part| [part.figures, part.said] }.uniq.one?
 
         # @return [Array<String>] the curtains, where each is done by itself
+        #
+        #   steps.map(&:curtains).uniq # => [[], ["left", "right"]]
         def curtains = parts.filter_map(&:curtain)
 
         # @return [Array<String>] all that is ticked of it
+        #
+        #   steps.map(&:ticks).uniq # => [[""], ["left", "right"]]
         def ticks = parts.flat_map(&:ticks)
 
         # @return [Array(String, String)] under what it is said of the whole step: its code, and no curtain
+        #
+        #   steps.first.name # => ["lay_out_cuts", ""]
         def name = [code, ""]
 
         # What is said of a step is said under these: it stays the same step wherever it stands in the order.
         # @return [Array<Array(String, String)>] its code, and each of its ticks
+        #
+        #   steps.first.names # => [["lay_out_cuts", ""]]
         def names = ticks.map { |tick| [code, tick] }
 
         # @param deed [Symbol]
         # @return [Boolean]
+        #
+        #   steps.first.deed?(:sew) # => false
         def deed?(deed) = operations.any? { |operation| operation.deed == deed }
       end
 

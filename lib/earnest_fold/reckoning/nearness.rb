@@ -14,6 +14,8 @@ module EarnestFold
       # One figure with the edges below and above it; nil where there is none within reach.
       Near = Value.define(:figure, :at, :below, :above) do
         # @return [Array<Edge>] those there are
+        #
+        #   Nearness.of(treatment, Units::CM).first.edges.size # => 2
         def edges = [below, above].compact
       end
 
@@ -55,6 +57,8 @@ module EarnestFold
 
       # @param treatment [Treatment]
       # @return [Array<Figure>] every figure that it has, the measured ones first
+      #
+      #   Nearness.figures(treatment, Units::CM).map(&:path).first(2) # => ["support.length", "return_left"]
       def figures(treatment, unit)
         {measured: MEASURED, chosen: OF_HEADING + CHOSEN}.flat_map do |sort, paths|
           paths.select { |path| there?(treatment, path) }.map { |path| figure(path, sort, unit) }
@@ -85,6 +89,8 @@ module EarnestFold
       end
 
       # A turning of no kind has no depth to move, and what a heading doesn't have isn't there.
+      #
+      #   Nearness.there?(treatment, "lining.lift") # => false
       def there?(treatment, path)
         value = Figure.read(treatment, path.split("."))
         return false if value.nil? || (path.end_with?(".depth") && none?(treatment, path))

@@ -10,15 +10,23 @@ module EarnestFold
       # What the class of a small part answers.
       module Kind
         # @return [String] its name in documents
+        #
+        #   Frill.kind # => "frill"
         def kind = self::KIND
 
         # @return [Fields] that are its own
+        #
+        #   Patch.fields.names.first(3) # => [:width, :height, :count]
         def fields = self::FIELDS
 
         # @return [Fields] that a part is kept by
+        #
+        #   Patch.all_fields.names.first(3) # => [:width, :height, :count]
         def all_fields = fields
 
         # @return [Hash] one as a document has it, in millimetres
+        #
+        #   Tab.example.keys.first(3) # => ["kind", "diameter", "drop"]
         def example = self::EXAMPLE
 
         # @param values [Hash] as FIELDS read them
@@ -27,13 +35,19 @@ module EarnestFold
       end
 
       # @return [Hash{Symbol => Length, Integer}] `length` and `depth` of each cut piece, and the `count`
+      #
+      #   small_part("patch").figures[:count] # => 1
       def figures = {length: length, depth: depth, count: count}
 
       # @return [Length, nil] the seam by which it may be joined from strips; nil where it has to be one
+      #
+      #   [small_part("patch"), small_part("frill")].map(&:joined_by) # => [nil, 15 mm]
       def joined_by = nil
 
       # @param width [Length] that a strip can be at most
       # @return [Array(Integer, Length)] from how many strips it is joined, and how long each is cut
+      #
+      #   small_part("frill").strips(Length.cm(138)).count # => 2
       def strips(width) = Strips.of(length, joined_by, width)
 
       # @return [Array<Line>]

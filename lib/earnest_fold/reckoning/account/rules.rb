@@ -59,6 +59,8 @@ module EarnestFold
 
         # @param drop [Length] finished
         # @return [Rational] for one width; above the last band the last band's
+        #
+        #   Account::USUAL.for_a_width(Length.cm(212)) # => (46/1)
         def for_a_width(drop) =
           (bands.sort_by(&:drop_to).find { |band| drop <= band.drop_to } || bands.max_by(&:drop_to)).price
       end

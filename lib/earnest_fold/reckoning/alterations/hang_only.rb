@@ -73,6 +73,8 @@ module EarnestFold
         ]
 
       # @return [Array<Span>] from left to right, each with the edge that leads
+      #
+      #   altered("hang_only").spans.map(&:hand) # => ["left", "right"]
       def spans
         hands.map { |hand, leads| task.span.with(hand: hand, leads: leads) }
       end

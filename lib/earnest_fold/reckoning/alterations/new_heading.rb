@@ -81,6 +81,8 @@ module EarnestFold
       end
 
       # @param curtain [OwnCurtain]
+      #
+      #   altered("new_heading").lines(nil).map(&:name) # => [:top_fold, :cut_line]
       def lines(_curtain) = [line(:top_fold, :fold, from_the_top, :hem), line(:cut_line, :cut, cut_line, :hem)]
 
       def across(_curtain) = panel_width
@@ -99,6 +101,8 @@ module EarnestFold
       def headed = Curtain.standing(task, heading, figures[:heading])
 
       # @return [HeadingTask] the panel as the heading sees it
+      #
+      #   altered("new_heading").task.flat # => 2600 mm
       def task = HeadingTask.standing(finished_width, panel_width)
 
       def new_top = top

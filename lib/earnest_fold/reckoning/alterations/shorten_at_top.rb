@@ -60,6 +60,8 @@ module EarnestFold
       end
 
       # What is still too long at the hem is another alteration.
+      #
+      #   altered("shorten_at_top").length_at_last # => 2030 mm
       def length_at_last = existing_length - remove
 
       def contradictions = longer_than_it_is

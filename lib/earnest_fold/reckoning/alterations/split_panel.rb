@@ -80,6 +80,8 @@ module EarnestFold
       def extent(_curtain) = available
 
       # The first keeps its top, the last the hem that came; where two meet they are made anew.
+      #
+      #   altered("split_panel").edges # => {:top=>:first_kept, :sides=>:kept, :hem=>:last_kept}
       def edges
         return {top: :kept, sides: :kept, hem: let_down ? :new : :kept} if pieces < 2
 
@@ -93,11 +95,15 @@ module EarnestFold
       def pieces_made = [pieces, 1].max
 
       # The last keeps the hem that came, where it was not let down.
+      #
+      #   altered("split_panel").pieces_hemmed # => [1]
       def pieces_hemmed = if pieces > 1
                             (1..(let_down ? pieces : pieces - 1)).to_a
                           end
 
       # The first keeps the heading.
+      #
+      #   altered("split_panel").pieces_topped # => [2]
       def pieces_topped = (pieces > 1) ? (2..pieces).to_a : nil
 
       private

@@ -104,6 +104,8 @@ module EarnestFold
       )
 
       # @return [Cloth, nil] nil where its figures contradict each other
+      #
+      #   Cloth.build(Cloth::FIELDS.read(ExampleWindow::CLOTH, Units::CM, Problems.new), Problems.new).mass # => (250/1)
       def self.build(values, problems)
         if values[:match] == "half_drop" && values[:vertical_repeat].zero?
           problems.within(:match).add(:half_drop_without_repeat)
@@ -117,20 +119,30 @@ module EarnestFold
 
       # @param pieces [Array<Piece>]
       # @return [Array<Integer>] which of them have the id of one before
+      #
+      #   Cloth.repeated_pieces(rolled.pieces * 2) # => [1]
       def self.repeated_pieces(pieces)
         pieces.each_index.select { |index| pieces.first(index).any? { |piece| piece.id == pieces[index].id } }
       end
 
       # @return [Rational] what is left of a length after shrinking: 49/50 for 2 %
+      #
+      #   cloth.with(shrink_percent: 3r).after_shrinking # => (97/100)
       def after_shrinking = 1 - shrink_percent / 100
 
       # @return [Boolean] whether the pattern comes again along the cloth
+      #
+      #   cloth.repeats? # => true
       def repeats? = vertical_repeat.positive?
 
       # @return [Boolean] whether the pattern stands half a repeat lower at the other selvedge
+      #
+      #   cloth.half_drop? # => false
       def half_drop? = match == "half_drop"
 
       # @return [Boolean] whether a width may not be turned about or swapped: patterned, or with a nap
+      #
+      #   cloth.handed? # => true
       def handed? = repeats? || horizontal_repeat.positive? || one_way
 
       # @return [Length] selvedge to selvedge, without either

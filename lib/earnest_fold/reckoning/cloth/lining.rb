@@ -31,6 +31,8 @@ module EarnestFold
 
       # @param treatment [Treatment] one that is lined
       # @return [Widths] what widths of the lining give
+      #
+      #   LiningCut.rule(lined).cloth.id # => "sateen"
       def self.rule(treatment)
         lining = treatment.lining
         Widths.new(cloth: lining.cloth, seam: lining.seam || treatment.making.seam, side: lining.side_turn)
@@ -39,6 +41,8 @@ module EarnestFold
       # @param lining [Lining]
       # @param drop [Length] the face's, finished
       # @return [DropCut]
+      #
+      #   LiningCut.drop_cut(lined.lining, lined.finished_drop).cut_drop # => 2243 mm
       def self.drop_cut(lining, drop)
         DropCut.new(
           cloth: lining.cloth,
@@ -52,18 +56,28 @@ module EarnestFold
 
       # @param lining [Lining]
       # @return [Boolean] whether its cloth runs along the track
+      #
+      #   LiningCut.sideways?(lined.lining) # => false
       def self.sideways?(lining) = lining.run == "railroad"
 
       # @return [Cloth]
+      #
+      #   lined.reckon.lining.cloth.id # => "sateen"
       def cloth = lining.cloth
 
       # @return [Array<WidthCut>] its widths
+      #
+      #   lined.reckon.lining.cuts.size # => 4
       def cuts = WidthsToCut.new(cloth, false, shares).list
 
       # @return [Boolean] whether its cloth runs along the track
+      #
+      #   lined.reckon.lining.sideways? # => false
       def sideways? = LiningCut.sideways?(lining)
 
       # @return [Integer] widths of cloth to cut; sideways, the number of linings
+      #
+      #   lined.reckon.lining.widths_total # => 4
       def widths_total = cuts.size
 
       # @return [Array<Length>, nil] per curtain, where the cloth runs sideways

@@ -30,6 +30,8 @@ module EarnestFold
       end
 
       # @return [Boolean] no whole horizontal repeat fits between the seams
+      #
+      #   LiningCut.rule(lined).repeat_too_wide? # => false
       def repeat_too_wide? = cloth.horizontal_repeat.positive? && repeats_across.zero?
 
       # @param count [Rational]
@@ -60,6 +62,8 @@ module EarnestFold
       def amounts(needed) = [more_than_one(needed), beside_a_half(needed)]
 
       # @return [Boolean] whether the next width stands half a repeat lower: an odd count of repeats across, or none
+      #
+      #   LiningCut.rule(lined).next_shifts? # => false
       def next_shifts? = cloth.half_drop? && (repeats_across.zero? || repeats_across.odd?)
 
       # Where the seams lie in the flat curtain, from the leading edge: what the pattern takes comes off the joining

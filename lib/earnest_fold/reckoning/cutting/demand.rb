@@ -26,6 +26,8 @@ module EarnestFold
 
         # @param cloth [Cloth]
         # @return [Array<Cut>] of that cloth alone
+        #
+        #   Cutting::Demand.of([reckoning], cloth).map(&:curtain) # => ["left", "left", "right", "right"]
         def of(reckonings, cloth) = by_cloth(reckonings).fetch(cloth.id, [])
 
         # @param cloth [Cloth]
@@ -40,6 +42,8 @@ module EarnestFold
         end
 
         # @return [Hash{String => Rational}] widths by curtain of the part that is made of the cloth; none run sideways
+        #
+        #   Cutting::Demand.counts(reckoning, cloth) # => {"left"=>(2/1), "right"=>(2/1)}
         def counts(reckoning, cloth)
           inner = [reckoning.lining, reckoning.interlining].compact.find { |one| one.cloth.id == cloth.id }
           face = reckoning.treatment.face.id == cloth.id

@@ -28,12 +28,18 @@ module EarnestFold
         alias_method :proved?, :proved
 
         # @return [Length] where the last cut ends
+        #
+        #   ClothReckoning.of(cloth, [reckoning]).endless.length_used # => 10008 mm
         def length_used = placed.empty? ? Length::ZERO : placed.last.to
 
         # @return [Length] with one repeat more where a patterned cloth is cut up the drop: a roll starts anywhere
+        #
+        #   ClothReckoning.of(cloth, [reckoning]).endless.length_needed # => 10328 mm
         def length_needed = in_phase? ? length_used + @cloth.vertical_repeat : length_used
 
         # @return [Length]
+        #
+        #   ClothReckoning.of(cloth, [reckoning]).endless.length_to_order # => 10400 mm
         def length_to_order = @cloth.to_order(length_needed)
 
         private

@@ -18,6 +18,8 @@ module EarnestFold
         # @param plan [Plan]
         # @param slit [Array<Cut>] those that are slit for one curtain alone
         # @return [Array<Leftover>] remnants first, each kind along its piece; of pieces that are cut from
+        #
+        #   Cutting::Leftovers.of(rolled, plan).map(&:along) # => [18072 mm, 1672 mm, 280 mm, 232 mm, 232 mm]
         def of(cloth, plan, slit: [])
           touched = plan.pieces.select { |piece| piece.touched? && piece.length }
           made =
@@ -28,6 +30,8 @@ module EarnestFold
 
         # @param cloth [Cloth] with the pieces that there are
         # @return [Array<Leftover>] all of them, but for their flaws
+        #
+        #   Cutting::Leftovers.whole(rolled).map(&:along) # => [4000 mm, 25800 mm]
         def whole(cloth) =
           cloth.pieces.select(&:length).flat_map do |piece|
             clear(cloth, piece, Length::ZERO, piece.length).map do |from, to|

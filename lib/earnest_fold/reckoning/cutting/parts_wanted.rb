@@ -23,6 +23,8 @@ module EarnestFold
         # @param made [TreatmentReckoning]
         # @return [Array<SmallPartOfJob>] what it has beside its curtains: tabs of its face, frills and tiebacks of what
         #   they are trimmed from
+        #
+        #   Cutting::PartsWanted.of(headed("tab_top").reckon).map(&:id) # => ["with-tabs-office"]
         def of(made)
           parts = {"tabs" => tabs(made), "tieback" => made.tieback}.compact
           frills(made).each_with_index { |frill, index| parts["frill#{index + 1}"] = frill }
@@ -34,10 +36,14 @@ module EarnestFold
 
         # @param id [String] of a small part
         # @return [Boolean] whether it comes with a treatment, so that it isn't taken away by itself
+        #
+        #   Cutting::PartsWanted.own?("with-tabs-office") # => true
         def own?(id) = id.start_with?(OWN)
 
         # The tabs of a heading that has them, as many as its layout counts; nil where the pole isn't known.
         # @return [Tab, nil]
+        #
+        #   Cutting::PartsWanted.tabs(headed("tab_top").reckon).count # => 36
         def tabs(made)
           diameter = made.treatment.support.diameter or return
           tabs = made.treatment.heading.tabs(made.curtains.map(&:heading)) or return

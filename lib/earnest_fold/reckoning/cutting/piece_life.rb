@@ -8,6 +8,8 @@ module EarnestFold
       # nil where it is new.
       Taking = Value.define(:kind, :from, :to, :key) do
         # @return [Length]
+        #
+        #   Cutting::Taking.new(kind: :cut, from: Length.cm(10), to: Length.cm(240), key: nil).length # => 2300 mm
         def length = to - from
       end
 
@@ -19,16 +21,24 @@ module EarnestFold
         Exchange = Value.define(:removed, :added)
 
         # @return [Length] up to where it is cut
+        #
+        #   life.ended # => 0 mm
         def ended = takings.empty? ? Length::ZERO : takings.last.to
 
         # @return [Length]
+        #
+        #   life.left # => 5000 mm
         def left = length - ended
 
         # @param kind [Symbol]
         # @return [Length]
+        #
+        #   life.sum(:cut) # => 0 mm
         def sum(kind) = takings.select { |taking| taking.kind == kind }.sum(Length::ZERO, &:length)
 
         # @return [Hash{Symbol => Length}] every kind and what is :left; together the length
+        #
+        #   life.sums[:left] # => 5000 mm
         def sums = KINDS.to_h { |kind| [kind, sum(kind)] }.merge(left: left)
 
         # A stretch is taken. What lies between the last cut and it comes off with it: an offcut where it is long
@@ -38,6 +48,8 @@ module EarnestFold
         # @param least [Length] the shortest offcut that is kept
         # @return [Exchange]
         # @raise [Invalid] where cloth is taken already, or beyond the piece's end
+        #
+        #   life.take(:cut, Length.cm(10), Length.cm(240), least: Length.cm(50)).added.map(&:kind) # => [:wasted, :cut]
         def take(kind, from, to, least:)
           refuse(:outside_the_piece) if from.negative? || to > length || to <= from
           taken = Taking.new(kind: kind, from: from, to: to, key: nil)
@@ -69,9 +81,13 @@ module EarnestFold
 
         # @param change [Exchange]
         # @return [PieceLife]
+        #
+        #   life.after(life.take(:cut, Length.cm(0), Length.cm(240), least: Length.cm(50))).left # => 2600 mm
         def after(change) = with(takings: (takings - change.removed + change.added).sort_by(&:from))
 
         # @return [Boolean] whether the takings lie end to end from the first end, inside the piece
+        #
+        #   life.whole? # => true
         def whole? =
           takings
             .reduce(Length::ZERO) { |at, taking| (at && taking.from == at && taking.to > at) ? taking.to : nil }

@@ -6,9 +6,13 @@ module EarnestFold
       # One piece of cloth with its cuts, in order from its end. `length` is nil for an endless one.
       PiecePlan = Value.define(:id, :batch, :length, :placed) do
         # @return [Length] where the last cut ends
+        #
+        #   plan.pieces.first.used # => 11928 mm
         def used = placed.empty? ? Length::ZERO : placed.last.to
 
         # @return [Boolean] whether anything is cut of it
+        #
+        #   plan.pieces.first.touched? # => true
         def touched? = placed.any?
       end
 
@@ -19,9 +23,13 @@ module EarnestFold
       # under.
       Plan = Value.define(:pieces, :uncut, :proved, :bound) do
         # @return [Length] over all pieces, where the last cut ends
+        #
+        #   plan.length_used # => 11928 mm
         def length_used = pieces.sum(Length::ZERO, &:used)
 
         # @return [Integer] cuts that are left uncut
+        #
+        #   plan.uncut_count # => 0
         def uncut_count = uncut.sum(&:count)
       end
     end

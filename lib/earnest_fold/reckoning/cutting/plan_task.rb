@@ -33,12 +33,18 @@ module EarnestFold
         end
 
         # @return [Integer] 0 for plain cloth, and where all cuts may begin anywhere
+        #
+        #   plan_task.repeat # => 320
         def repeat = plain? ? 0 : whole(cloth.vertical_repeat)
 
         # @return [Boolean] whether no cut has to begin in a phase
+        #
+        #   plan_task.plain? # => false
         def plain? = @kinds.none?(&:start)
 
         # @return [Boolean] whether some cuts have to and some needn't
+        #
+        #   plan_task.mixed? # => false
         def mixed? = !plain? && !@kinds.all?(&:start)
 
         # @param piece [Piece]
@@ -55,10 +61,14 @@ module EarnestFold
 
         # @param length [Length]
         # @return [Integer]
+        #
+        #   plan_task.whole(Length.cm(32)) # => 320
         def whole(length) = (length.mm * @scale).numerator
 
         # @param number [Integer]
         # @return [Length]
+        #
+        #   plan_task.length(320) # => 320 mm
         def length(number) = Length.new(Rational(number, @scale))
 
         # @param ids [Array<String>] treatments
@@ -99,9 +109,13 @@ module EarnestFold
         end
 
         # @return [Hash{String => Length}] by piece, up to where its cloth costs nothing more
+        #
+        #   plan_task.paid_lengths # => {"R1"=>0 mm}
         def paid_lengths = @paid_lengths ||= cloth.pieces.to_h { |piece| [piece.id, wishes.paid(piece)] }
 
         # @return [Array<Array(Integer, Integer)>] in order
+        #
+        #   plan_task.flaws(rolled.pieces.first) # => [[4000, 4200]]
         def flaws(piece) = piece.flaws.map { |flaw| [whole(flaw.from), whole(flaw.to)] }.sort
 
         # @param pieces [Array<Piece>]

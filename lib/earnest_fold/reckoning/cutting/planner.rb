@@ -17,6 +17,8 @@ module EarnestFold
         end
 
         # @return [Plan]
+        #
+        #   Cutting::Planner.new(rolled, cuts).plan.uncut # => []
         def plan
           return made([], nil) if @task.cuts.empty? || @task.cloth.pieces.empty?
 

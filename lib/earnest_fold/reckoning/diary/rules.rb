@@ -48,6 +48,8 @@ module EarnestFold
 
         # @param bench [Symbol] :table, :machine, :press or :hands
         # @return [Integer] how many of it there are
+        #
+        #   Diary::USUAL.count(:table) # => 1
         def count(bench) = {table: tables, machine: machines, press: presses}.fetch(bench, people)
       end
 

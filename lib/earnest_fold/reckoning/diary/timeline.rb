@@ -16,6 +16,8 @@ module EarnestFold
         # @param from [Integer]
         # @param minutes [Integer]
         # @return [Integer] the first moment from then on at which one is free for so long
+        #
+        #   Diary::Timeline.new(1).free(0, 30) # => 0
         def free(from, minutes)
           at = from
           index = stretch(at)
@@ -27,6 +29,10 @@ module EarnestFold
         end
 
         # Takes one.
+        #
+        #   timeline = Diary::Timeline.new(1)
+        #   timeline.take(0, 30)
+        #   timeline.free(0, 30) # => 30
         def take(from, to)
           return if from == to
 

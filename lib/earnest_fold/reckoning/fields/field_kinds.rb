@@ -44,10 +44,14 @@ module EarnestFold
 
         # @param kept [Object]
         # @return [Object] as a document has it; numbers exact (Rational)
+        #
+        #   FieldKinds::FlagKind.new.write(true) # => true
         def write(kept) = kept
 
         # @param value [Object] as {#read} gave it
         # @return [Object] to be kept
+        #
+        #   FieldKinds::FlagKind.new.kept_of(true) # => true
         def kept_of(value) = value
 
         # What reads well and can hardly be meant: it is asked before anything is taken.
@@ -60,19 +64,29 @@ module EarnestFold
         def doubt(_kept, _unit) = nil
 
         # @return [Integer] characters
+        #
+        #   FieldKinds::FlagKind.new.longest # => 60
         def longest = LONGEST_TYPED
 
         # @param unit [Unit] the one shown
         # @return [Boolean] whether what is typed is a plain number as a rule: without a sign, a stroke or a name
+        #
+        #   FieldKinds::FlagKind.new.plain_number?(Units::CM) # => false
         def plain_number?(_unit) = false
 
         # @return [Array<String>, nil] what there is to choose from, as it would be typed; nil where it is typed freely
+        #
+        #   FieldKinds::ChoiceKind.new(words: %w[left right], said: nil).words # => ["left", "right"]
         def words = nil
 
         # @return [String, nil] the place in the locale file where those are said
+        #
+        #   FieldKinds::ChoiceKind.new(words: %w[left right], said: "hand").said # => "hand"
         def said = nil
 
         # @return [Boolean] whether it decides which other fields there are
+        #
+        #   FieldKinds::ChoiceKind.new(words: %w[left right], said: nil).decides? # => false
         def decides? = false
 
         # @param kept [Object] of the record that it holds
@@ -110,6 +124,8 @@ module EarnestFold
 
       # @param field [Field]
       # @return [Hash] a JSON Schema object: null too, where nothing need be said
+      #
+      #   FieldKinds.field_schema(Cloth::FIELDS.fetch(:one_way)) # => {"type"=>"boolean"}
       def self.field_schema(field)
         if field.default.nil? && !field.required?
           {"anyOf" => [field.kind.schema, {"type" => "null"}]}

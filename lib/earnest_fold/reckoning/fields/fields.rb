@@ -9,12 +9,16 @@ module EarnestFold
       def initialize(name:, kind:, default:, station: nil, start: nil) = super
 
       # @return [Boolean] whether it has to be said
+      #
+      #   Cloth::FIELDS.fetch(:width).required? # => true
       def required? = default.equal?(Fields::REQUIRED)
 
       # @return [Boolean] whether a choice may be left open
       def may_be_open? = default.nil? && !required?
 
       # @return [String] its name in documents
+      #
+      #   Cloth::FIELDS.fetch(:price).key # => "price"
       def key = name.name
     end
 
@@ -48,21 +52,31 @@ module EarnestFold
       end
 
       # @yieldparam field [Field] in their order
+      #
+      #   Opening::FIELDS.map(&:name) # => [:kind, :split, :cover, :panels]
       def each(&block) = @fields.each(&block)
 
       # @param other [Fields]
       # @return [Fields] the other's, then this one's; a name that both have is this one's
+      #
+      #   (Opening::FIELDS + Wall::FIELDS).names.size # => 11
       def +(other) = Fields.new(**other.declared, **declared)
 
       # @return [Hash{Symbol => Array(kind, default, station, start)}]
+      #
+      #   Cloth::FIELDS.declared.keys.first # => :id
       def declared =
         @fields.to_h { |field| [field.name, [field.kind, field.default, field.station, field.start]] }
 
       # @return [Field]
       # @raise [KeyError]
+      #
+      #   Cloth::FIELDS.fetch(:price).name # => :price
       def fetch(name) = @by_name.fetch(name)
 
       # @return [Array<Symbol>]
+      #
+      #   Opening::FIELDS.names # => [:kind, :split, :cover, :panels]
       def names = @by_name.keys
 
       # @param path [String] of a field, also of one inside another: "support.length"
@@ -124,6 +138,8 @@ module EarnestFold
       # @param problems [Problems]
       # @param known [KnownFields, nil] what was read before: of that only what changed is read again
       # @return [Hash{Symbol => Object}, nil] nil where anything was wrong
+      #
+      #   Opening::FIELDS.read({"kind" => "pair"}, Units::CM, Problems.new)[:split] # => (1/2)
       def read(raw, unit, problems, known: nil)
         return problems.add(:not_an_object) unless raw.is_a?(Hash)
 

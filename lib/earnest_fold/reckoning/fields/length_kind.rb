@@ -28,6 +28,8 @@ module EarnestFold
         # @param raw [Object] as a document has it, or as it is kept
         # @param unit [Unit] of one that names none
         # @return [Length, nil] whatever its bounds; nil for what is none
+        #
+        #   Support::FIELDS.fetch(:length).kind.exactly("180", Units::CM) # => 1800 mm
         def exactly(raw, unit)
           return LengthReader.read(raw, unit) if raw.is_a?(String)
 
@@ -36,6 +38,8 @@ module EarnestFold
 
         # It stays as it was typed while it is shown in the unit it was typed in; and so that it can be mended, where it
         # can't be read.
+        #
+        #   Support::FIELDS.fetch(:length).kind.show("180 cm", Units::CM) # => "180"
         def show(kept, unit)
           return "" if kept.nil?
 
@@ -64,6 +68,8 @@ module EarnestFold
         end
 
         # Inches need a stroke and a space, and what may lie on either side a sign.
+        #
+        #   Support::FIELDS.fetch(:length).kind.plain_number?(Units::CM) # => true
         def plain_number?(unit) = !unit.inches? && least != :any
 
         def schema

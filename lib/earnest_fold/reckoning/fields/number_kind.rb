@@ -8,6 +8,8 @@ module EarnestFold
         include Kind
 
         # @return [NumberKind] where a bound that isn't given is none
+        #
+        #   FieldKinds::NumberKind.between(least: 0, most: 5).inside?(6) # => false
         def self.between(over: nil, least: nil, under: nil, most: nil) =
           new(over: over, least: least, under: under, most: most)
 
@@ -22,6 +24,8 @@ module EarnestFold
 
         # @param number [Rational]
         # @return [Boolean]
+        #
+        #   FieldKinds::NumberKind.between(over: 0).inside?(0) # => false
         def inside?(number)
           (over.nil? || number > over) && (least.nil? || number >= least) && (under.nil? || number < under) &&
             (most.nil? || number <= most)
@@ -36,6 +40,8 @@ module EarnestFold
         def write(kept) = Exact.read(kept)
 
         # To the hundredth, which is finer than anybody's habits.
+        #
+        #   FieldKinds::NumberKind.between(least: 0).kept_of(2.5r) # => "2.5"
         def kept_of(value) = LengthWriter.decimal((value * 100).round(half: :up), 2).sub(/\.?0+\z/, "")
 
         def plain_number?(_unit) = true

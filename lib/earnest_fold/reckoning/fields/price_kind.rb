@@ -20,6 +20,8 @@ module EarnestFold
         def doubt(kept, _unit) = Written.doubt(Written.bare(kept.to_s))
 
         # To the hundredth, as prices are written.
+        #
+        #   FieldKinds::PriceKind.new.kept_of(18.5r) # => "18.50"
         def kept_of(value) = LengthWriter.decimal((value * 100).round(half: :up), 2)
 
         def plain_number?(_unit) = true

@@ -18,6 +18,9 @@ module EarnestFold
       def self.asks_of_support = []
 
       # Rolled in, its depth is taken once a fold.
+      #
+      #   made = headed("buckram_panel")
+      #   made.heading.top_allowance(made.support) # => 200 mm
       def top_allowance(_support) = buckram * buckram_folds
 
       def top_lines(_support) = Array.new(buckram_folds) { |index| buckram * (index + 1) }
@@ -31,6 +34,9 @@ module EarnestFold
       def figures(task, _support) = {buckram_length: task.flat}
 
       # The buckram, from edge to edge.
+      #
+      #   made = headed("buckram_panel").reckon.curtains.first
+      #   headed("buckram_panel").heading.marks(made.task, made.heading).first.to # => 1280 mm
       def marks(task, _figures) = [Mark.new(kind: :buckram, along: :flat, at: Length::ZERO, to: task.flat)]
 
       def working(task, figures) = [Line.of(:buckram_length, figures[:buckram_length], [task.flat])]

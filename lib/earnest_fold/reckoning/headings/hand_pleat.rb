@@ -51,9 +51,13 @@ module EarnestFold
       def top_allowance(_support) = buckram * buckram_folds
 
       # Its own pin setting speaks before the house's.
+      #
+      #   lined.heading.rise(lined.drop.points, lined.support) # => 0 mm
       def rise(points, _support) = pin_setting.zero? ? points.hook_drop : pin_setting
 
       # Where no return or overlap turns, a little still lies flat before the first and after the last pleat.
+      #
+      #   lined.heading.return_flat(lined.spans.first) # => 60 mm
       def return_flat(span) = span.return_flat.zero? ? edge_flat : span.return_flat
 
       def lead_flat(span) = span.lead_flat.zero? ? edge_flat : span.lead_flat
@@ -61,6 +65,8 @@ module EarnestFold
       def made_by = super.merge(top: %w[put_in_buckram turn_top], heading: %w[mark_pleats sew_pleats put_in_hooks])
 
       # Buckram that is rolled in folds at its depth, and again at twice that.
+      #
+      #   lined.heading.top_lines(lined.support) # => [125 mm, 250 mm]
       def top_lines(_support) = Array.new(buckram_folds) { |index| buckram * (index + 1) }
 
       def hooked_as = :pinned
@@ -85,6 +91,9 @@ module EarnestFold
       def carriers(figures) = figures[:hooks]
 
       # The parts of the flat heading, from the leading edge; they add up to the flat width.
+      #
+      #   made = lined.reckon.curtains.first
+      #   lined.heading.marks(made.task, made.heading).size # => 21
       def marks(task, figures)
         lengths = parts(task, figures)
         running = lengths.each_with_object([Length::ZERO]) { |(_, length), sums| sums << sums.last + length }
@@ -104,6 +113,9 @@ module EarnestFold
       end
 
       # The counts near the one used: two below and two above.
+      #
+      #   made = lined.reckon.curtains.first
+      #   lined.heading.near_counts(made.task, made.heading).map(&:count) # => [8, 9, 10, 11, 12]
       def near_counts(task, figures)
         return [] if figures[:pleats].zero?
 
@@ -143,10 +155,15 @@ module EarnestFold
       def folds(_task, figures) = [figures[:pleats], 1].max
 
       # A pleat stands forward by its share of the take-up: one fold of it, as its style lays them.
+      #
+      #   made = lined.reckon.curtains.first
+      #   lined.heading.fold_depth(made.task, made.heading) # => 28 mm
       def fold_depth(_task, figures) = (figures[:take_up] / LAYERS.fetch(style)).ceil_to(Length.mm(1))
 
       # @param task [HeadingTask]
       # @return [BestPleats] to compare counts with
+      #
+      #   lined.heading.best(lined.reckon.curtains.first.task).count # => 10
       def best(task) =
         BestPleats.new(
           between: between(task.span),

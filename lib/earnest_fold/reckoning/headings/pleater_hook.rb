@@ -80,9 +80,15 @@ module EarnestFold
       def folds(_task, figures) = figures[:hooks]
 
       # Each skip between prongs makes one finger of the pleat, folded in two.
+      #
+      #   made = headed("pleater_hook").reckon.curtains.first
+      #   headed("pleater_hook").heading.fold_depth(made.task, made.heading) # => 27 mm
       def fold_depth(_task, _figures) = (pocket_pitch * taken / (2 * skips.size)).ceil_to(Length.mm(1))
 
       # Each hook's first and last prong, by pocket.
+      #
+      #   made = headed("pleater_hook").reckon.curtains.first
+      #   headed("pleater_hook").heading.marks(made.task, made.heading).first.kind # => :pleat
       def marks(_task, figures)
         Array.new(figures[:hooks]) do |index|
           pocket = figures[:edge_lead] + index * (taken + figures[:gap].to_i)

@@ -32,6 +32,9 @@ module EarnestFold
       def bears_on = :pole
 
       # The frill stands on the rod.
+      #
+      #   made = headed("rod_pocket")
+      #   made.heading.rise(made.drop.points, made.support) # => 20 mm
       def rise(_points, _support) = frill
 
       def hangs_either_way? = true

@@ -43,6 +43,9 @@ module EarnestFold
       def bears_on = :pole
 
       # The top edge hangs below the pole by the tabs' drop.
+      #
+      #   made = headed("tab_top")
+      #   made.heading.rise(made.drop.points, made.support) # => -78 mm
       def rise(_points, support) = support.diameter && -(support.diameter + tab_drop)
 
       def made_by = super.merge(heading: %w[make_tabs set_tabs])

@@ -76,6 +76,9 @@ module EarnestFold
       def carriers(figures) = figures[:gliders]
 
       # A hook for each glider, and the end hooks at both very edges, half a pitch from the next.
+      #
+      #   made = headed("wave").reckon.curtains.first
+      #   headed("wave").heading.marks(made.task, made.heading).first.kind # => :hook
       def marks(_task, figures)
         gliders = Array.new(figures[:gliders]) { |index| figures[:first] + hook_pitch * index }
         [Length::ZERO, *gliders, hook_pitch * figures[:gliders]]
@@ -98,9 +101,14 @@ module EarnestFold
       def folds(_task, figures) = figures[:gliders] / 2
 
       # By the spacing of the gliders, as the rules have it, however far the last of them can go.
+      #
+      #   made = headed("wave")
+      #   made.heading.fold_depth(made.reckon.curtains.first.task, made.reckon.curtains.first.heading) # => 79 mm
       def fold_depth(task, figures) = Folds.depth(task.flat, figures[:covers], folds(task, figures))
 
       # Compared by squares, so that no root is rounded: half depth = ½·√(pitch² − spacing²).
+      #
+      #   headed("wave").heading.deeper_than?(Length.cm(5)) # => true
       def deeper_than?(projection)
         room = (projection - CLEARANCE) * 2
         room.negative? || hook_pitch.mm**2 - glider_spacing.mm**2 > room.mm**2

@@ -25,6 +25,8 @@ module EarnestFold
       }.freeze
 
       # Ties and snaps don't let go.
+      #
+      #   headed("webbing").heading.hangs_from_open_hooks? # => true
       def hangs_from_open_hooks? = fastening == "none"
 
       def made_by = super.merge(heading: %w[sew_webbing form_pleats set_grommets put_in_fastenings])

@@ -109,6 +109,8 @@ module EarnestFold
 
       # @param treatment [Treatment]
       # @return [Length] what one fold takes when the curtain is drawn back
+      #
+      #   house.fold(treatment) # => 15 mm
       def fold(treatment)
         return fold_interlined if treatment.interlining
 
@@ -117,6 +119,8 @@ module EarnestFold
 
       # @param name [String] "mm", "cm" or "in"
       # @return [Unit] with inches as finely as the house shows them
+      #
+      #   house.unit("in").fraction # => 16
       def unit(name) = (name == "in" && inch_fraction == "8") ? Units::IN_EIGHTHS : Units.fetch(name)
     end
 

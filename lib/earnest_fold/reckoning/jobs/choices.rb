@@ -38,6 +38,8 @@ module EarnestFold
       # @param reckoning [TreatmentReckoning]
       # @param figures [#call] gives the plain values that a heading of a kind starts from
       # @return [Array<Choice>] all of them
+      #
+      #   Choices.all(reckoning).map(&:kind).uniq # => [:widths, :sideways, :heading]
       def all(reckoning, figures: EXAMPLES) =
         of(reckoning) + counts(reckoning) + sideways(reckoning) + headings(reckoning, figures)
 
@@ -59,6 +61,8 @@ module EarnestFold
       end
 
       # The counts that a tape or pleats allow, by the first curtain.
+      #
+      #   Choices.counts(lined.reckon).map(&:name) # => [8, 9, 10, 11, 12]
       def counts(reckoning)
         treatment, first = reckoning.treatment, reckoning.curtains.first
         treatment.heading.near_counts(first.task, first.heading).filter_map do |near|
@@ -70,12 +74,16 @@ module EarnestFold
       end
 
       # The cloth run the other way: along the track, or down.
+      #
+      #   Choices.sideways(reckoning).map(&:name) # => ["railroad"]
       def sideways(reckoning)
         other = reckoning.treatment.sideways? ? "up_the_drop" : "railroad"
         [varied(:sideways, other, reckoning.treatment.with(run: other))].compact
       end
 
       # The other headings with the same cloth and, where both have one, the same fullness.
+      #
+      #   Choices.headings(reckoning).map(&:name).first(2) # => ["buckram_panel", "clip_ring"]
       def headings(reckoning, figures = EXAMPLES)
         Headings.reject { |kind| kind == reckoning.treatment.heading.class }.filter_map do |kind|
           heading = like(kind, reckoning.treatment.heading, figures)
@@ -105,6 +113,8 @@ module EarnestFold
       private_class_method :varied
 
       # Widths that the tape stops at are none to choose.
+      #
+      #   Choices.tape_too_wide?(reckoning) # => false
       def tape_too_wide?(made) = made.checks.any? { |check| check.code == "widths_short" }
 
       # @param kind [Symbol] in what it differs

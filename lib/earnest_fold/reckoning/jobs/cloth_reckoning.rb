@@ -12,6 +12,8 @@ module EarnestFold
       # @param cloth [Cloth]
       # @param reckonings [Array<TreatmentReckoning>] of the whole job
       # @return [ClothReckoning]
+      #
+      #   ClothReckoning.of(cloth, [reckoning]).cloth.id # => "plain"
       def self.of(cloth, reckonings) = new(cloth, Cutting::Demand.of(reckonings, cloth))
 
       # @param cloth [Cloth]
@@ -37,6 +39,8 @@ module EarnestFold
       def cost = cloth.cost(length_to_order)
 
       # @return [Cutting::Plan, nil] on the pieces there are; nil where there are none
+      #
+      #   ClothReckoning.of(rolled, [reckoning]).plan.uncut_count # => 0
       def plan = cloth.pieces.any? ? @plan ||= Cutting::Planner.new(cloth, @cuts).plan : nil
 
       # @return [Array<Check>]

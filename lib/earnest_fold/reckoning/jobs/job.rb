@@ -8,10 +8,14 @@ module EarnestFold
     # A whole job: cloths, windows and alterations, as read from a document or a store.
     class Job < Value.define(:title, :unit, :cloths, :windows, :alterations, :small_parts)
       # @return [Array<Treatment>]
+      #
+      #   job.treatments.map(&:id) # => ["office", "parlour"]
       def treatments = windows.flat_map(&:treatments)
 
       # @return [JobReckoning]
       # @raise [Invalid] with every problem, by its place in the job document
+      #
+      #   job.reckon.treatments.map(&:widths_total) # => [4, 4]
       def reckon
         problems = Problems.new
         windows.each_with_index { |window, index| refuse(window, problems.within(:windows).within(index)) }

@@ -9,6 +9,8 @@ module EarnestFold
         def treatment = reckoning.treatment
 
         # @return [MakingMethod] by which it is made
+        #
+        #   MakingUp::MakingCase.new(reckoning: reckoning, house: house).order_of_work.name # => "unlined_hem_first"
         def order_of_work = treatment.order_of_work
 
         # @return [Heading]
@@ -27,6 +29,8 @@ module EarnestFold
         def face = treatment.face
 
         # @return [Length] finished
+        #
+        #   MakingUp::MakingCase.new(reckoning: reckoning, house: house).drop # => 2128 mm
         def drop = reckoning.finished_drop
 
         # @return [Array<Curtain>] from left to right
@@ -36,15 +40,21 @@ module EarnestFold
         def each_curtain = curtains.map { |curtain| [curtain.hand, curtain] }
 
         # @return [Boolean] whether a second curtain is to be the like of the first
+        #
+        #   MakingUp::MakingCase.new(reckoning: reckoning, house: house).pair? # => true
         def pair? = curtains.size > 1
 
         # @return [LiningCut, nil]
         def lining = reckoning.lining
 
         # @return [Boolean] whether the order of work has that step, applied or not
+        #
+        #   MakingUp::MakingCase.new(reckoning: reckoning, house: house).step?("join_widths") # => true
         def step?(code) = order_of_work.codes(heading).include?(code)
 
         # @return [Boolean] whether the order has both steps, the one before the other
+        #
+        #   MakingUp::MakingCase.new(reckoning: reckoning, house: house).before?("join_widths", "press_hem") # => true
         def before?(one, other)
           places = [one, other].map { |code| order_of_work.codes(heading).index(code) }
           places.all? && places.first < places.last
@@ -52,6 +62,8 @@ module EarnestFold
 
         # @param edge [Symbol] :hem or :side
         # @return [Symbol] :hand or :machine: as the method says, as a stage's curtain is, else as the house does
+        #
+        #   MakingUp::MakingCase.new(reckoning: reckoning, house: house).sewn(:hem) # => :hand
         def sewn(edge)
           order_of_work.sewn.fetch(edge) { heading.sewn_by_machine? ? :machine : house.stitching.to_sym }
         end
@@ -60,9 +72,13 @@ module EarnestFold
         def weighting = treatment.weighting
 
         # @return [Boolean] whether weights are put in piece by piece
+        #
+        #   MakingUp::MakingCase.new(reckoning: reckoning, house: house).weights? # => true
         def weights? = curtains.any? { |curtain| treatment.weights(curtain).positive? }
 
         # @return [Length] what the top takes
+        #
+        #   MakingUp::MakingCase.new(reckoning: reckoning, house: house).top # => 40 mm
         def top = heading.top_allowance(treatment.support)
 
         # @return [Integer, nil] over how many widths a wide curtain is done one by one; nil where it isn't wide

@@ -78,6 +78,8 @@ module EarnestFold
         def across(name, planned, tolerance) = check(name, planned, tolerance, places: ACROSS)
 
         # @return [Rational]
+        #
+        #   MakingUp::Steps.metres(Length.cm(263)) # => (263/100)
         def metres(length) = length.mm / 1000
 
         # How an allowance is folded: its press lines from the raw edge.

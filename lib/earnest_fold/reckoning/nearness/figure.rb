@@ -9,6 +9,8 @@ module EarnestFold
       Figure = Value.define(:path, :sort, :step) do
         # @param treatment [Treatment]
         # @return [Rational] as it stands
+        #
+        #   Nearness.figures(treatment, Units::CM).first.at(treatment) # => (1800/1)
         def at(treatment)
           value = Figure.read(treatment, steps)
           case value
@@ -21,6 +23,8 @@ module EarnestFold
         # @param treatment [Treatment]
         # @param by [Integer] steps, up or down
         # @return [Treatment] the same with the figure moved
+        #
+        #   Nearness.figures(treatment, Units::CM).first.moved(treatment, 10).support.length # => 1810 mm
         def moved(treatment, by)
           value, far = Figure.read(treatment, steps), step * by
           made = Figure.put(treatment, steps, shifted(value, far))
@@ -29,6 +33,8 @@ module EarnestFold
 
         # @param treatment [Treatment]
         # @return [Integer] how many steps it can go down within reach: most figures can't be less than nothing
+        #
+        #   Nearness.figures(treatment, Units::CM).first.room_below(treatment, 300) # => 300
         def room_below(treatment, reach)
           return reach if Figure::SIGNED.include?(path)
 
@@ -37,6 +43,8 @@ module EarnestFold
         end
 
         # @return [Boolean]
+        #
+        #   Nearness.figures(treatment, Units::CM).map(&:fullness?).count(true) # => 1
         def fullness? = path.end_with?("fullness")
 
         private
@@ -59,6 +67,8 @@ module EarnestFold
       Figure::NEVER_NONE = /length\z|readings|cover|finished|fullness|width\z|pitch\z|spacing\z/
 
       # @return [Object, nil] what stands at the end of the steps; nil where something on the way isn't there
+      #
+      #   Nearness::Figure.read(treatment, %w[support length]) # => 1800 mm
       def Figure.read(object, steps)
         steps.reduce(object) do |inside, step|
           case inside
@@ -70,6 +80,8 @@ module EarnestFold
       end
 
       # @return [Object] a copy with the value there
+      #
+      #   Nearness::Figure.put(treatment, %w[support length], Length.cm(190)).support.length # => 1900 mm
       def Figure.put(object, steps, value)
         step, *rest = steps
         object = object.asked if object.is_a?(Drop)

@@ -12,6 +12,8 @@ module EarnestFold
         # @param treatment [Treatment]
         # @param laid [Hash] what was needed already, by what is cut
         # @return [Outcome, nil] nil where it can't be reckoned
+        #
+        #   Nearness::Outcome.of(treatment, {}).curtains.size # => 2
         def self.of(treatment, laid)
           problems = Problems.new
           Refusals.check(treatment, problems)
@@ -32,6 +34,8 @@ module EarnestFold
         def parts = {**counted, lengths: lengths}
 
         # @return [Hash{Symbol => Object}] the same without the lengths to order
+        #
+        #   Nearness::Outcome.of(treatment, {}).counted[:repeats] # => 8
         def counted
           @counted ||= {
             widths: treatment.sideways? ? {} : by_hand(&:widths),
@@ -44,6 +48,8 @@ module EarnestFold
         # @param other [Outcome]
         # @param ordered [Boolean] whether another length to order is another answer too
         # @return [Boolean] whether it is the same answer
+        #
+        #   Nearness::Outcome.of(treatment, {}).same?(Nearness::Outcome.of(lined, {}), false) # => false
         def same?(other, ordered) = counted == other.counted && (!ordered || lengths == other.lengths)
 
         # @param other [Outcome]

@@ -16,9 +16,13 @@ module EarnestFold
       EXAMPLE = {"kind" => KIND, "heading_length" => "263 cm", "frill" => "5 cm", "seam" => "1.5 cm"}.freeze
 
       # @return [Length]
+      #
+      #   small_part("frill").length # => 2660 mm
       def length = heading_length + seam * 2
 
       # @return [Length]
+      #
+      #   small_part("frill").depth # => 130 mm
       def depth = frill * 2 + seam * 2
 
       # @return [Length] of the seam by which strips of it are joined where no cloth is long enough for it whole

@@ -15,9 +15,13 @@ module EarnestFold
       EXAMPLE = {"kind" => KIND, "width" => "15 cm", "height" => "15 cm"}.freeze
 
       # @return [Length]
+      #
+      #   small_part("patch").length # => 150 mm
       def length = width
 
       # @return [Length]
+      #
+      #   small_part("patch").depth # => 150 mm
       def depth = height
     end
 

@@ -24,10 +24,14 @@ module EarnestFold
       }.freeze
 
       # @return [Length]
+      #
+      #   small_part("tab").length.mm.round # => 202
       def length = diameter * Counting::PI / 2 + diameter + drop * 2 + seam * 2
 
       # Both faces of the tab and the seams at its edges.
       # @return [Length]
+      #
+      #   small_part("tab").depth # => 130 mm
       def depth = tab_width * 2 + seam * 2
 
       def working

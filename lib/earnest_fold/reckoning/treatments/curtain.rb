@@ -33,6 +33,8 @@ module EarnestFold
 
       # @param treatment [Treatment]
       # @return [Array<Curtain>] in the order of its spans; those that measure the same are reckoned once
+      #
+      #   Curtain.all(treatment).map(&:widths) # => [(2/1), (2/1)]
       def self.all(treatment)
         places = treatment.spans.zip(treatment.flat_needed, treatment.widths_needed)
         places.each_with_object([]) do |(span, needed, count), made|
@@ -78,6 +80,8 @@ module EarnestFold
       end
 
       # @return [Rational]
+      #
+      #   Curtain.count(treatment, Length.cm(200)) # => (2/1)
       def self.count(treatment, needed)
         making = treatment.making
         return 1r if treatment.sideways?
@@ -89,6 +93,8 @@ module EarnestFold
 
       # What a tape dictates is kept to; other curtains use the full widths, or are trimmed to the fullness asked.
       # @return [Length]
+      #
+      #   Curtain.flat(treatment, LiningCut.rule(lined), Length.cm(200), 2r) # => 2690 mm
       def self.flat(treatment, rule, needed, count)
         return needed if treatment.sideways? || treatment.heading.dictates?
 
@@ -107,10 +113,14 @@ module EarnestFold
 
       # @param other [Span] that measures the same
       # @return [Curtain] the same once more, over there
+      #
+      #   curtain.over(treatment.spans.last).hand # => "right"
       def over(other) = with(span: other, task: task.with(span: other))
 
       # @param treatment [Treatment]
       # @return [Length] the flat width that the cloth is cut for, whatever a bag's wrap came to
+      #
+      #   curtain.flat_cut_for(treatment) # => 2630 mm
       def flat_cut_for(treatment) = cut_width - treatment.making.side.taken * 2
 
       # @return [String] at which side it hangs

@@ -6,9 +6,13 @@ module EarnestFold
     # nil where nobody has counted.
     Hardware = Value.define(:name, :here, :whole, :on_hand) do
       # @return [Integer, Length, nil] how much to get; nil where it is enough, or not counted
+      #
+      #   Hardware.new(name: :hooks, here: 28, whole: 28, on_hand: 20).short # => 8
       def short = (on_hand && on_hand < whole) ? whole - on_hand : nil
 
       # @return [Boolean] whether anybody has counted what is on hand
+      #
+      #   Hardware.new(name: :hooks, here: 28, whole: 28, on_hand: nil).counted? # => false
       def counted? = !on_hand.nil?
     end
 
@@ -29,6 +33,8 @@ module EarnestFold
       # @param job [Array<TreatmentReckoning, AlterationOfJob>] all work of the job
       # @param on_hand [Hash{Symbol => Integer, Length}]
       # @return [Array<Hardware>] of the parts that the job takes
+      #
+      #   HardwareCount.of_job(job.reckon.treatments, {"hooks" => 20}).map(&:short) # => [nil, nil, nil, nil]
       def of_job(job, on_hand) = total(job).then { |whole| counted(whole, whole, on_hand) }
 
       def counted(here, whole, on_hand) =
@@ -40,6 +46,8 @@ module EarnestFold
 
       # @param job [Array<TreatmentReckoning, AlterationOfJob>]
       # @return [Hash{Symbol => Integer, Length}] the sundries of all
+      #
+      #   HardwareCount.total(job.reckon.treatments)[:hooks] # => 52
       def total(job) =
         job.map { |made| made.sundries }.reduce({}) { |sums, one| sums.merge(one) { |_, sum, more| sum + more } }
     end

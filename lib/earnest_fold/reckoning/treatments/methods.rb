@@ -12,6 +12,8 @@ module EarnestFold
     class MakingMethod < Value.define(:name, :layers, :usual, :sewn, :brings, :only, :order)
       # @param treatment [Treatment, #lining, #interlining, #heading]
       # @return [Boolean] whether it can make that
+      #
+      #   Methods.fetch("unlined_hem_first").suits?(lined) # => false
       def suits?(treatment) = Methods.layers(treatment) == layers && only.call(treatment.heading)
 
       # @param heading [Heading]
@@ -25,6 +27,8 @@ module EarnestFold
       end
 
       # @return [Boolean] whether face and lining are sewn together at the sides and turned
+      #
+      #   Methods.fetch("unlined_hem_first").bags? # => false
       def bags? = layers == :lined && order.include?("bag_lining")
 
       # @return [Boolean] whether the lining goes right down into the face's hem
@@ -78,10 +82,14 @@ module EarnestFold
       end
 
       # @raise [KeyError]
+      #
+      #   Methods.fetch("unlined_hem_first").layers # => :unlined
       def fetch(name) = Kinds.fetch(name)
 
       # @param treatment [Treatment]
       # @return [Symbol] :unlined, :lined or :interlined
+      #
+      #   Methods.layers(lined) # => :lined
       def layers(treatment)
         return treatment.interlining ? :interlined : :lined if treatment.lining
 
@@ -97,6 +105,8 @@ module EarnestFold
       # @param asked [String, nil] the name chosen
       # @param treatment [Treatment]
       # @return [MakingMethod] the one chosen where it suits what is made, else the usual one
+      #
+      #   Methods.for(nil, treatment).name # => "unlined_hem_first"
       def for(asked, treatment)
         chosen = asked && Kinds[asked]
         chosen&.suits?(treatment) ? chosen : suiting(treatment).first

@@ -53,6 +53,8 @@ module EarnestFold
 
       # @param count [Integer] of curtains
       # @return [Array<String>] which each is
+      #
+      #   OwnCurtain.hands(2) # => ["left", "right"]
       def self.hands(count)
         case count
         when 1

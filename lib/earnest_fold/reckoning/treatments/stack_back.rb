@@ -36,10 +36,15 @@ module EarnestFold
       end
 
       # @return [Length] the widest stack
+      #
+      #   StackBack.of(treatment, reckoning.curtains, house).widest # => 370 mm
       def widest = places.map { |from, to| to - from }.max
 
       # @param glass [Feature, nil]
       # @return [Length, nil] how much of the glass no stack covers; nil where nobody has said where the glass is
+      #
+      #   glass = Feature.new(from_left: Length.cm(40), width: Length.cm(100), stands_off: nil, down: nil, height: nil)
+      #   StackBack.of(treatment, reckoning.curtains, house).glass_clear(glass) # => 1000 mm
       def glass_clear(glass)
         return unless glass&.width&.positive?
 

@@ -79,6 +79,8 @@ module EarnestFold
       end
 
       # What weighs the foot, as it was chosen; nothing where there is no hem for it.
+      #
+      #   Sundries.weighing(reckoning) # => {:weights=>6}
       def weighing(reckoning)
         treatment, curtains = reckoning.treatment, reckoning.curtains
         along = ALONG[treatment.weighting] if treatment.making.hem.taken.positive?

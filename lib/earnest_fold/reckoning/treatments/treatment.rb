@@ -143,6 +143,8 @@ module EarnestFold
       private_constant :Made
 
       # @return [Boolean] whether face and lining are sewn together at the sides and turned
+      #
+      #   treatment.bagged? # => false
       def bagged? = order_of_work.bags?
 
       # @return [Array<Length, nil>] the length of each support there is: a dress pair hangs from two short ones; nil
@@ -180,6 +182,8 @@ module EarnestFold
         end
 
       # @return [Widths, nil] what widths of the lining give; nil where there is none
+      #
+      #   lined.lining_rule.cloth.id # => "sateen"
       def lining_rule = @once[:lining_rule] ||= lining && LiningCut.rule(self)
 
       # @return [Array<Curtain>] each reckoned; asked for only where the figures can be ({Refusals})
@@ -206,9 +210,13 @@ module EarnestFold
       end
 
       # @return [Boolean] whether the face runs along the track instead of down
+      #
+      #   treatment.sideways? # => false
       def sideways? = run == "railroad"
 
       # @return [DropCut] of the face
+      #
+      #   treatment.drop_cut.cut_drop # => 2328 mm
       def drop_cut
         DropCut.new(
           cloth: face,
@@ -221,12 +229,18 @@ module EarnestFold
       end
 
       # @return [Array<Cloth>] without nils
+      #
+      #   lined.cloths.map(&:id) # => ["plain", "sateen"]
       def cloths = [face, lining&.cloth, interlining&.cloth, (trimming if trimmed?)].compact
 
       # @return [Boolean] whether anything is made beside its curtains that another cloth could be taken for
+      #
+      #   treatment.trimmed? # => false
       def trimmed? = !tieback.nil? || !heading.frill_above.nil?
 
       # @return [Cloth] what is made beside the curtains is cut from: frills and tiebacks
+      #
+      #   treatment.trimmed_from.id # => "plain"
       def trimmed_from = trimming || face
 
       # @return [TreatmentReckoning]

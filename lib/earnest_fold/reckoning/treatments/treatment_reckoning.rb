@@ -27,9 +27,13 @@ module EarnestFold
       end
 
       # @return [String] the treatment's
+      #
+      #   reckoning.id # => "office"
       def id = treatment.id
 
       # @return [Array<WidthCut>] the face's widths
+      #
+      #   reckoning.cuts.map(&:curtain) # => ["left", "left", "right", "right"]
       def cuts = @cuts ||= face_cuts.freeze
 
       # @return [Length]
@@ -63,6 +67,8 @@ module EarnestFold
 
       # @param curtain [Curtain]
       # @return [Length] how wide its lining is cut; there has to be one
+      #
+      #   lined.reckon.lining_cut_width(lined.reckon.curtains.first) # => 2670 mm
       def lining_cut_width(curtain) = lining.targets[curtains.index(curtain)] + treatment.lining.side_turn * 2
 
       # How far the face of a bagged curtain comes round at each side: as it was measured on the first curtain, else as
@@ -111,6 +117,8 @@ module EarnestFold
       end
 
       # @return [Length] the start of a width of phase A in the repeat
+      #
+      #   reckoning.pattern_start # => 0 mm
       def pattern_start = Repeat.start(treatment.pattern, drop_cut)
 
       # @return [Array<Ordered::Beside>] what was ordered, beside what the rules make of it
@@ -120,6 +128,8 @@ module EarnestFold
       def checks = @checks ||= Checks.of(self).freeze
 
       # @return [Array<Line>] how the figures came about, in the order a maker would write them
+      #
+      #   reckoning.working.map(&:name).first(2) # => [:finished_width, :flat_needed]
       def working = @working ||= TreatmentWorking.new(self).lines.freeze
 
       private

@@ -13,6 +13,8 @@ module EarnestFold
       end
 
       # @return [Array<Line>]
+      #
+      #   TreatmentWorking.new(reckoning).lines.first.name # => :finished_width
       def lines
         alike = groups
         named = alike.size > 1

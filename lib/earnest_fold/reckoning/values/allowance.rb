@@ -21,6 +21,8 @@ module EarnestFold
 
     # @param kind [String, nil]
     # @return [Array<String>] the fields that mean anything of a turning of a kind
+    #
+    #   Allowance.asks("double") # => ["kind", "depth"]
     def Allowance.asks(kind) = Allowance::ASKS.fetch(kind, %w[kind])
 
     Allowance::KINDS = %w[double single none].freeze

@@ -38,6 +38,8 @@ module EarnestFold
       private_class_method :from_text
 
       # BigDecimal, without naming it: the core stands on the standard library's own classes.
+      #
+      #   Exact.from_decimal(BigDecimal("2.50")) # => (5/2)
       def from_decimal(raw)
         return unless raw.respond_to?(:exponent) && raw.finite?
 

@@ -6,6 +6,8 @@ module EarnestFold
     # (220) or a percentage added (75 = 1.75, the habit of halls and stages). All three are read; the ratio is kept.
     Fullness = Value.define(:ratio, :written_as) do
       # @param ratio [Rational]
+      #
+      #   Fullness.ratio(2.5r).ratio # => (5/2)
       def self.ratio(ratio) = new(ratio: ratio, written_as: :ratio)
 
       # @param percent [Rational] in all: 225 is 2.25
@@ -19,6 +21,8 @@ module EarnestFold
       def self.percent_added(percent) = new(ratio: 1 + percent/100r, written_as: :percent_added)
 
       # @return [Boolean] whether it was written as a percentage, which makers mean in two ways
+      #
+      #   Fullness.ratio(2).percentage? # => false
       def percentage? = written_as != :ratio
     end
   end

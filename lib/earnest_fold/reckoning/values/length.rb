@@ -15,15 +15,23 @@ module EarnestFold
 
       # @param number [Integer, Rational] millimetres
       # @raise [TypeError] for a Float or anything that is no exact number
+      #
+      #   Length.mm(1800) # => 1800 mm
       def self.mm(number) = new(exact(number))
 
       # @param number [Integer, Rational] centimetres
+      #
+      #   Length.cm(180) # => 1800 mm
       def self.cm(number) = new(exact(number) * 10)
 
       # @param number [Integer, Rational] inches, of 127/5 mm
+      #
+      #   Length.inches(1) # => 127/5 mm
       def self.inches(number) = new(exact(number) * 127 / 5)
 
       # @api private
+      #
+      #   Length.exact(2.5r) # => (5/2)
       def self.exact(number)
         case number
         when Rational then number
@@ -40,32 +48,48 @@ module EarnestFold
 
       # @param _unit [Unit]
       # @return [Length] as a person with that tape says it: a figure is itself ({Loosely})
+      #
+      #   Length.cm(180).on(Units::CM) # => 1800 mm
       def on(_unit) = self
 
       # @param other [Length]
       # @return [Length]
       # @raise [TypeError] for what is no length
+      #
+      #   Length.cm(180) + Length.mm(5) # => 1805 mm
       def +(other) = Length.new(@mm + Length.millimetres(other))
 
       # @param other [Length]
       # @return [Length]
       # @raise [TypeError] for what is no length
+      #
+      #   Length.cm(180) - Length.cm(8) # => 1720 mm
       def -(other) = Length.new(@mm - Length.millimetres(other))
 
       # @return [Length]
+      #
+      #   -Length.cm(1) # => -10 mm
       def -@ = Length.new(-@mm)
 
       # @param number [Integer, Rational]
+      #
+      #   Length.cm(180) * 2.5r # => 4500 mm
       def *(other) = Length.new(@mm * Length.exact(other))
 
       # @param other [Length, Integer, Rational] a Length gives a ratio, a number a Length
       # @return [Rational, Length]
+      #
+      #   [Length.cm(180) / 4, Length.cm(180) / Length.cm(120)] # => [450 mm, (3/2)]
       def /(other) = other.is_a?(Length) ? @mm / other.mm : Length.new(@mm / Length.exact(other))
 
       # @return [Length] what is left over whole steps; never negative for a positive step
+      #
+      #   Length.cm(180) % Length.cm(32) # => 200 mm
       def %(other) = Length.new(@mm % Length.millimetres(other))
 
       # @return [Integer, nil] nil for strangers
+      #
+      #   Length.cm(1) <=> Length.inches(1) # => -1
       def <=>(other) = other.is_a?(Length) ? @mm <=> other.mm : nil
 
       def eql?(other) = other.is_a?(Length) && @mm == other.mm
@@ -74,15 +98,23 @@ module EarnestFold
       def hash = [Length, @mm].hash
 
       # @return [Boolean]
+      #
+      #   Length.mm(0).zero? # => true
       def zero? = @mm.zero?
 
       # @return [Boolean]
+      #
+      #   Length.mm(0).positive? # => false
       def positive? = @mm.positive?
 
       # @return [Boolean]
+      #
+      #   Length.cm(-1).negative? # => true
       def negative? = @mm.negative?
 
       # @return [Length] without its sign
+      #
+      #   Length.cm(-1).abs # => 10 mm
       def abs = Length.new(@mm.abs)
 
       # @param step [Length]
@@ -95,6 +127,8 @@ module EarnestFold
       alias_method :to_s, :inspect
 
       # @api private
+      #
+      #   Length.millimetres(Length.cm(1)) # => (10/1)
       def self.millimetres(other)
         raise TypeError, "a Length goes with a Length, not with #{other.class}" unless other.is_a?(Length)
 

@@ -91,6 +91,8 @@ module EarnestFold
       private_class_method :sum
 
       # @return [Rational, nil] nil for a fraction over nothing
+      #
+      #   LengthReader.number("70 7/8") # => (567/8)
       def number(text)
         return Rational(text) if PLAIN.match?(text)
 

@@ -24,6 +24,8 @@ module EarnestFold
       end
 
       # @return [Parts] sign "" or "−"; whole nil where a fraction stands alone; fraction as "1/2" or nil
+      #
+      #   LengthWriter.parts(Length.inches(567/8r), Units::IN).fraction # => "7/8"
       def parts(length, unit)
         steps = (length.mm / unit.step).round(half: :up)
         sign = steps.negative? ? "−" : ""

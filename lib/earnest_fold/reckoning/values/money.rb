@@ -40,18 +40,26 @@ module EarnestFold
       # @param other [Money]
       # @return [Money]
       # @raise [TypeError] for what is no money
+      #
+      #   Money.read("18.50") + Money.read("1.25") # => 19.75
       def +(other) = Money.new(hundredths + Money.hundredths_of(other))
 
       # @param other [Money]
       # @return [Money]
       # @raise [TypeError] for what is no money
+      #
+      #   Money.read("18.50") - Money.read("20") # => -1.50
       def -(other) = Money.new(hundredths - Money.hundredths_of(other))
 
       # @return [Money]
+      #
+      #   -Money.read("18.50") # => -18.50
       def -@ = Money.new(-hundredths)
 
       # @param number [Integer, Rational]
       # @return [Money] rounded once
+      #
+      #   Money.read("18.50") * 5.12r # => 94.72
       def *(other) = Money.of(to_r * other)
 
       # @return [Rational]
@@ -62,6 +70,8 @@ module EarnestFold
       # @param step [Money] over zero
       # @param way [String] "nearest" (a half goes up), "up" or "down"
       # @return [Money] whole steps
+      #
+      #   Money.read("18.52").in_steps(Money.read("0.50"), :up) # => 18.50
       def in_steps(step, way)
         steps = Rational(hundredths, step.hundredths)
         whole = {"up" => steps.ceil, "down" => steps.floor}.fetch(way) { steps.round(half: :up) }
@@ -70,6 +80,8 @@ module EarnestFold
 
       # @param weights [Array<Rational, Integer>] none under zero, not all zero
       # @return [Array<Money>] parts by weight that add up to the whole: what rounding leaves goes to the first parts
+      #
+      #   Money.read("10").share([1, 1, 1]) # => [3.34, 3.33, 3.33]
       def share(weights)
         all = weights.sum
         parts = weights.map { |weight| (hundredths * Rational(weight) / all).floor }
@@ -78,6 +90,8 @@ module EarnestFold
       end
 
       # @return [Integer, nil] nil for strangers
+      #
+      #   Money.read("18.50") <=> Money.read("18.5") # => 0
       def <=>(other) = other.is_a?(Money) ? hundredths <=> other.hundredths : nil
 
       def eql?(other) = other.is_a?(Money) && hundredths == other.hundredths
@@ -86,9 +100,13 @@ module EarnestFold
       def hash = [Money, hundredths].hash
 
       # @return [Boolean]
+      #
+      #   Money.read("0").zero? # => true
       def zero? = hundredths.zero?
 
       # @return [Boolean]
+      #
+      #   Money.read("-1").negative? # => true
       def negative? = hundredths.negative?
 
       # @return [String] as it is written and kept: "-41.50"
@@ -99,9 +117,13 @@ module EarnestFold
 
       # @param text [String] as {to_s} writes it
       # @return [Money]
+      #
+      #   Money.read("18.50") # => 18.50
       def self.read(text) = of(Rational(text))
 
       # @api private
+      #
+      #   Money.hundredths_of(Money.read("18.50")) # => 1850
       def self.hundredths_of(other)
         raise TypeError, "Money goes with Money, not with #{other.class}" unless other.is_a?(Money)
 

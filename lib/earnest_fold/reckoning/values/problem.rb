@@ -27,6 +27,8 @@ module EarnestFold
       end
 
       # @return [String] the JSON Pointer of the place being read
+      #
+      #   Problems.new.within("windows").within(0).at # => "/windows/0"
       def at = @at ||= @within ? "#{@within.at}/#{@step.to_s.gsub("~", "~0").gsub("/", "~1")}" : ""
 
       # @param step [String, Symbol, Integer] a key or an index
@@ -41,15 +43,21 @@ module EarnestFold
       # @param code [Symbol]
       # @return [nil] so that a reader can answer with it
       # @raise [Invalid] where there are so many by now that nothing more is looked for
+      #
+      #   Problems.new.tap { |problems| problems.add("not_positive") }.to_a.map(&:code) # => ["not_positive"]
       def add(code, **data)
         @found << Problem.new(at: at, code: code, data: data)
         (@found.size < MOST) ? nil : raise_any
       end
 
       # @return [Boolean] whether something at or below this place was found wrong
+      #
+      #   Problems.new.any? # => false
       def any? = @found.any? { |problem| problem.at == at || problem.at.start_with?("#{at}/") }
 
       # @return [Array<Problem>]
+      #
+      #   Problems.new.to_a # => []
       def to_a = @found.uniq
 
       # @raise [Invalid] where there is any problem

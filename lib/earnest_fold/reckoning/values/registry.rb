@@ -38,12 +38,18 @@ module EarnestFold
       end
 
       # @return [Object, nil]
+      #
+      #   Headings["wave"] # => EarnestFold::Reckoning::Wave
       def [](name) = @kinds[name]
 
       # @raise [KeyError]
+      #
+      #   Headings.fetch("wave") # => EarnestFold::Reckoning::Wave
       def fetch(name) = @kinds.fetch(name)
 
       # @return [Array<String>]
+      #
+      #   Headings.names.first(2) # => ["buckram_panel", "clip_ring"]
       def names = @kinds.keys
 
       # @yieldparam kind [Object] in the order of their files

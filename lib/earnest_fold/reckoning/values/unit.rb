@@ -6,6 +6,8 @@ module EarnestFold
     # `decimals` for metric, `fraction` (the denominator) for inches. See "Both tapes" in the design.
     class Unit < Value.define(:name, :size, :decimals, :fraction)
       # @return [Boolean]
+      #
+      #   [Units::IN, Units::CM].map(&:inches?) # => [true, false]
       def inches? = !fraction.nil?
 
       # @return [Rational] the smallest step that is shown, in millimetres

@@ -35,6 +35,8 @@ module EarnestFold
       #   @return [Hash{Symbol => Object}]
 
       # @return [Value] a copy with some members changed
+      #
+      #   Allowance::NONE.with(kind: "single").kind # => "single"
       def with(**changes) = changes.empty? ? self : self.class.new(**to_h, **changes)
 
       # @param names [Array<Symbol>, nil] that a pattern asks for; nil for all

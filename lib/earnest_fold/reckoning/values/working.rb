@@ -8,6 +8,8 @@ module EarnestFold
       # @param name [Symbol]
       # @param value [Length, Rational, Integer]
       # @param expression [Array]
+      #
+      #   Line.of(:cut_length, Length.mm(2560)).name # => :cut_length
       def self.of(name, value, expression = [], **data)
         new(name: name, data: data, expression: expression.freeze, value: value)
       end

@@ -23,6 +23,8 @@ module EarnestFold
       # @param heading [Heading]
       # @param support [Support]
       # @return [Drop]
+      #
+      #   treatment.drop.asked.hung(treatment.heading, treatment.support).stand_up # => 0 mm
       def hung(heading, support)
         rise = stand_up_by(heading, support)
         Drop.new(
@@ -51,12 +53,18 @@ module EarnestFold
       WIDE_SPREAD = Length.mm(10)
 
       # @return [Drop] the same readings under another heading or support
+      #
+      #   treatment.drop.hung(treatment.heading, treatment.support).shortest # => 2138 mm
       def hung(heading, support) = asked.hung(heading, support)
 
       # @return [Array<Length>] at least one
+      #
+      #   treatment.drop.readings # => [2140 mm, 2144 mm, 2138 mm]
       def readings = asked.readings
 
       # @return [PointRules] what the workroom's hardware measures
+      #
+      #   treatment.drop.points.hook_drop # => 0 mm
       def points = asked.points
 
       # @return [String, nil] the point that the readings were taken from
@@ -66,9 +74,13 @@ module EarnestFold
       def measured_to = asked.measured_to
 
       # @return [Boolean] whether the point measured from suits the heading; where it doesn't, the stand-up is nothing
+      #
+      #   treatment.drop.suited? # => true
       def suited? = suited
 
       # @return [Length] from the point measured from up to the top edge; below it: negative
+      #
+      #   treatment.drop.stand_up # => 0 mm
       def stand_up = rise.length
 
       # @return [Array] the sum that made the stand-up; empty where it was given

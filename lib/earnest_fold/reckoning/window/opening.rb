@@ -28,6 +28,8 @@ module EarnestFold
       # @param values [Hash] as FIELDS reads them
       # @param problems [Problems]
       # @return [Opening, nil]
+      #
+      #   Opening.build({kind: "pair", split: 1/2r, cover: nil, panels: nil}, Problems.new).curtains # => 2
       def self.build(values, problems)
         {"dress_pair" => :cover, "panels" => :panels}.each do |kind, needed|
           return problems.within(needed).add(:missing) if values[:kind] == kind && values[needed].nil?

@@ -17,6 +17,8 @@ module EarnestFold
       # A figure as it was ordered beside what the rules make of it; `hand` the curtain, nil where it is all of them.
       Beside = Value.define(:name, :hand, :ordered, :made) do
         # @return [Boolean]
+        #
+        #   treatment.ordered.with(finished_drop: Length.cm(212)).beside(reckoning).map(&:differs?) # => [true]
         def differs? = ordered != made
       end
 
@@ -31,6 +33,8 @@ module EarnestFold
       end
 
       # @return [Boolean] whether anything was ordered
+      #
+      #   treatment.ordered.any? # => false
       def any? = self != NOTHING
 
       # @param spans [Array<Span>] as the window gives them
@@ -40,14 +44,20 @@ module EarnestFold
 
       # @param opening [Opening]
       # @return [Length, nil] a support's length where nobody measured it: the curtains side by side
+      #
+      #   treatment.ordered.with(finished_width: Length.cm(95)).likely_support(treatment.opening) # => 1900 mm
       def likely_support(opening) = finished_width && finished_width * opening.curtains
 
       # @param drop [Drop]
       # @return [Boolean] whether a drop was measured besides
+      #
+      #   treatment.ordered.measured_drop?(treatment.drop) # => true
       def measured_drop?(drop) = drop.readings != [finished_drop]
 
       # @param reckoning [TreatmentReckoning]
       # @return [Array<Beside>] each figure that was ordered, beside what the rules make of it
+      #
+      #   treatment.ordered.with(finished_drop: Length.cm(212)).beside(reckoning).map(&:name) # => [:finished_drop]
       def beside(reckoning) = whole(reckoning) + each_curtain(reckoning)
 
       private

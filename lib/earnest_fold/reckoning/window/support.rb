@@ -16,6 +16,8 @@ module EarnestFold
       # @param ordered [Ordered]
       # @return [Support, nil] with a length always: of a dress pair nobody has to measure it, nor where the curtains'
       #   widths were ordered; nil where it can't be done without
+      #
+      #   treatment.support.under(treatment.opening, treatment.ordered).length # => 1800 mm
       def under(opening, ordered)
         return self if length
         return with(length: opening.cover * Support::LIKELY_COVERS) if opening.kind == "dress_pair"

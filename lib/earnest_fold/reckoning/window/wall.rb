@@ -19,6 +19,8 @@ module EarnestFold
     # What is on the wall behind: each a {Feature}, or nil where there is none.
     Wall = Value.define(:glass, :radiator, :sill, :worktop, :handle, :control, :cords) do
       # @return [Hash{Symbol => Feature}] those that are there
+      #
+      #   treatment.wall.features # => {}
       def features = to_h.compact
 
       # @return [Hash{Symbol => Feature}] those that a curtain can catch on, with how far each stands off

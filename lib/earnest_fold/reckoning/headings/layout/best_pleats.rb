@@ -16,9 +16,13 @@ module EarnestFold
 
       # @param length [Length]
       # @return [Boolean]
+      #
+      #   lined.heading.space.include?(Length.cm(10)) # => true
       def include?(length) = length.between?(min, max)
 
       # @return [Array<Length>] the values at which the penalty's course turns
+      #
+      #   lined.heading.space.turns # => [90 mm, 105 mm, 120 mm]
       def turns = [min, target, max].select(&:positive?)
     end
     Range3::FIELDS = Fields.new(min: Declare.length, target: Declare.length(least: :over_zero), max: Declare.length)
@@ -29,6 +33,9 @@ module EarnestFold
       LEAST = 2
 
       # @return [Integer] 2 or more
+      #
+      #   made = lined.reckon.curtains.first
+      #   lined.heading.best(made.task).count # => 10
       def count
         tried = candidates.map { |pleats| [penalty(pleats), pleats] }
         least = tried.map(&:first).min
@@ -36,9 +43,15 @@ module EarnestFold
       end
 
       # @return [Array] sorts the counts, the best first
+      #
+      #   made = lined.reckon.curtains.first
+      #   lined.heading.best(made.task).rank(10).first # => (0/1)
       def rank(pleats) = [penalty(pleats), *beside(pleats)]
 
       # @return [Rational] how far space and pleat fall outside their ranges, together
+      #
+      #   made = lined.reckon.curtains.first
+      #   lined.heading.best(made.task).penalty(10) # => (0/1)
       def penalty(pleats) = space.penalty(between.mm / (pleats - 1)) + take_up.penalty(extra.mm / pleats)
 
       # Whether one count is the best all the way from here to there, as between and extra each run one way: its penalty

@@ -6,20 +6,30 @@ module EarnestFold
     module FlatEnds
       # @param span [Span]
       # @return [Length] the flat part at the return edge (r)
+      #
+      #   lined.heading.return_flat(lined.spans.first) # => 60 mm
       def return_flat(span) = span.return_flat
 
       # @param span [Span]
       # @return [Length] the flat part at the leading edge (o)
+      #
+      #   lined.heading.lead_flat(lined.spans.first) # => 40 mm
       def lead_flat(span) = span.lead_flat
 
       # @return [Length] both flat parts together
+      #
+      #   lined.heading.ends(lined.spans.first) # => 100 mm
       def ends(span) = return_flat(span) + lead_flat(span)
 
       # @return [Length] what is left between the flat parts, as it hangs
+      #
+      #   lined.heading.between(lined.spans.first) # => 900 mm
       def between(span) = span.finished_width - ends(span)
 
       # @param span [Span]
       # @return [Length] the flat width that the fullness asks for, its ends as they are
+      #
+      #   lined.heading.needed(lined.spans.first) # => 2170 mm
       def needed(span) = between(span) * asked + ends(span)
 
       # @param span [Span]
@@ -29,6 +39,8 @@ module EarnestFold
       end
 
       # Where nothing is left between the ends there is nothing to be full.
+      #
+      #   lined.heading.made_fullness(lined.reckon.curtains.first.task).round(2) # => (281/100)
       def made_fullness(task) = between(task.span).zero? ? 0r : (task.flat - ends(task.span)) / between(task.span)
 
       # @param task [HeadingTask]

@@ -34,6 +34,8 @@ module EarnestFold
       # @param curtain [Curtain]
       # @param house [HouseRules]
       # @return [Length] never wider than the curtain closed
+      #
+      #   Folds.stacked(treatment, curtain, house) # => 370 mm
       def stacked(treatment, curtain, house)
         folds = treatment.heading.folds(curtain.task, curtain.heading)
         [house.fold(treatment) * folds + curtain.span.lead_flat, curtain.finished_width - curtain.span.return_flat].min

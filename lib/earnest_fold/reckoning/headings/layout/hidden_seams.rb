@@ -30,6 +30,8 @@ module EarnestFold
 
       # @param seams [Array<Length>] from the leading edge
       # @return [Array<Length>] the take-up of each pleat, from the leading edge; their sum is the mean's
+      #
+      #   HiddenSeams # => EarnestFold::Reckoning::HiddenSeams
       def take_ups(seams)
         way = best(seams.map(&:mm))
         course = (0..@pleats).map { |index| middle(way, index) }

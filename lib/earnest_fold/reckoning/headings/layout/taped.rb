@@ -14,19 +14,27 @@ module EarnestFold
         tape_sewn: Declare.choice(SEWN, "laid_on", said: "tapes_sewn")
       )
       # @return [Boolean]
+      #
+      #   treatment.heading.taped? # => true
       def taped? = true
 
       # @return [Boolean] whether its tape is sewn along its top row first, so that it can't rope
       def top_row_first? = taped? && tape_sewn == "top_row_first"
 
       # @return [Array<String>] the steps by which the tape is put on
+      #
+      #   treatment.heading.put_on # => ["make_frill", "set_frill", "lay_tape", "sew_tape"]
       def put_on = %w[make_frill set_frill] + SEWN_BY.fetch(tape_sewn)
 
       # @param task [HeadingTask]
       # @return [Length] the tape of one curtain, with what is turned in at both ends
+      #
+      #   treatment.heading.tape_length(curtain.task) # => 2690 mm
       def tape_length(task) = task.flat + tape_turn_in * 2
 
       # @return [Line]
+      #
+      #   treatment.heading.tape_line(curtain.task).value # => 2690 mm
       def tape_line(task) = Line.of(:tape_length, tape_length(task), [task.flat, "+", 2, "×", tape_turn_in])
 
       SEWN_BY = {
@@ -54,6 +62,8 @@ module EarnestFold
 
       # Where the row is known, its own setting speaks before the house's.
       # @return [Length]
+      #
+      #   treatment.heading.rise(treatment.drop.points, treatment.support) # => 0 mm
       def rise(points, _support) = hook_below ? (tape_below || Length::ZERO) + hook_below : points.hook_drop
     end
 

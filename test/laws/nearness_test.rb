@@ -29,7 +29,48 @@ class NearnessLawTest < EarnestFoldTest
     end
   end
 
+  # The judgement looks at all that may be misread together first, and only then at each by itself.
+  def test_what_a_misreading_takes_is_told_as_if_each_figure_were_looked_at_alone
+    found = DOCUMENTS.times.flat_map do |seed|
+      treatments(seed).flat_map { |treatment| [treatment, *just_inside(treatment)] }.map do |treatment|
+        alone(treatment).tap do |wanted|
+          told = R::Judgement::NearEdge.call(Seen.new(treatment.reckon))&.slice(:form, :figure, :more)
+          assert told == wanted, -> { "#{told}, not #{wanted}: #{treatment.inspect}" }
+        end
+      end
+    end
+    assert_operator found.compact.size, :>, DOCUMENTS / 2
+    assert_includes found, nil
+  end
+
+  Seen = Struct.new(:reckoning)
+
   private
+
+  # The same, with a measured figure two millimetres before it takes more.
+  def just_inside(treatment)
+    now = N::Outcome.of(treatment, {}) or return []
+    R::Judgement::NearEdge.reaches(treatment).keys.filter_map do |figure|
+      edge = N.edge(now, figure, 1, 400, N::COUNTED) or next
+      moved = figure.moved(treatment, edge.apart.to_i - 2).with(name: "anew")
+      moved if N::Outcome.of(moved, {})
+    end
+  end
+
+  def alone(treatment)
+    now = N::Outcome.of(treatment, {})
+    R::Judgement::NearEdge
+      .reaches(treatment)
+      .filter_map { |figure, reach| taking_more(now, figure, reach) }
+      .min_by { |told, apart| [R::Judgement::NearEdge::TOLD.index(told[:form]), apart] }
+      &.first
+  end
+
+  def taking_more(now, figure, reach)
+    edge = N.edge(now, figure, 1, reach, N::COUNTED)
+    part = edge&.outcome && R::Judgement::NearEdge.told(now.treatment).find { |one| edge.outcome.more?(now, one) }
+    [{form: part, figure: figure.path, more: edge.outcome.more(now, part)}, edge.apart] if part
+  end
 
   def treatments(seed)
     text = JSON.generate(RandomJobs.new(seed).document)

@@ -23,19 +23,37 @@ module EarnestFold
           return unless seen.reckoning
 
           now = Nearness::Outcome.new(seen.reckoning)
-          found = FIGURES.filter_map { |path| near(now, path) }
+          reaches = reaches(now.treatment)
+          return if sure?(now, reaches)
+
+          found = reaches.filter_map { |figure, reach| near(now, figure, reach) }
           found.min_by { |told| [TOLD.index(told[:form]), told[:apart]] }
         end
 
-        def near(now, path)
-          treatment = now.treatment
-          return unless measured?(treatment, path)
+        # @param treatment [Treatment]
+        # @return [Hash{Nearness::Figure => Integer}] what was measured, each with the millimetres by which it may be
+        #   more than was read
+        def reaches(treatment) =
+          FIGURES
+            .select { |path| measured?(treatment, path) }
+            .to_h { |path| [Nearness.figure(path, :measured, Units::MM), misread(treatment, path)] }
 
-          figure = Nearness.figure(path, :measured, Units::MM)
-          edge = Nearness.edge(now, figure, 1, misread(treatment, path), Nearness::COUNTED)
+        # As more never takes less, none of them alone takes more where all of them together don't.
+        # @param now [Nearness::Outcome]
+        # @param reaches [Hash{Nearness::Figure => Integer}]
+        # @return [Boolean] whether nothing that is told lies within reach
+        def sure?(now, reaches)
+          most = reaches.reduce(now.treatment) { |moved, (figure, reach)| figure.moved(moved, reach) }
+          outcome = Nearness::Outcome.of(most, {})
+          !outcome.nil? && told(now.treatment).none? { |part| outcome.more?(now, part) }
+        end
+
+        def near(now, figure, reach)
+          treatment = now.treatment
+          edge = Nearness.edge(now, figure, 1, reach, Nearness::COUNTED)
           form = edge&.outcome && told(treatment).find { |part| edge.outcome.more?(now, part) } or return
           at = Length.mm(figure.at(treatment))
-          {form: form, figure: path, at: at, apart: Length.mm(edge.apart), more: edge.outcome.more(now, form)}
+          {form: form, figure: figure.path, at: at, apart: Length.mm(edge.apart), more: edge.outcome.more(now, form)}
         end
         private_class_method :near
 

@@ -13,7 +13,7 @@ class DrawingsTest < EarnestFoldTest
   def test_seams_of_the_flat_curtain_stand_where_the_figures_say
     made = treatment
     curtain = made.curtains.first
-    svg = parse(W::FlatCurtain.new(made, curtain, R::Units::CM, colour: "#ffffff").to_s)
+    svg = parse(W::FlatCurtain.of(made, curtain, R::Units::CM, colour: "#ffffff").to_s)
     outline = svg.at_css("rect.outline")
     left, width = outline["x"].to_f, outline["width"].to_f
     seams = svg.css("line.seam").map { |line| line["x1"].to_f }.each_slice(2).map { |pair| pair.sum / 2 }
@@ -25,7 +25,7 @@ class DrawingsTest < EarnestFoldTest
   # A valance is too shallow for its drop's words to run beside it: they stand whole below it, inside the drawing.
   def test_the_words_of_a_shallow_drop_stand_whole_below
     made = treatment(treatment: {"drop" => {"readings" => ["12 cm"], "offset" => "0 cm"}})
-    svg = parse(W::FlatCurtain.new(made, made.curtains.first, R::Units::CM, colour: "#ffffff").to_s)
+    svg = parse(W::FlatCurtain.of(made, made.curtains.first, R::Units::CM, colour: "#ffffff").to_s)
     words = svg.css("text").find { |text| text.text.include?("12.0") }
     outline = svg.at_css("rect.outline")
     assert_nil words["transform"]
@@ -94,7 +94,7 @@ class DrawingsTest < EarnestFoldTest
     bolts + job.treatments.flat_map do |made|
       made.curtains.flat_map do |curtain|
         [
-          W::FlatCurtain.new(made, curtain, job.job.unit, colour: "#ffffff", lining: true).to_s,
+          W::FlatCurtain.of(made, curtain, job.job.unit, colour: "#ffffff", lining: true).to_s,
           W::HeadingMarks.new(made.treatment.heading, curtain, job.job.unit, colour: "#ffffff").to_s
         ]
       end
@@ -105,7 +105,7 @@ class DrawingsTest < EarnestFoldTest
 
   # Where the first seam stands, from 0 at the left to 1 at the right.
   def seam_side(made, curtain)
-    svg = parse(W::FlatCurtain.new(made, curtain, R::Units::CM, colour: "#ffffff").to_s)
+    svg = parse(W::FlatCurtain.of(made, curtain, R::Units::CM, colour: "#ffffff").to_s)
     outline = svg.at_css("rect.outline")
     (svg.css("line.seam").first["x1"].to_f - outline["x"].to_f) / outline["width"].to_f
   end

@@ -127,7 +127,7 @@ module EarnestFold
       def drawing(chapter)
         made, curtain = treatment(chapter), treatment(chapter).curtains.first
         case chapter.drawing
-        when :flat then Drawings::FlatCurtain.new(made, curtain, unit(chapter), colour: "#c9d2bd").to_s
+        when :flat then Drawings::FlatCurtain.of(made, curtain, unit(chapter), colour: "#c9d2bd").to_s
         else
           drawn = Drawings.of_heading(made.treatment.heading)
           drawn.new(made.treatment.heading, curtain, unit(chapter), colour: "#c9d2bd").to_s

@@ -95,7 +95,7 @@ module EarnestFold
 
       # The first curtain flat, its widths, seams and turnings.
       def sketch(work) =
-        Drawings::FlatCurtain.new(work.reckoning, work.reckoning.curtains.first, unit, colour: SKETCHED).to_s
+        Drawings::FlatCurtain.of(work.reckoning, work.reckoning.curtains.first, unit, colour: SKETCHED).to_s
 
       # What the shop has always kept at the head of the sheet: widths and cuts, pleats and spaces.
       def facts(made)

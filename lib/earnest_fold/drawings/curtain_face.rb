@@ -11,13 +11,12 @@ module EarnestFold
       # Where it goes: the sheet, its upper left corner, the scale, and a name that no other curtain on the page has.
       Place = R::Value.define(:svg, :left, :top, :scale, :name)
 
-      # @param reckoning [Reckoning::TreatmentReckoning]
-      # @param curtain [Reckoning::Curtain]
+      # @param figures [FlatFigures]
       # @param colour [String]
       # @param place [Place]
-      def initialize(reckoning, curtain, colour, place)
-        @reckoning, @curtain, @colour, @place = reckoning, curtain, colour, place
-        @cut, @svg, @scale = reckoning.drop_cut, place.svg, place.scale
+      def initialize(figures, colour, place)
+        @figures, @colour, @place = figures, colour, place
+        @cut, @svg, @scale = figures.cut, place.svg, place.scale
       end
 
       # @yield between the cloth and its outline, to lay something over it
@@ -31,11 +30,8 @@ module EarnestFold
         @svg.rect(left, top, width, height, class: "outline")
       end
 
-      # @return [Boolean] whether its leading edge is at the right
-      def leads_right? = @curtain.leads == :right
-
       # @return [Float]
-      def width = @scale[@curtain.flat_width]
+      def width = @scale[@figures.flat_width]
 
       # @return [Float]
       def height = @scale[@cut.finished]
@@ -48,28 +44,17 @@ module EarnestFold
 
       # @param distance [Reckoning::Length] from the leading edge
       # @return [Float]
-      def x(distance) = leads_right? ? left + width - @scale[distance] : left + @scale[distance]
-
-      # @param index [Integer] of the width, from 0 at the leading edge
-      # @return [String] "A" or "B"
-      def phase(index)
-        across = @reckoning.treatment.pattern.meet == "across" && @curtain.hand == "right"
-        R::Repeat.phase(index, @reckoning.treatment.width_rule.next_shifts?, across)
-      end
-
-      # @return [Array<Reckoning::Length>] both edges and the seams, from the leading edge
-      def bounds = [R::Length::ZERO, *@curtain.task.seams, @curtain.flat_width]
+      def x(distance) = @figures.leads_right? ? left + width - @scale[distance] : left + @scale[distance]
 
       private
 
       def name = @place.name
 
       def turnings
-        making = @reckoning.treatment.making
         band(top, @scale[[@cut.top, @cut.finished].min], "head") if @cut.top.positive?
-        depth = @scale[making.hem.depth]
-        band(top + height - depth, depth, "hem") if making.hem.taken.positive?
-        side = @scale[making.side.depth]
+        depth = @scale[@figures.hem.depth]
+        band(top + height - depth, depth, "hem") if @figures.hem.taken.positive?
+        side = @scale[@figures.side.depth]
         if side.positive?
           [left + side, left + width - side].each { |at| @svg.line(at, top, at, top + height, class: "turning") }
         end
@@ -82,7 +67,7 @@ module EarnestFold
       end
 
       def seams
-        @curtain.task.seams.each do |seam|
+        @figures.seams.each do |seam|
           [-1.5, 1.5].each { |aside| @svg.line(x(seam) + aside, top, x(seam) + aside, top + height, class: "seam") }
         end
       end
@@ -92,9 +77,9 @@ module EarnestFold
       def pattern
         return if @scale[@cut.cloth.vertical_repeat] < LEAST_REPEAT
 
-        bounds.each_cons(2).with_index do |(from, to), index|
+        @figures.bounds.each_cons(2).with_index do |(from, to), index|
           x1, x2 = [x(from), x(to)].minmax
-          lines = repeat_lines(phase(index))
+          lines = repeat_lines(@figures.phases[index])
           @svg.path(lines.flat_map { |y| ["M", x1, y, "H", x2] }, class: "repeat")
           @svg.path(lines.product(sprigs(x1, x2)).flat_map { |y, x| ["M", x, y, sprig] }, class: "motif")
         end
@@ -122,7 +107,7 @@ module EarnestFold
       # @return [Array<Float>] where the repeat lines of a width fall
       def repeat_lines(phase)
         repeat = @cut.cloth.vertical_repeat
-        start = @reckoning.pattern_start + ((phase == "B") ? repeat / 2 : R::Length::ZERO)
+        start = @figures.pattern_start + ((phase == "B") ? repeat / 2 : R::Length::ZERO)
         first = repeat - (start + @cut.top_fold) % repeat
         count = ((@cut.finished / @cut.shrinking - first) / repeat).floor + 1
         Array.new([count, 0].max) { |index| top + @scale[(first + repeat * index) * @cut.shrinking] }

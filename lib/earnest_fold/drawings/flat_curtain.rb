@@ -16,15 +16,20 @@ module EarnestFold
 
       # @param reckoning [Reckoning::TreatmentReckoning]
       # @param curtain [Reckoning::Curtain]
+      # @param lining [Boolean] lay the lining over it
+      # @return [FlatCurtain]
+      def self.of(reckoning, curtain, unit, colour:, lining: false) =
+        new(FlatFigures.of(reckoning, curtain, lining: lining), unit, colour)
+
+      # @param figures [FlatFigures]
       # @param unit [Reckoning::Unit]
       # @param colour [String]
-      # @param lining [Boolean] lay the lining over it
-      def initialize(reckoning, curtain, unit, colour:, lining: false)
-        @reckoning, @curtain, @unit, @colour = reckoning, curtain, unit, colour
-        @cut = reckoning.drop_cut
-        @shown = (lining && reckoning.lining) ? lining_shown : face_shown
+      def initialize(figures, unit, colour)
+        @figures, @unit, @colour = figures, unit, colour
+        @cut = figures.cut
+        @shown = figures.inner ? lining_shown : face_shown
         room = [WIDTH - MARGIN[:left] - MARGIN[:right], HIGHEST - MARGIN[:top] - MARGIN[:bottom]]
-        @scale = Scale.fitting(room, [curtain.flat_width, @cut.finished])
+        @scale = Scale.fitting(room, [figures.flat_width, @cut.finished])
         @svg = Svg.new(
           WIDTH,
           MARGIN[:top] + height + (shallow? ? BELOW : MARGIN[:bottom]),
@@ -35,7 +40,7 @@ module EarnestFold
 
       # @return [String]
       def to_s
-        face.draw { lining if @shown.lining }
+        face.draw { lining if @figures.inner }
         running_distances
         edges
         drop_dimension
@@ -44,9 +49,8 @@ module EarnestFold
       end
 
       # What the figures speak of, the face or the lining laid over it: how far its edges stand in from the curtain's,
-      # the distances of its edges and seams from its leading edge, its widths, its finished drop, and the lining
-      # (nil: the face).
-      Shown = R::Value.define(:inset, :bounds, :widths, :drop, :lining)
+      # the distances of its edges and seams from its leading edge, its widths and its finished drop.
+      Shown = R::Value.define(:inset, :bounds, :widths, :drop)
       private_constant :Shown
 
       private
@@ -54,37 +58,32 @@ module EarnestFold
       def face_shown
         Shown.new(
           inset: R::Length::ZERO,
-          bounds: [R::Length::ZERO, *@curtain.task.seams, @curtain.flat_width],
-          widths: @curtain.widths,
-          drop: @cut.finished,
-          lining: nil
+          bounds: @figures.bounds,
+          widths: @figures.widths,
+          drop: @cut.finished
         )
       end
 
       def lining_shown
-        made, place = @reckoning.lining, @reckoning.curtains.index(@curtain)
-        width, count = made.targets[place], made.counts[place]
-        seams = made.sideways? ? [] : made.rule.seams(count).select { |seam| seam < width }
+        inner = @figures.inner
         Shown.new(
-          inset: made.lining.inset,
-          bounds: [R::Length::ZERO, *seams, width],
-          widths: count,
-          drop: made.drop_cut.finished,
-          lining: made
+          inset: inner.inset,
+          bounds: [R::Length::ZERO, *inner.seams, inner.flat_width],
+          widths: inner.widths,
+          drop: inner.drop
         )
       end
 
       def face
         @face ||= CurtainFace.new(
-          @reckoning,
-          @curtain,
+          @figures,
           @colour,
           CurtainFace::Place.new(
             svg: @svg,
             left: MARGIN[:left] + (WIDTH - MARGIN[:left] - MARGIN[:right] - width) / 2,
             top: MARGIN[:top],
             scale: @scale,
-            name: @curtain.hand.tr(" ", "-")
+            name: @figures.hand.tr(" ", "-")
           )
         )
       end
@@ -92,7 +91,7 @@ module EarnestFold
       def says
         Words.say(
           "drawings.flat",
-          hand: Words.hand(@curtain.hand),
+          hand: Words.hand(@figures.hand),
           widths: Words.widths(@shown.widths),
           flat: @shown.bounds.last,
           drop: @shown.drop,
@@ -100,9 +99,9 @@ module EarnestFold
         )
       end
 
-      def leads_right? = face.leads_right?
+      def leads_right? = @figures.leads_right?
 
-      def width = @scale[@curtain.flat_width]
+      def width = @scale[@figures.flat_width]
 
       def height = @scale[@cut.finished]
 
@@ -114,7 +113,7 @@ module EarnestFold
       def x(distance) = face.x(@shown.inset + distance)
 
       def lining
-        inset, lift = @shown.inset, @shown.lining.lining.lift
+        inset, lift = @shown.inset, @figures.inner.lift
         x1, x2 = [x(R::Length::ZERO), x(@shown.bounds.last)].minmax
         below = @scale[@shown.drop]
         @svg.rect(x1, top + @scale[[inset, lift].min], x2 - x1, below - @scale[[inset, lift].min], class: "lining")
@@ -149,7 +148,7 @@ module EarnestFold
       private_constant :BOTH_EDGES
 
       def edges
-        aside = @scale[@reckoning.treatment.making.side.depth] + 7
+        aside = @scale[@figures.side.depth] + 7
         apart = (width - aside * 2 < BOTH_EDGES) ? 22 : 0
         {
           leads_right? => Words.say("drawings.leading_edge"),
@@ -182,7 +181,7 @@ module EarnestFold
       def names
         @shown.bounds.each_cons(2).with_index do |(from, to), index|
           words = Words.say((index + 1 > @shown.widths) ? "drawings.half_width" : "drawings.width", number: index + 1)
-          words += " · #{face.phase(index)}" if @cut.cloth.half_drop? && !@shown.lining
+          words += " · #{@figures.phases[index]}" if @cut.cloth.half_drop? && !@figures.inner
           named(x(from), x(to), top + height * 0.45, words)
         end
       end

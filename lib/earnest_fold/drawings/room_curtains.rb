@@ -53,7 +53,7 @@ module EarnestFold
             scale: @scale,
             name: "room-#{index}-#{curtain.hand.tr(" ", "-")}"
           )
-          CurtainFace.new(made, curtain, colour, place).draw
+          CurtainFace.new(FlatFigures.of(made, curtain), colour, place).draw
           left += @scale[curtain.flat_width] + GAP
         end
         @svg.text((start + left - GAP) / 2, hem + 20, title, class: "label", text_anchor: "middle")

@@ -37,8 +37,12 @@ module EarnestFold
       def choices = @choices ||= reckoning ? R::Choices.of(reckoning) : []
 
       # @param cloth [Reckoning::Cloth]
-      # @return [Reckoning::ClothReckoning] as if this treatment were alone on the cloth
-      def alone(cloth) = (@alone ||= {})[cloth.id] ||= R::ClothReckoning.of(cloth, [reckoning])
+      # @return [ClothAlone] as if this treatment were alone on the cloth
+      def cloth_alone(cloth) = (@alone ||= {})[cloth.id] ||= ClothAlone.new(cloth, reckoning)
+
+      # @param cloth [Reckoning::Cloth]
+      # @return [Reckoning::ClothReckoning] the same, reckoned
+      def alone(cloth) = cloth_alone(cloth).reckoned
     end
   end
 end

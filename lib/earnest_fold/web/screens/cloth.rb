@@ -118,7 +118,7 @@ module EarnestFold
           end
 
           once(:flat, looked_at) do
-            Drawings::FlatCurtain.new(reckoning, curtain, unit, colour: colour, lining: lining?).to_s
+            Drawings::FlatCurtain.of(reckoning, curtain, unit, colour: colour, lining: lining?).to_s
           end
         end
 

@@ -30,15 +30,15 @@ module EarnestFold
 
         # @return [String] SVG: one curtain flat
         def flat
-          once(:reckon_flat) do
-            Drawings::FlatCurtain.new(reckoning, reckoning.curtains.first, unit, colour: colour).to_s
-          end
+          shown = Drawings::FlatFigures.of(reckoning, reckoning.curtains.first)
+          Drawn.svg(Drawings::FlatCurtain, shown, unit, colour)
         end
 
         # @return [String] SVG: on the bolt
         def bolt
-          once(:reckon_bolt) do
-            made = alone(reckoning.treatment.face)
+          on_cloth = entry.reckoned.cloth_alone(reckoning.treatment.face)
+          on_cloth.once(:bolt, unit, colour) do
+            made = on_cloth.reckoned
             Drawings::Bolt.endless(made, unit, colour: colour, zoom: (made.length_to_order > ONE_ROW) ? 1 : 0).to_s
           end
         end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Work
+    # A treatment's cuts of one cloth, as if nothing else were cut from it. Most figures that are typed change none of
+    # them: what is made of them is remembered under cloth and cuts, whatever else is said of the treatment.
+    class ClothAlone
+      include Remembers
+
+      # @return [Array(Reckoning::Cloth, Array<Reckoning::Cutting::Cut>)]
+      attr_reader :made_of
+
+      # @param cloth [Reckoning::Cloth]
+      # @param reckoning [Reckoning::TreatmentReckoning]
+      def initialize(cloth, reckoning)
+        @made_of = [cloth, Reckoning::Cutting::Demand.of([reckoning], cloth)].freeze
+      end
+
+      # @return [Reckoning::ClothReckoning]
+      def reckoned = @reckoned ||= once(:reckoned) { Reckoning::ClothReckoning.new(*made_of) }
+    end
+  end
+end

@@ -85,7 +85,11 @@ class EveryPage
     read(address, answer.body)
   end
 
+  # What is filled into a tag is escaped: whoever fills an attribute in with its quotation marks gets them doubled.
+  ODD_ATTRIBUTE = /<[a-z][^<>]*\s[\w-]+=&quot;/
+
   def read(address, body)
+    faults << "#{address}: an attribute in doubled quotation marks" if body.match?(ODD_ATTRIBUTE)
     words = CGI.unescapeHTML(body.gsub(/<(script|style|svg)\b.*?<\/\1>/m, " ").gsub(/<[^>]+>/, " "))
     faults.concat(Telling.faults(words).map { |fault| "#{address}: #{fault}" })
     body.scan(/(?:href|src)="([^"#]+)/).flatten.map { |link| CGI.unescapeHTML(link) }

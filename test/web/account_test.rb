@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "nokogiri"
 require "web_test_helper"
 require "pdf-reader"
 
@@ -86,6 +87,30 @@ class AccountStationTest < WebTest
     assert_equal 422, last_response.status
     write("receipt")
     assert_equal 422, last_response.status
+  end
+
+  def test_what_was_typed_of_a_paper_that_cannot_be_written_stands
+    write("invoice", "number" => "twelve", "customer" => "The sexton,\nSluice House")
+    assert_equal 422, last_response.status
+    page = Nokogiri::HTML5(last_response.body)
+    assert_equal "The sexton,\nSluice House", page.at_css("textarea[name=customer]").text.strip
+    assert_equal "twelve", page.at_css("input[name=number]")["value"]
+  end
+
+  # A job as it is when it has only a name: nothing is offered that would come to nothing.
+  def test_what_nothing_is_in_yet_is_no_paper
+    job = workroom.jobs.create(title: "Bare", unit: "cm")
+    get "/jobs/#{job}/account"
+    assert_match(/Nothing is in it yet/, words)
+    refute_match(/Write invoice|Minutes by step|The work, each way/, words)
+    send_form("/jobs/#{job}/papers", "kind" => "invoice", "customer" => "The sexton")
+    assert_equal 422, last_response.status
+    assert_match(/Nothing is in it yet that could be written/, words)
+    assert_match(/The sexton/, last_response.body)
+    assert_empty workroom.bills.of(job)
+    send_form("/jobs/#{job}/account", "extra_name" => "Rehanging", "extra_amount" => "12.00")
+    get "/jobs/#{job}/account"
+    assert_match(/Write invoice/, words)
   end
 
   def test_what_changed_since_the_quote_stands_beside_it

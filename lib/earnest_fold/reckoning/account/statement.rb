@@ -29,6 +29,9 @@ module EarnestFold
         # @return [Rational] minutes of all work
         def minutes = @works.sum(0r, &:minutes)
 
+        # @return [Boolean] whether nothing is in it: no work, no cloth, and nothing asked for besides
+        def nothing? = lines.empty?
+
         # @return [Money] of the lines
         def sum = Money.sum(lines.map(&:amount))
 

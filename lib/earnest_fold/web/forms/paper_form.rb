@@ -7,6 +7,8 @@ module EarnestFold
       class PaperForm
         LONGEST = 300
         attr_reader :kind, :customer, :number
+        # @return [String] the number as it was typed
+        attr_reader :typed
 
         # @param params [Hash]
         def initialize(params)

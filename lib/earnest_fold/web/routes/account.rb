@@ -17,14 +17,16 @@ module EarnestFold
         # Under this a session carries a link for a customer that is told once.
         LINK = "paper_link"
 
-        def show(id, status: 200, **more)
+        # @param paper [Forms::PaperForm, nil] that couldn't be written: what was typed of it stands
+        def show(id, status: 200, paper: nil, **more)
           made = account_of(id)
           papers = workroom.bills.of(made.sheet.job.id)
           shown = Screens::Account.new(
             made,
             papers,
             following: workroom.bills.following,
-            addressed: addressed(made.sheet.job, papers),
+            addressed: paper ? paper.customer : addressed(made.sheet.job, papers),
+            number: paper&.typed,
             links: Screens::CustomerLinks.new(
               workroom.customer_links.of_papers(papers.map(&:id)), told: session.delete(LINK), at: request.base_url
             ),
@@ -46,15 +48,18 @@ module EarnestFold
 
         def write(id)
           form = Forms::PaperForm.new(params)
-          return show(id, status: 422, problem: form.problem) unless form.valid?
+          return unwritten(id, form, form.problem) unless form.valid?
 
-          content = Documents::BillContent.of(account_of(id), form.customer)
+          made = account_of(id)
+          return unwritten(id, form, :nothing_to_bill) if made.statement.nothing?
+
+          content = Documents::BillContent.of(made, form.customer)
           workroom.bills.write(number(id), form.kind, content, number: form.number)
           go(Paths.account(number(id)))
         rescue Store::Taken
-          show(id, status: 422, problem: :number_used)
+          unwritten(id, form, :number_used)
         rescue Store::OutOfTurn
-          show(id, status: 422, problem: :number_out_of_turn)
+          unwritten(id, form, :number_out_of_turn)
         end
 
         def answer(id, paper)
@@ -85,6 +90,8 @@ module EarnestFold
         end
 
         private
+
+        def unwritten(id, form, problem) = show(id, status: 422, problem: problem, paper: form)
 
         # Whose the job is, as they are written to; else as the last paper was addressed.
         def addressed(job, papers)

@@ -17,6 +17,8 @@ module EarnestFold
         attr_reader :sheet, :papers, :form
         # @return [String] for whom the next paper is
         attr_reader :addressed
+        # @return [String, nil] the number that was typed for it, where it couldn't be written
+        attr_reader :number
         # @return [CustomerLinks]
         attr_reader :links
 
@@ -25,10 +27,10 @@ module EarnestFold
         # @param form [Forms::AccountForm, nil] with what could not be taken
         # @param problem [Symbol, nil] what stood in the way of a paper
         # @param following [Hash{String => Integer}] the number that the next paper of each kind takes
-        def initialize(account, papers, links:, addressed: "", form: nil, problem: nil, following: {})
+        def initialize(account, papers, links:, addressed: "", number: nil, form: nil, problem: nil, following: {})
           @account, @sheet, @papers, @form, @problem, @following =
             account, account.sheet, papers, form, problem, following
-          @addressed, @links = addressed, links
+          @addressed, @number, @links = addressed, number, links
         end
 
         def job = sheet.job
@@ -49,6 +51,9 @@ module EarnestFold
 
         # @yieldreturn [String] a part that changes only with the account
         def shown(part, &block) = Fragments.of(@account, part, &block)
+
+        # @return [Boolean] whether there is work that either school could price
+        def work? = @account.works.any?
 
         def lines = statement.lines.map { |line| [Words.account_line(line, unit), line] }
 
@@ -155,7 +160,10 @@ module EarnestFold
         def named(extra) = Forms::AccountForm.named(extra)
 
         # @return [Array<Field>]
-        def fields = Forms::AccountForm::NAMES.map { |name| field(name) }
+        def fields = (Forms::AccountForm::NAMES - Forms::AccountForm::NEW).map { |name| field(name) }
+
+        # @return [Array<Field>] where something else that is asked for is typed
+        def extra_fields = Forms::AccountForm::NEW.map { |name| field(name) }
 
         # @return [Integer] the number that the next paper of a kind takes
         def following(kind) = @following.fetch(kind, 1)

@@ -8,7 +8,9 @@ module EarnestFold
     TEXTS = Locale.load(EarnestFold.locale)
     COUNTED, DECIMAL = TEXTS.fetch("numbers.counted"), TEXTS.fetch("numbers.decimal")
     FORMATS = Locale.formats(TEXTS)
-    private_constant :TEXTS, :COUNTED, :DECIMAL, :FORMATS
+    # Texts with their places parted from the words, by key: there are no more of them than texts.
+    PARTED = {}
+    private_constant :TEXTS, :COUNTED, :DECIMAL, :FORMATS, :PARTED
 
     module_function
 
@@ -68,6 +70,21 @@ module EarnestFold
     # @return [String] the words with their places still open
     # @raise [KeyError]
     def text(key) = TEXTS.fetch(key)
+
+    # @param key [String]
+    # @return [Array<Array(String, Symbol, String)>] the words before, between and after the places of a text, and the
+    #   places (without words) with the stop that follows each
+    # @raise [KeyError]
+    #
+    #   Words.parted("reckon.says.hem").last # => [nil, :sides, ","]
+    def parted(key)
+      PARTED[key] ||= text(key).split(/(%\{\w+\}[,.]?)/).map do |part|
+        next [part].freeze unless part.start_with?("%{")
+
+        place, stop = part.delete_prefix("%{").split("}", 2)
+        [nil, place.to_sym, stop].freeze
+      end
+    end
 
     # @param length [Reckoning::Length]
     # @return [String] without the unit

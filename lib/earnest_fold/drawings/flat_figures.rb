@@ -2,9 +2,10 @@
 
 module EarnestFold
   module Drawings
-    # All that a curtain's flat shape is made of, and nothing of how it hangs: what is drawn from these alone is the same
-    # for as long as they are. `hem` and `side` are turnings, `phases` the half-drop's "A" or "B" of each width from the
-    # leading edge, `seams` distances from there, and `inner` the lining as it lies over it (nil where it doesn't).
+    # All that a curtain's flat shape is made of, and nothing of how it hangs: what is drawn from these alone is the
+    # same for as long as they are. `hem` and `side` are turnings, `phases` the half-drop's "A" or "B" of each width
+    # from the leading edge, `seams` distances from there, and `inner` the lining as it lies over it (nil where it
+    # doesn't).
     class FlatFigures < Reckoning::Value.define(
       :cut,
       :hand,

@@ -174,11 +174,10 @@ module EarnestFold
       # @param fields [Hash{Symbol => Screens::Field}]
       # @return [String] the sentence, each field at its place; a stop after it never stands alone on the next line
       def sentence_html(key, fields)
-        Words.text(key).split(/(%\{\w+\}[,.]?)/).map { |part|
-          next CGI.escapeHTML(part) unless part.start_with?("%{")
+        Words.parted(key).map { |words, place, stop|
+          next CGI.escapeHTML(words) unless place
 
-          place, stop = part.delete_prefix("%{").split("}", 2)
-          %(<span class="slot">#{partial(:_slot, field: fields.fetch(place.to_sym)).strip}#{stop}</span>)
+          %(<span class="slot">#{partial(:_slot, field: fields.fetch(place)).strip}#{stop}</span>)
         }.join
       end
 

@@ -37,6 +37,9 @@ module EarnestFold
 
       # Stands for "has no default".
       REQUIRED = Object.new.freeze
+      # The first step of a path and the rest of it, of those that led to a field: there are so many and no more.
+      PARTED = {}
+      private_constant :PARTED
 
       # @param declared [Hash{Symbol => Array(kind, default, station, start)}]
       def initialize(declared)
@@ -86,13 +89,14 @@ module EarnestFold
       #
       #   Treatment::FIELDS.at("making.hem.depth", {}).kind.least # => :zero
       def at(path, kept)
-        point = path.index(".")
-        return fetch(path.to_sym) unless point
+        step, rest = PARTED.fetch(path) { path.split(".", 2) }
+        return fetch(step.to_sym) unless rest
 
-        step = path[0, point]
         field, inside = fetch(step.to_sym), kept[step]
         inner = field.kind.inner(inside) || raise(KeyError, "no fields in #{step}")
-        inner.at(path[point + 1, path.size], inside.is_a?(Hash) ? inside : {})
+        found = inner.at(rest, inside.is_a?(Hash) ? inside : {})
+        PARTED[path] ||= [step, rest].freeze
+        found
       end
 
       # @param kept [Hash, nil] as it is kept

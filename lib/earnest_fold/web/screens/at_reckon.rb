@@ -28,14 +28,13 @@ module EarnestFold
         def address = Paths.reckon(query)
 
         # @return [String] every figure, as a form carries them that keeps them
-        def query = @query ||= Paths.query(asked_for)
+        def query = @query ||= in_unit(unit)
 
         # @return [String]
         def beside = Paths.reckon_beside(query)
 
         # @return [String] the same figures in the other unit
-        def other_unit_address =
-          Paths.reckon(asked_for.merge("was_unit" => unit.name, "unit" => sheet.other_unit.name))
+        def other_unit_address = Paths.reckon(in_unit(sheet.other_unit, "was_unit" => unit.name))
 
         # @return [Array<Array(String, String, Boolean)>] what can be reckoned: its value, words, whether it is chosen
         def sorts =
@@ -68,6 +67,11 @@ module EarnestFold
         def page_title = Words.say("reckon.title")
 
         private
+
+        def in_unit(unit, more = {})
+          @beside_the_unit ||= Paths.query(asked_for.except("unit"))
+          [Paths.query({"unit" => unit.name, **more}), @beside_the_unit].reject(&:empty?).join("&")
+        end
 
         # Nothing departs from a rule here, and what a field is taken as stands beside it in the sentence.
         def mark_at(_path) = nil

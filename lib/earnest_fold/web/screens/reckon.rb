@@ -26,7 +26,7 @@ module EarnestFold
         def to_order = Words.to_order(alone(reckoning.treatment.face))
 
         # @return [String] SVG: as it hangs
-        def hung = once(:reckon_hung) { Drawings::HungCurtains.new(reckoning, unit, colour: colour).to_s }
+        def hung = Drawings::HungCurtains.new(reckoning, unit, colour: colour).to_s
 
         # @return [String] SVG: one curtain flat
         def flat

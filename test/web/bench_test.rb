@@ -305,7 +305,8 @@ class BenchTest < WebTest
       assert_match(/Nothing can be (made|hung) yet/, text)
     end
     get "/jobs/#{office.id}/treatments/#{made}/bench"
-    assert_equal 404, last_response.status
+    follow_redirect!
+    assert_match(/Nothing can be made yet/, text)
   end
 
   def test_odd_requests_are_refused

@@ -3,7 +3,8 @@
 module EarnestFold
   module Work
     # A treatment's cuts of one cloth, as if nothing else were cut from it. Most figures that are typed change none of
-    # them: what is made of them is remembered under cloth and cuts, whatever else is said of the treatment.
+    # them: at Reckon what is made of them is remembered under cloth and cuts, whatever else is typed. A treatment that
+    # is kept has it as long as its figures, and needs no other place.
     class ClothAlone
       include Remembers
 
@@ -17,7 +18,7 @@ module EarnestFold
       end
 
       # @return [Reckoning::ClothReckoning]
-      def reckoned = @reckoned ||= once(:reckoned) { Reckoning::ClothReckoning.new(*made_of) }
+      def reckoned = @reckoned ||= Reckoning::ClothReckoning.new(*made_of)
     end
   end
 end

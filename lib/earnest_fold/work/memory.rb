@@ -6,10 +6,11 @@ module EarnestFold
     # changed has another state, so nothing old is ever taken from here; losing it loses only time. Each process has
     # its own. Nobody puts a key together: see {Remembers}.
     module Memory
-      # Of a work that is looked at a dozen things are kept: its figures take some tens of kilobytes, its order of work
-      # and its drawings a few, most else next to nothing. So many are kept of about six hundred works.
-      MOST = 8_000
-      MOST_STATES = 3_000
+      # Of a work that is looked at some twenty things are kept: its figures take some tens of kilobytes, its order of
+      # work and its drawings a few, most else next to nothing. Twenty open jobs of twenty-five windows make 9,400 things
+      # of 2,200 states, and half of the most is sure to be there: with fewer, whoever goes round them all finds none.
+      MOST = 20_000
+      MOST_STATES = 6_000
       # Three things are made of a whole workroom, each kept once: of so many, then, a third.
       MOST_WHOLE = 60
       MADE = Store::Remembered.new(MOST)

@@ -23,9 +23,10 @@ module EarnestFold
 
         def hanging(id, treatment, **more) = station("hanging", :desk, id, treatment, **more)
 
+        # Where nothing can be made yet, or can't any more, Making says what is wanting.
         def bench(id, treatment, **more)
           station("bench", :bench, id, treatment, asked: step_asked, **more) do |shown|
-            raise Store::Missing, "no steps yet" if shown.steps.empty?
+            go(Paths.station(number(id), shown.entry.id, "making")) if shown.steps.empty?
           end
         end
 

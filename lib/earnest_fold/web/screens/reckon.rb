@@ -36,9 +36,8 @@ module EarnestFold
 
         # @return [String] SVG: on the bolt
         def bolt
-          on_cloth = entry.reckoned.cloth_alone(reckoning.treatment.face)
-          on_cloth.once(:bolt, unit, colour) do
-            made = on_cloth.reckoned
+          made = alone(reckoning.treatment.face)
+          entry.reckoned.cloth_alone(made.cloth).once(:bolt, unit, colour) do
             Drawings::Bolt.endless(made, unit, colour: colour, zoom: (made.length_to_order > ONE_ROW) ? 1 : 0).to_s
           end
         end
@@ -59,7 +58,7 @@ module EarnestFold
 
         private
 
-        def alone(cloth) = entry.reckoned.alone(cloth)
+        def alone(cloth) = entry.reckoned.cloth_alone(cloth).then { |made| made.once(:reckoned) { made.reckoned } }
 
         def shown_if_read(path)
           shown = field(path)

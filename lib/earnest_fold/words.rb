@@ -33,6 +33,8 @@ module EarnestFold
 
     # @api private
     # Figures one after the other; groups of them (the pockets of a hook's prongs) apart, the first two of many.
+    #
+    #   Words.list([Length.cm(214), Length.cm(215)], Units::CM) # => "214.0, 215.0 cm"
     def list(values, unit)
       return values.first(2).map { |group| group.join(", ") }.join("; ") + ((values.size > 2) ? " …" : "") if
         values.first.is_a?(Array)
@@ -61,14 +63,20 @@ module EarnestFold
     end
 
     # @return [Boolean]
+    #
+    #   Words.say?("stations.measure") # => true
     def say?(key) = TEXTS.key?(key)
 
     # @return [Array<String>] the keys of all texts
+    #
+    #   Words.keys.include?("stations.measure") # => true
     def keys = TEXTS.keys
 
     # @param key [String]
     # @return [String] the words with their places still open
     # @raise [KeyError]
+    #
+    #   Words.text("account.tax") # => "tax, %{percent} %"
     def text(key) = TEXTS.fetch(key)
 
     # @param key [String]
@@ -94,6 +102,8 @@ module EarnestFold
 
     # @api private
     # With the locale's own decimal sign.
+    #
+    #   Words.decimal("2.5") # => "2.5"
     def decimal(text) = (DECIMAL == ".") ? text : text.tr(".", DECIMAL)
 
     # @param unit [Reckoning::Unit]
@@ -184,14 +194,20 @@ module EarnestFold
 
     # @param made [Reckoning::ClothReckoning]
     # @return [String] how much to order of its cloth
+    #
+    #   Words.to_order(ClothReckoning.of(cloth, [reckoning])) # => "10.4 m"
     def to_order(made) = bought(made.length_to_order, made.cloth.sold_by)
 
     # @param kilograms [Rational]
+    #
+    #   Words.mass(3.25r) # => "3.3 kg"
     def mass(kilograms) = say("clock.mass", mass: number(kilograms, 1))
 
     # @param expression [Array] of lengths, numbers and signs
     # @yieldparam figure [Reckoning::Length, Rational, Integer] to be written another way than plainly
     # @return [String] with spaces between, none inside brackets
+    #
+    #   Words.expression([Length.cm(180), "÷", 2], Units::CM) # => "180.0 ÷ 2"
     def expression(expression, unit, &write)
       write ||= ->(figure) { figure(figure, unit) }
       told = Sum.tidy(expression).map { |token| term(token, unit, write) }.join(" ")
@@ -206,10 +222,14 @@ module EarnestFold
     end
 
     # @param value [Reckoning::Length, Rational, Integer]
+    #
+    #   Words.figure(Length.cm(212.8r), Units::CM) # => "212.8"
     def figure(value, unit) = value.is_a?(R::Length) ? length(value, unit) : number(value, 3)
 
     # @param line [Reckoning::Line]
     # @return [String] the label of a line of the working
+    #
+    #   Words.label(reckoning.working.first, Units::CM) # => "Finished width"
     def label(line, unit)
       data = line.data.except(:hands)
       data = data.merge(count: widths(data[:count])) if line.name == :widths
@@ -237,10 +257,14 @@ module EarnestFold
 
     # @api private
     # A figure by its field's name, and as it stands.
+    #
+    #   Words.told_figure("support.length", Length.cm(180), Units::CM) # => "Usable length 180.0 cm"
     def told_figure(path, at, unit) = say("near.figure", name: field_label(path), at: with_unit(at, unit))
 
     # @param problem [Reckoning::Problem]
     # @return [String]
+    #
+    #   Words.problem(Problem.new(at: "/overlap", code: :missing, data: {})) # => "must be given"
     def problem(problem, unit = R::Units::CM)
       data = problem.data.compact.transform_values { |value| value.is_a?(Array) ? value.join(", ") : value }
       key = "problems.#{problem.code}"
@@ -262,11 +286,15 @@ module EarnestFold
 
     # @param path [String]
     # @return [Boolean] whether there is a field of that name
+    #
+    #   Words.field?("support.length") # => true
     def field?(path) =
       say?("fields.#{path.tr(".", "_")}") || path.match?(/\A(wall\.\w+\.\w+|drop\.readings\.\d{1,2})\z/)
 
     # @param path [String] of a field of a treatment
     # @return [String]
+    #
+    #   Words.field_label("support.length") # => "Usable length"
     def field_label(path)
       key = "fields.#{path.tr(".", "_")}"
       return say(key) if say?(key)
@@ -333,6 +361,8 @@ module EarnestFold
 
     # @param step [Reckoning::MakingUp::Step]
     # @return [String] its title
+    #
+    #   Words.step(steps.first) # => "Lay out the cuts"
     def step(step) = say("work_steps.#{step.code}.title")
 
     # @param step [Reckoning::MakingUp::Step]
@@ -360,10 +390,14 @@ module EarnestFold
 
     # @param steps [Array<Reckoning::MakingUp::Step>] of a stretch of work; none are the hanging
     # @return [String]
+    #
+    #   Words.steps(steps.first(2)) # => "Lay out the cuts, Join the widths"
     def steps(steps) = steps.empty? ? say("diary.hanging") : steps.map { |one| step(one) }.uniq.join(", ")
 
     # @param minutes [Numeric]
     # @return [String] how long it takes in all
+    #
+    #   Words.in_all(135r) # => "about 2 h 15 min in all, as a rule"
     def in_all(minutes)
       hours, rest = minutes.round.divmod(60)
       say("making.in_all", hours: hours, minutes: rest)
@@ -390,6 +424,8 @@ module EarnestFold
 
     # @param date [Date]
     # @return [String] "Monday 9 March"
+    #
+    #   Words.day(Date.new(2026, 3, 9)) # => "Monday 9 March"
     def day(date) = date(date, :day)
 
     # @param from [Integer] minutes since midnight
@@ -406,11 +442,15 @@ module EarnestFold
 
     # @param name [Symbol] of a line on a curtain that is altered
     # @return [String]
+    #
+    #   Words.alter_line(:cut_line) # => "cut line"
     def alter_line(name) =
       name.start_with?("piece_") ? say("alter.lines.piece", number: name[/\d+/]) : say("alter.lines.#{name}")
 
     # @param cut [Reckoning::Cutting::Cut]
     # @return [String] "Left, width 2 · B"
+    #
+    #   Words.cut(cuts.first) # => "Left, width 1"
     def cut(cut) = (cut.phase == "B") ? "#{cut_of(cut.curtain, cut.number)} · B" : cut_of(cut.curtain, cut.number)
 
     # @param curtain [String] "left", or "left, right" for a width that is slit for both

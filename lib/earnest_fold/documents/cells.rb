@@ -10,10 +10,14 @@ module EarnestFold
 
       # @param text [String]
       # @return [String]
+      #
+      #   Documents::Cells.guarded("=1+1") # => "'=1+1"
       def guarded(text) = FORMULA.match?(text) ? "'#{text}" : text
 
       # @param text [String, nil] a cell as a spreadsheet gives it back
       # @return [String]
+      #
+      #   Documents::Cells.bare("'=1+1") # => "=1+1"
       def bare(text) = text.to_s.strip.sub(/\A'(?=[=+\-@])/, "")
     end
   end

@@ -21,6 +21,8 @@ module EarnestFold
 
       # @param bytes [String]
       # @return [Boolean] whether it looks like one
+      #
+      #   Documents::JobArchive.one?("{}") # => false
       def self.one?(bytes) = bytes.byteslice(MAGIC_AT, MAGIC.size) == MAGIC
 
       # @param document [String]

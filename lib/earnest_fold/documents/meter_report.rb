@@ -31,6 +31,8 @@ module EarnestFold
 
       # @param words [String]
       # @return [String] what the meter is answered
+      #
+      #   Documents::MeterReport.answer("taken") # => "{\"said\":\"taken\"}"
       def self.answer(words) = JSON.generate("said" => words)
 
       # @return [Hash] JSON Schema

@@ -48,6 +48,8 @@ module EarnestFold
       end
 
       # @api private
+      #
+      #   Documents::Photograph.begun?("GIF89a") # => false
       def begun?(bytes) = BEGINS.any? { |beginning| bytes.start_with?(beginning) }
 
       # @api private

@@ -33,12 +33,18 @@ module EarnestFold
       end
 
       # @return [Integer, Float] rounded to 0.0001
+      #
+      #   Documents::Plain.ratio(7/3r) # => 2.3333
       def ratio(number) = decimal(number, 4)
 
       # @return [Integer, Float, nil] kilograms, rounded to 0.001
+      #
+      #   Documents::Plain.mass(3.25r) # => 3.25
       def mass(kilograms) = kilograms && decimal(kilograms, 3)
 
       # @return [Integer, Float] whole, or ending in a half
+      #
+      #   Documents::Plain.widths(1.5r) # => 1.5
       def widths(count) = decimal(count, 1)
     end
   end

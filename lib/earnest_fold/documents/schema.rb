@@ -15,6 +15,8 @@ module EarnestFold
       module_function
 
       # @return [Hash] plain values
+      #
+      #   Documents::Schema.to_h["type"] # => "object"
       def to_h
         {
           "$schema" => "https://json-schema.org/draft/2020-12/schema",
@@ -28,6 +30,8 @@ module EarnestFold
       # @param raw [Object] a parsed document
       # @return [Array<Array(String, String)>] the JSON Pointer and the validator's words for each place that doesn't
       #   fit
+      #
+      #   Documents::Schema.misfits({}).empty? # => false
       def misfits(raw)
         validator.validate(raw).map { |error| [error["data_pointer"], error["error"]] }.uniq
       end
@@ -73,6 +77,8 @@ module EarnestFold
 
       # @param items [Hash] a JSON Schema object
       # @return [Hash]
+      #
+      #   Documents::Schema.list({"type" => "string"}) # => {"type"=>"array", "items"=>{"type"=>"string"}}
       def list(items) = {"type" => "array", "items" => items}
 
       # Loaded when first asked for: it is the largest gem here.

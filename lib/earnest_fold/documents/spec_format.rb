@@ -16,10 +16,14 @@ module EarnestFold
       # @param fields [Reckoning::Fields]
       # @param unit [String] the document's
       # @return [Hash] to keep
+      #
+      #   Documents::SpecFormat.to_spec({"overlap" => 8}, Treatment::FIELDS, "cm") # => {"overlap"=>"8 cm"}
       def to_spec(raw, fields, unit) = fields.keep(raw, unit)
 
       # @param spec [Hash] as kept
       # @return [Hash] as a document has it
+      #
+      #   Documents::SpecFormat.to_document({"overlap" => "8 cm"}, Treatment::FIELDS) # => {"overlap"=>"8 cm"}
       def to_document(spec, fields) = plain(fields.write(spec))
 
       # @param raw [Hash] a whole document

@@ -23,6 +23,8 @@ module EarnestFold
 
       # @param values [Hash] plain values, as ASKED declares them
       # @return [String] JSON, as it goes out
+      #
+      #   Documents::SupplierFormat.write({"cloth" => "plain"}) # => "{\"cloth\":\"plain\"}"
       def write(values) = JSON.generate(values)
 
       # @return [Hash] JSON Schema of everything that is asked and said

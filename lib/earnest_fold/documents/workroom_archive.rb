@@ -40,6 +40,8 @@ module EarnestFold
       end
 
       # @return [Hash{String => String}] by file
+      #
+      #   Documents::WorkroomArchive.hashes({"a" => ""}).keys # => ["a"]
       def self.hashes(files) = files.transform_values { |bytes| Digest::SHA256.hexdigest(bytes) }
 
       # @param bytes [String]
@@ -69,6 +71,8 @@ module EarnestFold
       end
 
       # @api private
+      #
+      #   Documents::WorkroomArchive.known?("../etc") # => false
       def self.known?(name) =
         [MANIFEST, HOUSE].include?(name) || [ROWS, BYTES, DOCUMENT].any? { |one| one.match?(name) }
 

@@ -28,6 +28,8 @@ module EarnestFold
       # @param curtain [Reckoning::Curtain] one of its curtains
       # @param lining [Boolean] with the lining over it, where there is one
       # @return [FlatFigures]
+      #
+      #   Drawings::FlatFigures.of(reckoning, curtain).seams # => [1315 mm]
       def self.of(made, curtain, lining: false)
         making = made.treatment.making
         new(
@@ -67,9 +69,13 @@ module EarnestFold
       private_class_method :inner
 
       # @return [Array<Reckoning::Length>] both edges and the seams, from the leading edge
+      #
+      #   Drawings::FlatFigures.of(reckoning, curtain).bounds # => [0 mm, 1315 mm, 2630 mm]
       def bounds = [R::Length::ZERO, *seams, flat_width]
 
       # @return [Boolean] whether its leading edge is at the right
+      #
+      #   Drawings::FlatFigures.of(reckoning, curtain).leads_right? # => true
       def leads_right? = leads == :right
     end
   end

@@ -52,6 +52,8 @@ module EarnestFold
       def form(rule, forms, number) = forms[RULES.fetch(rule)[1].call(number)] || forms.last
 
       # @api private
+      #
+      #   Words::Locale.flattened({"units" => {"cm" => "centimetres"}}) # => {"units.cm"=>"centimetres"}
       def flattened(tree, above = "")
         tree.each_with_object({}) do |(key, value), texts|
           value.is_a?(Hash) ? texts.merge!(flattened(value, "#{above}#{key}.")) : texts["#{above}#{key}"] = value

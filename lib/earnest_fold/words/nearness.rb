@@ -12,6 +12,8 @@ module EarnestFold
 
       # @param near [Reckoning::Nearness::Near]
       # @return [String] the figure as it stands
+      #
+      #   Words::Nearness.at(Nearness.of(treatment, Units::CM).first, Units::CM) # => "213.8"
       def at(near, unit) = amount(near, near.at, unit)
 
       # @param near [Reckoning::Nearness::Near]

@@ -28,17 +28,25 @@ module EarnestFold
 
       # @param line [Reckoning::Line]
       # @return [Boolean] whether there is a sum to show, and not only the figure once more
+      #
+      #   Words::Sum.told?(reckoning.working.first) # => true
       def told?(line) = !line.expression.empty? && tidy(line.expression) != [line.value]
 
       # @param length [Reckoning::Length]
       # @param unit [Reckoning::Unit]
       # @return [Boolean] whether the unit's step holds it exactly
+      #
+      #   Words::Sum.exact?(Length.inches(1), Units::CM) # => false
       def exact?(length, unit) = (length.mm / unit.step).denominator == 1
 
       # @return [String] to the thousandth of the unit, without needless noughts
+      #
+      #   Words::Sum.decimal(Length.inches(1), Units::CM) # => "2.54"
       def decimal(length, unit) = Words.number(length.mm / unit.size, 3)
 
       # @api private
+      #
+      #   Words::Sum.without_nothing([Length.cm(100), "+", Length.mm(0)]) # => [1000 mm]
       def without_nothing(sum)
         sum.each_index do |at|
           next unless nothing?(sum[at])
@@ -53,16 +61,22 @@ module EarnestFold
       end
 
       # @api private
+      #
+      #   Words::Sum.without_brackets(["(", Length.cm(100), ")", "×", 2]) # => [1000 mm, "×", 2]
       def without_brackets(sum)
         at = sum.each_index.find { |index| sum[index] == "(" && sum[index + 2] == ")" }
         at ? sum[0...at] + [sum[at + 1]] + sum[at + 3..] : sum
       end
 
       # @api private
+      #
+      #   Words::Sum.nothing?(Length.mm(0)) # => true
       def nothing?(token) = !token.is_a?(String) && token.zero?
 
       # A product goes on; anything else ends the term.
       # @api private
+      #
+      #   Words::Sum.ends?("+") # => true
       def ends?(token) = !%w[× ÷].include?(token)
     end
   end

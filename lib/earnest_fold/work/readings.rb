@@ -37,12 +37,18 @@ module EarnestFold
       end
 
       # @return [String, nil] the reading at a place, as it is kept
+      #
+      #   Work::Readings.at({"drop" => {"readings" => ["2 m"]}}, "drop.readings.left") # => "2 m"
       def at(spec, path) = all(spec)[path.split(".").last]
 
       # @return [Boolean] whether it is the only reading there is
+      #
+      #   Work::Readings.last?({"drop" => {"readings" => ["2 m"]}}, "drop.readings.left") # => true
       def last?(spec, path) = all(spec).keys == [path.split(".").last]
 
       # @return [Hash] a copy with the reading, or without for nil; the three places first, in their order
+      #
+      #   Work::Readings.set({}, "drop.readings.left", "2 m") # => {"drop"=>{"readings"=>["2 m"], "taken_at"=>["left"]}}
       def set(spec, path, value)
         readings = all(spec).merge(path.split(".").last => value).compact
         taken = PLACES.select { |place| readings.key?(place) } + (readings.keys - PLACES)

@@ -22,6 +22,8 @@ module EarnestFold
       end
 
       # @return [Boolean]
+      #
+      #   Work::SpecFields.field?("support.weather", {}) # => false
       def field?(path, spec)
         !field(path, spec).nil?
       rescue KeyError
@@ -48,15 +50,21 @@ module EarnestFold
       def declared(spec) = spec["kind"] ? R::Alterations.fetch(spec["kind"]).all_fields : R::Treatment::FIELDS
 
       # @return [Reckoning::FieldKinds::Kind] the field's kind
+      #
+      #   Work::SpecFields.kind("overlap", {}).decides? # => false
       def kind(path, spec) = field(path, spec).kind
 
       # @param spec [Hash]
       # @return [Array<String>] the paths of all fields that the heading's kind declares, in its order
+      #
+      #   Work::SpecFields.heading_paths({"heading" => {"kind" => "wave"}}).first # => "heading.glider_spacing"
       def heading_paths(spec)
         R::Headings.fetch(spec.dig("heading", "kind")).fields.paths.map { |path| "heading.#{path}" }
       end
 
       # @return [Object, nil] as it is kept
+      #
+      #   Work::SpecFields.stored("making.seam", {"making" => {"seam" => "1 cm"}}) # => "1 cm"
       def stored(path, spec)
         return Readings.at(spec, path) if Readings.path?(path)
 

@@ -7,8 +7,9 @@ module EarnestFold
     # its own. Nobody puts a key together: see {Remembers}.
     module Memory
       # Of a work that is looked at some twenty things are kept: its figures take some tens of kilobytes, its order of
-      # work and its drawings a few, most else next to nothing. Twenty open jobs of twenty-five windows make 9,400 things
-      # of 2,200 states, and half of the most is sure to be there: with fewer, whoever goes round them all finds none.
+      # work and its drawings a few, most else next to nothing. Twenty open jobs of twenty-five windows make 9,400
+      # things of 2,200 states, and half of the most is sure to be there: with fewer, whoever goes round them all finds
+      # none.
       MOST = 20_000
       MOST_STATES = 6_000
       # Three things are made of a whole workroom, each kept once: of so many, then, a third.

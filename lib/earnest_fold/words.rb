@@ -86,12 +86,15 @@ module EarnestFold
     #
     #   Words.parted("reckon.says.hem").last # => [nil, :sides, ","]
     def parted(key)
-      PARTED[key] ||= text(key).split(/(%\{\w+\}[,.]?)/).map do |part|
-        next [part].freeze unless part.start_with?("%{")
+      PARTED[key] ||= text(key).split(/(%\{\w+\}[,.]?)/).map { |part| place_or_words(part) }.freeze
+    end
 
-        place, stop = part.delete_prefix("%{").split("}", 2)
-        [nil, place.to_sym, stop].freeze
-      end
+    # @api private
+    def place_or_words(part)
+      return [part].freeze unless part.start_with?("%{")
+
+      place, stop = part.delete_prefix("%{").split("}", 2)
+      [nil, place.to_sym, stop].freeze
     end
 
     # @param length [Reckoning::Length]

@@ -24,7 +24,7 @@ module EarnestFold
 
           now = Nearness::Outcome.new(seen.reckoning)
           reaches = reaches(now.treatment)
-          return if sure?(now, reaches)
+          return if reaches.empty? || sure?(now, reaches)
 
           found = reaches.filter_map { |figure, reach| near(now, figure, reach) }
           found.min_by { |told| [TOLD.index(told[:form]), told[:apart]] }

@@ -9,9 +9,19 @@ module EarnestFold
       # What a set says of the whole making.
       HABITS = %w[method weighting].freeze
 
+      # @param members [Hash{Symbol => Object}]
+      def initialize(**members)
+        @tapes, @headings = {}, {}
+        super
+      end
+
       # @param unit [Reckoning::Unit]
       # @return [Hash] in the job format: "making", "lining" (where the set has one) and "headings" by kind
-      def for(unit) = unit.inches? ? RuleSet.over(spec.fetch("metric"), spec.fetch("inches", {})) : spec.fetch("metric")
+      def for(unit)
+        return spec.fetch("metric") unless unit.inches?
+
+        @tapes[:inches] ||= RuleSet.over(spec.fetch("metric"), spec.fetch("inches", {})).freeze
+      end
 
       # @return [Hash, nil]
       def making(unit) = self.for(unit).fetch("making", {})
@@ -22,9 +32,9 @@ module EarnestFold
       # @param kind [String]
       # @return [Hash] the kind's own figures; its example's where the set says nothing of it
       def heading(kind, unit) =
-        {"kind" => kind}.merge(
+        @headings[[kind, unit.inches?]] ||= {"kind" => kind}.merge(
           self.for(unit).fetch("headings", {}).fetch(kind) { Reckoning::Headings.fetch(kind).example.except("kind") }
-        )
+        ).freeze
 
       # @param path [String] a field of a treatment
       # @param kind [String] of its heading

@@ -1,8 +1,8 @@
 # How memory is asked for and given back, by whoever serves and whoever works beside.
 # jemalloc leaves no holes that stay: an hour's load ends with what its second minute began with. The machine's own way
 # grows a little for an hour before it is level, and is there for whoever hasn't got the other.
-jemalloc=$(compgen -G '/usr/lib/*/libjemalloc.so.2' | head -n 1 || true)
-if [ -n "$jemalloc" ] && [ -z "${LD_PRELOAD:-}" ]; then
+jemalloc="/usr/lib/$(uname -m)-linux-gnu/libjemalloc.so.2"
+if [ -e "$jemalloc" ] && [ -z "${LD_PRELOAD:-}" ]; then
   export LD_PRELOAD="$jemalloc" MALLOC_CONF="${MALLOC_CONF:-narenas:2,dirty_decay_ms:1000,muzzy_decay_ms:0}"
 fi
 # Threads that each keep memory of their own never give it back.

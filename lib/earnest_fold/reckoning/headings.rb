@@ -162,6 +162,15 @@ module EarnestFold
       #   lined.heading.dictated(made.heading) # => {:pleats=>10}
       def dictated(_figures) = {}
 
+      # @param task [HeadingTask]
+      # @param figures [Hash] with the counts near which it is asked
+      # @return [Array<Rational>] what those counts are rounded from: about where one comes to its next whole number,
+      #   there is another count
+      #
+      #   made = headed("webbing").reckon.curtains.first
+      #   headed("webbing").heading.counted_from(made.task, made.heading) # => [(1250/381)]
+      def counted_from(_task, _figures) = []
+
       # @param from [HeadingTask] and `to`, of which all else runs one way between the two
       # @param figures [Hash] whose counts are the same for both
       # @return [Boolean] whether they are the same for everything between; false also where that isn't sure

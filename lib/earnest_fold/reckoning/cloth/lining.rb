@@ -11,13 +11,9 @@ module EarnestFold
       def self.of(treatment, drop, curtains)
         lining = treatment.lining
         rule = treatment.lining_rule
-        targets = curtains.map { |curtain| curtain.flat_cut_for(treatment) - lining.inset * 2 }
+        targets = treatment.lining_targets
         counts = targets.map do |target|
-          if sideways?(lining)
-            1r
-          else
-            rule.least_for(target * (1 - lining.accept_short_percent / 100), treatment.making.step)
-          end
+          sideways?(lining) ? 1r : rule.least_for(lining.accepted(target), treatment.making.step)
         end
         shares =
           curtains
@@ -75,6 +71,13 @@ module EarnestFold
       #   lined.reckon.lining.sideways? # => false
       def sideways? = LiningCut.sideways?(lining)
 
+      # @param step [Rational] 1 or 1/2
+      # @return [Array<Rational>] what its counts are rounded up from
+      #
+      #   lined.reckon.lining.amounts(1r) # => [(43/45), (43/45)]
+      def amounts(step) =
+        sideways? ? [] : targets.flat_map { |target| rule.amounts(lining.accepted(target), step) }
+
       # @return [Integer] widths of cloth to cut; sideways, the number of linings
       #
       #   lined.reckon.lining.widths_total # => 4
@@ -92,12 +95,13 @@ module EarnestFold
     end
 
     # An interlining reckoned: cut to the finished size, without hems, joins lapped within what is over.
-    class InterliningCut < Value.define(:cloth, :drop_cut, :rule, :widths_over, :counts, :shares)
+    class InterliningCut < Value.define(:cloth, :drop_cut, :rule, :targets, :counts, :shares)
       # @return [InterliningCut]
       def self.of(treatment, drop, curtains)
         cloth = treatment.interlining.cloth
         rule = Widths.new(cloth: cloth, seam: Length::ZERO, side: Length::ZERO)
-        counts = curtains.map { |curtain| rule.least_for(curtain.flat_width, treatment.making.step) }
+        targets = curtains.map(&:flat_width)
+        counts = targets.map { |target| rule.least_for(target, treatment.making.step) }
         shares =
           curtains
             .zip(counts)
@@ -107,7 +111,7 @@ module EarnestFold
         new(
           cloth: cloth,
           rule: rule,
-          widths_over: curtains.map(&:flat_width),
+          targets: targets,
           counts: counts,
           shares: shares,
           drop_cut: DropCut.new(
@@ -124,6 +128,10 @@ module EarnestFold
       # @return [Array<WidthCut>] its widths
       def cuts = WidthsToCut.new(cloth, false, shares).list
 
+      # @param step [Rational] 1 or 1/2
+      # @return [Array<Rational>] what its counts are rounded up from
+      def amounts(step) = targets.flat_map { |target| rule.amounts(target, step) }
+
       # @return [Integer] widths of cloth to cut
       def widths_total = cuts.size
 
@@ -131,7 +139,7 @@ module EarnestFold
       def sideways? = false
 
       # @return [Rational, nil] kilograms
-      def mass = Mass.sum(widths_over.map { |width| Mass.of(cloth, width, drop_cut.finished) })
+      def mass = Mass.sum(targets.map { |width| Mass.of(cloth, width, drop_cut.finished) })
     end
   end
 end

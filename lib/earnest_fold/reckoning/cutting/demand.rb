@@ -28,7 +28,15 @@ module EarnestFold
         # @return [Array<Cut>] of that cloth alone
         #
         #   Cutting::Demand.of([reckoning], cloth).map(&:curtain) # => ["left", "left", "right", "right"]
-        def of(reckonings, cloth) = by_cloth(reckonings).fetch(cloth.id, [])
+        def of(reckonings, cloth)
+          reckonings.flat_map do |reckoning|
+            inner = [reckoning.lining, reckoning.interlining].compact.select { |made| made.cloth.id == cloth.id }
+            [
+              *(face(reckoning) if reckoning.treatment.face.id == cloth.id),
+              *inner.flat_map { |made| inner(reckoning, made) }
+            ]
+          end
+        end
 
         # @param cloth [Cloth]
         # @return [Array<Cut>] those that are slit for one curtain alone, so that their other half is left over

@@ -77,6 +77,12 @@ module EarnestFold
 
       def dictated(figures) = figures.slice(:eyelets)
 
+      # Even counts turn at the odd ones between.
+      def counted_from(task, _figures)
+        wished = dictates? ? task.span.finished_width * asked / tape_pitch : task.flat / pitch
+        [(wished + 1) / 2]
+      end
+
       def marks(_task, figures)
         Array.new(figures[:eyelets]) do |index|
           Mark.new(kind: :eyelet, along: :flat, at: figures[:first] + figures[:pitch] * index, to: nil)

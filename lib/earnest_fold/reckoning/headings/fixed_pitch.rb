@@ -51,6 +51,8 @@ module EarnestFold
 
       def dictated(figures) = figures.slice(:hooks)
 
+      def counted_from(task, _figures) = [wished(task.span) + 1/2r]
+
       def carriers(figures) = figures[:carriers]
 
       def marks(_task, figures)
@@ -78,7 +80,9 @@ module EarnestFold
 
       def count_detail(count) = {hooks: count + 1}
 
-      def pitches(span) = [Counting.nearest(span.finished_width * asked / pitch), 1].max
+      def pitches(span) = [Counting.nearest(wished(span)), 1].max
+
+      def wished(span) = span.finished_width * asked / pitch
     end
 
     Headings.register(FixedPitch::KIND, FixedPitch)

@@ -83,6 +83,10 @@ module EarnestFold
 
       def dictated(figures) = figures.slice(:pleats)
 
+      def counted_from(task, figures)
+        (pleats || in_widths(task) || figures[:pleats].zero?) ? [] : best(task).counted_from(figures[:pleats])
+      end
+
       # A count that was given stays, and so does one for each width.
       def dictates_alike?(from, to, figures) =
         !pleats.nil? || !in_widths(from).nil? || figures[:pleats].zero? ||

@@ -50,7 +50,7 @@ module EarnestFold
       def pockets_of(figures) = ProngedPockets.of(skips, figures)
 
       def figures(task, _support)
-        pockets = (task.flat / pocket_pitch).floor
+        pockets = pockets(task)
         hooks = hooks(pockets, task.span)
         {
           pockets: pockets,
@@ -64,8 +64,17 @@ module EarnestFold
 
       def dictated(figures) = figures.slice(:hooks)
 
-      # In as many pockets, hooks go one way with the width.
-      def dictates_alike?(from, to, _figures) = (from.flat / pocket_pitch).floor == (to.flat / pocket_pitch).floor
+      def counted_from(task, _figures)
+        pockets = task.flat / pocket_pitch
+        [[wished(pockets, task.span) + 1/2r, with_gaps(pockets)].min]
+      end
+
+      # More pockets never take fewer hooks, and a wider curtain never more.
+      def dictates_alike?(from, to, _figures)
+        pockets = [from, to].map { |task| pockets(task) }
+        spans = [from, to].map(&:span).sort_by { |span| span.finished_width.mm }
+        hooks(pockets.min, spans.last) == hooks(pockets.max, spans.first)
+      end
 
       def carriers(figures) = figures[:hooks]
 
@@ -134,13 +143,17 @@ module EarnestFold
       # Pockets that one hook takes up (u).
       def taken = skips.sum
 
+      def pockets(task) = (task.flat / pocket_pitch).floor
+
       # The count that comes nearest the width, less where the gaps would vanish.
       def hooks(pockets, span)
-        wished = Counting.nearest((pockets - span.finished_width / pocket_pitch) / taken)
-        with_gaps = Rational(pockets - 2 * edge + 1, taken + 1).floor
-        most = [wished, with_gaps].min
+        most = [Counting.nearest(wished(pockets, span)), with_gaps(pockets).floor].min
         [most, 1].max
       end
+
+      def with_gaps(pockets) = Rational(pockets - 2 * edge + 1, taken + 1)
+
+      def wished(pockets, span) = (pockets - span.finished_width / pocket_pitch) / taken
 
       def placing(pockets, hooks) = ProngedPockets.placing(pockets, hooks, taken, edge)
     end

@@ -73,6 +73,8 @@ module EarnestFold
 
       def dictated(figures) = figures.slice(:gliders)
 
+      def counted_from(task, _figures) = [pairs(task.span)]
+
       def carriers(figures) = figures[:gliders]
 
       # A hook for each glider, and the end hooks at both very edges, half a pitch from the next.
@@ -135,7 +137,9 @@ module EarnestFold
       def count_detail(count) = {covers: glider_spacing * count}
 
       # The least even count that covers: a cord can't stretch.
-      def gliders(span) = 2 * (span.finished_width / glider_spacing / 2).ceil
+      def gliders(span) = 2 * pairs(span).ceil
+
+      def pairs(span) = span.finished_width / glider_spacing / 2
     end
 
     Headings.register(Wave::KIND, Wave)

@@ -34,11 +34,13 @@ module EarnestFold
       def sewn_by_machine? = true
 
       def figures(task, _support)
-        eyelets = (task.span.finished_width / eyelet_spacing).ceil + 1
+        eyelets = spacings(task).ceil + 1
         {eyelets: eyelets, **((fastening == "none") ? {} : {fastening.to_sym => eyelets})}
       end
 
       def dictated(figures) = figures.slice(:eyelets)
+
+      def counted_from(task, _figures) = [spacings(task)]
 
       def marks(task, figures)
         Counting
@@ -57,6 +59,10 @@ module EarnestFold
       def working(task, figures)
         [Line.of(:grommets, figures[:eyelets], [task.span.finished_width, "÷", eyelet_spacing, "↑", "+", 1])]
       end
+
+      private
+
+      def spacings(task) = task.span.finished_width / eyelet_spacing
     end
 
     Headings.register(Webbing::KIND, Webbing)

@@ -78,18 +78,20 @@ module EarnestFold
         #
         #   Nearness::Outcome.new(reckoning).cost # => (962/5)
         def cost
-          costs = needed.keys.map { |cloth| cloth.cost(lengths.fetch(cloth.id)) }
+          costs = needed.map { |cloth, _| cloth.cost(lengths.fetch(cloth.id)) }
           costs.sum unless costs.include?(nil)
         end
 
-        # What is rounded up on the way to the answer, before it is: where each comes to its next whole number is a good
-        # guess at where the answer changes.
+        # What is rounded on the way to the answer, before it is, and how far it has come in another outcome: where each
+        # comes to its next whole number is a good guess at where the answer changes.
+        # @param other [Outcome] of the same figure moved on
         # @param ordered [Boolean] whether the lengths to order are among them
-        # @return [Array<Rational>] in the same order for every outcome of one treatment
-        def amounts(ordered) = [
-          *(ordered ? needed.map { |cloth, length| length / cloth.order_step } : []),
-          *(treatment.face.repeats? ? [reckoning.cut_drop / treatment.face.vertical_repeat] : []),
-          *curtains.flat_map { |curtain| treatment.width_rule.amounts(curtain.flat_needed) }
+        # @return [Array<(Rational, Rational)>]
+        def rounded(other, ordered) = [
+          *repeats_rounded.zip(other.repeats_rounded),
+          *unlike(other).flat_map { |one, two| counts_rounded(one, one).zip(other.counts_rounded(two, one)) },
+          *((counted[:widths] == other.counted[:widths]) ? inner_rounded(other) : []),
+          *((ordered && counted == other.counted) ? lengths_rounded.zip(other.lengths_rounded) : [])
         ]
 
         # Where two outcomes of one figure decide alike all that is rounded or compared on the way to the answer, every
@@ -116,15 +118,39 @@ module EarnestFold
         # @return [Array<Curtain>]
         def curtains = reckoning.curtains
 
-        private
+        protected
 
-        # Curtains that measure the same have the same figures, here and there.
-        def unlike(other) =
-          curtains.zip(other.curtains).uniq { |pair| pair.map { |curtain| curtain.heading.object_id } }
+        # Where every other width stands half a repeat lower, halves tell.
+        def repeats_rounded
+          face = treatment.face
+          return [] unless face.repeats?
 
-        def figures_in(value) = value.is_a?(Hash) ? value.values.flat_map { |one| figures_in(one) } : Array(value)
+          repeats = reckoning.cut_drop / face.vertical_repeat
+          face.half_drop? ? [repeats, repeats * 2] : [repeats]
+        end
+
+        def counts_rounded(curtain, as_made) =
+          Curtain.amounts(treatment, curtain.flat_needed) +
+            treatment.heading.counted_from(curtain.task, as_made.heading)
+
+        def inner_rounded(other)
+          step = treatment.making.step
+          inner.zip(other.inner).flat_map { |one, two| one.amounts(step).zip(two.amounts(step)).uniq }
+        end
+
+        def lengths_rounded = needed.map { |cloth, length| length / cloth.order_step }
 
         def inner = [reckoning.lining, reckoning.interlining].compact
+
+        private
+
+        # Curtains that measure the same have the same figures, here and there; those that no figure moved are the same.
+        def unlike(other) =
+          curtains.zip(other.curtains)
+            .reject { |one, two| one.equal?(two) }
+            .uniq { |pair| pair.map { |curtain| curtain.heading.object_id } }
+
+        def figures_in(value) = value.is_a?(Hash) ? value.values.flat_map { |one| figures_in(one) } : Array(value)
 
         def by_hand = curtains.to_h { |curtain| [curtain.hand, yield(curtain)] }
 
@@ -140,34 +166,30 @@ module EarnestFold
           (cloth.repeats? && !treatment.sideways?) ? (reckoning.cut_length / cloth.vertical_repeat).to_i : nil
         end
 
-        # @return [Hash{Cloth => Length}] what it needs of each cloth
+        # @return [Array<(Cloth, Length)>] what it needs of each: laid once, as that takes longer than all the rest
         def needed
-          @needed ||= @laid[what_is_cut] ||=
-            Cutting::Demand.by_cloth([reckoning]).to_h do |id, cuts|
-              cloth = cloths.find { |one| one.id == id }
-              [cloth, ClothReckoning.new(cloth, cuts).length_needed]
-            end
+          @needed ||= cloths.map do |cloth|
+            [cloth, @laid[what_is_cut(cloth)] ||= ClothReckoning.of(cloth, [reckoning]).length_needed]
+          end
         end
 
-        # Where all of it is as before, as much is needed: what is laid takes longer than all the rest.
-        def what_is_cut = [
-          treatment.face.id,
-          treatment.face.width.mm,
+        def what_is_cut(cloth) = [
+          cloth.id,
+          cloth.width.mm,
+          *(face_cut if treatment.face.id == cloth.id),
+          *inner.filter_map { |one| inner_cut(one) if one.cloth.id == cloth.id }
+        ]
+
+        def face_cut = [
           treatment.sideways? ? reckoning.lengths_along : curtains.map(&:widths),
           treatment.width_rule.next_shifts?,
           reckoning.cut_drop.mm,
-          reckoning.pattern_start.mm,
-          inner.map { |one| inner_cut(one) }
+          reckoning.pattern_start.mm
         ]
 
-        def inner_cut(one) = [
-          one.cloth.id,
-          one.cloth.width.mm,
-          one.sideways? ? one.lengths_along : one.counts,
-          one.drop_cut.cut_drop.mm
-        ]
+        def inner_cut(one) = [one.sideways? ? one.lengths_along : one.counts, one.drop_cut.cut_drop.mm]
 
-        def cloths = [treatment.face, *inner.map(&:cloth)]
+        def cloths = [treatment.face, *inner.map(&:cloth)].uniq(&:id)
       end
     end
   end

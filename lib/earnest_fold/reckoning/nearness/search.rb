@@ -3,14 +3,12 @@
 module EarnestFold
   module Reckoning
     module Nearness
-      # Looks for the nearest step at which the answer is another: at a good guess first, then in ever further strides,
-      # halving within the one in which something was decided otherwise.
+      # Looks for the nearest step at which the answer is another: nowhere, if nothing is decided otherwise as far as is
+      # looked; else it parts the way where the next whole number is guessed, and after some guesses in the middle.
       class Search
-        # How much further each stride is than the one before.
-        GROWTH = 4
-        # How many places are guessed at.
-        GUESSES = 3
-        private_constant :GROWTH, :GUESSES
+        # So often is it guessed at before halving.
+        GUESSES = 6
+        private_constant :GUESSES
 
         # @param now [Outcome]
         # @param figure [Figure]
@@ -19,55 +17,56 @@ module EarnestFold
         # @param ordered [Boolean] whether another length to order is another answer too
         def initialize(now, figure, laid, way, ordered: true)
           @now, @figure, @laid, @way, @ordered = now, figure, laid, way, ordered
-          @outcomes = {0 => now}
+          @outcomes, @parted = {0 => now}, 0
         end
 
         # @param reach [Integer] steps
         # @return [Edge, nil] nil where there is none
         def edge(reach)
-          return if reach.zero?
-          return if outcome(reach)&.then { |far| @now.alike_up_to?(far, @ordered) }
-
-          found = guessed(reach) || strode(reach)
+          found = change(0, reach) unless reach.zero?
           found && at(found)
         end
 
         private
 
-        # Where the first of what is rounded comes to a whole number, if nothing changes before and something there.
-        def guessed(reach)
-          next_one = outcome(1) or return 1
-          amounts = @now.amounts(@ordered).zip(next_one.amounts(@ordered))
-          steps = amounts.filter_map { |here, there| steps_to_whole(here, there - here) }
-          step = steps.uniq.sort.first(GUESSES).find { |count| count <= reach && other?(outcome(count)) } or return
-          step if outcome(step - 1)&.then { |last| last.equal?(@now) || @now.alike_up_to?(last, @ordered) }
-        end
-
-        # An amount on a whole number keeps it going down to it, and loses it going up.
-        def steps_to_whole(here, slope)
-          return if slope.zero?
-
-          slope.positive? ? ((here.ceil - here) / slope).floor + 1 : ((here.ceil - 1 - here) / slope).ceil
-        end
-
-        def strode(reach)
-          from, stride = 0, 1
-          while from < reach
-            to = [from + stride, reach].min
-            found = change(from, to)
-            return found if found
-            from, stride = to, stride * GROWTH
-          end
-        end
-
-        # @return [Integer, nil] the first step after `from`, up to `to`, that gives another answer
+        # @param from [Integer] where the answer is as it is
+        # @return [Integer, nil] the first step after that, up to `to`, that gives another
         def change(from, to)
           one, two = outcome(from), outcome(to)
           return (to if other?(two)) if to == from + 1
-          return if one && two && one.alike_up_to?(two, @ordered)
+          return if two && one.alike_up_to?(two, @ordered)
 
-          middle = (from + to) / 2
+          middle = between(from, to)
           change(from, middle) || change(middle, to)
+        end
+
+        # The last step before what is rounded comes to a whole number, told by how it changes all the way there. That
+        # was a bad guess where it is asked again: from then on it is told by how it changes at the next step.
+        def between(from, to)
+          @parted += 1
+          return (from + to) / 2 if @parted > GUESSES
+
+          there = (@parted == 1) ? to : from + 1
+          whole = steps_to_whole(from, outcome(there) ? there : from + 1)
+          (whole && from + whole <= to) ? [from + whole - 1, from + 1].max : an_end(from, to)
+        end
+
+        # What is decided otherwise without a whole number is so at an end, as a figure comes to nothing there, or no
+        # longer is nothing.
+        def an_end(from, to) = @parted.odd? ? to - 1 : from + 1
+
+        def steps_to_whole(from, there)
+          return unless outcome(there)
+
+          outcome(from).rounded(outcome(there), @ordered)
+            .filter_map { |one, two| to_whole(one, (two - one) / (there - from)) }.min
+        end
+
+        # An amount on a whole number keeps it going down to it, and loses it going up.
+        def to_whole(here, slope)
+          return if slope.zero?
+
+          slope.positive? ? ((here.ceil - here) / slope).floor + 1 : ((here.ceil - 1 - here) / slope).ceil
         end
 
         def other?(outcome) = outcome.nil? || !outcome.same?(@now, @ordered)

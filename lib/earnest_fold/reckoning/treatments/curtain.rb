@@ -85,11 +85,24 @@ module EarnestFold
       def self.count(treatment, needed)
         making = treatment.making
         return 1r if treatment.sideways?
-        return making.widths if making.widths
 
-        accepted = treatment.heading.dictates? ? needed : needed * (1 - making.accept_short_percent / 100)
-        treatment.width_rule.least_for(accepted, making.step)
+        making.widths || treatment.width_rule.least_for(accepted(treatment, needed), making.step)
       end
+
+      # @return [Array<Rational>] what {count} rounds up; none where nothing is rounded
+      #
+      #   Curtain.amounts(treatment, Length.cm(200)) # => [(8/15)]
+      def self.amounts(treatment, needed)
+        making = treatment.making
+        return [] if treatment.sideways? || making.widths
+
+        treatment.width_rule.amounts(accepted(treatment, needed), making.step)
+      end
+
+      # What may be a little short is, but for what a tape dictates.
+      def self.accepted(treatment, needed) =
+        treatment.heading.dictates? ? needed : treatment.making.accepted(needed)
+      private_class_method :accepted
 
       # What a tape dictates is kept to; other curtains use the full widths, or are trimmed to the fullness asked.
       # @return [Length]

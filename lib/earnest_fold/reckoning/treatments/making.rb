@@ -2,9 +2,21 @@
 
 module EarnestFold
   module Reckoning
+    # What may come out a little narrower than was asked, to save a width.
+    module AcceptedShort
+      # @param needed [Length]
+      # @return [Length] the least that will do
+      #
+      #   treatment.making.accepted(Length.cm(200)) # => 2000 mm
+      def accepted(needed) =
+        accept_short_percent.zero? ? needed : needed * (1 - accept_short_percent / 100)
+    end
+
     # How a curtain is made up. `side` is at each side, `seam` at each joined edge; `squaring` is lost or spared above
     # the top; `widths` (per curtain) overrides the count when given.
     class Making < Value.define(:hem, :side, :seam, :squaring, :width_step, :accept_short_percent, :widths, :trim)
+      include AcceptedShort
+
       STEPS = {"whole" => 1r, "half" => 1/2r}.freeze
       TRIMS = %w[full_widths to_fullness].freeze
       FIELDS = Fields.new(
@@ -36,7 +48,9 @@ module EarnestFold
     Pattern::FREE = Pattern.new(place: "free", point: Length::ZERO, meet: "same")
 
     # The lining as asked for; its cut is in {LiningCut}. `seam` nil takes the making's.
-    Lining = Value.define(:cloth, :lift, :inset, :side_turn, :top, :hem, :seam, :accept_short_percent, :run)
+    Lining = Value.define(:cloth, :lift, :inset, :side_turn, :top, :hem, :seam, :accept_short_percent, :run) do
+      include AcceptedShort
+    end
     RUNS = %w[up_the_drop railroad].freeze
     Lining::FIELDS = Fields.new(
       cloth: Declare.id,

@@ -57,7 +57,7 @@ module EarnestFold
         end
         too_many_pleats(curtains, problems.within(:heading))
         too_many_marks(treatment.heading, curtains, problems.within(:heading))
-        lining_targets(treatment, curtains, problems.within(:lining)) if treatment.lining
+        lining_targets(treatment, problems.within(:lining)) if treatment.lining
       end
 
       def few_widths?(treatment) = treatment.widths_needed.all? { |count| count <= MOST_WIDTHS }
@@ -82,9 +82,8 @@ module EarnestFold
         (again ? problems.within(again.name) : problems).add(:too_many_marks, most: MOST_MARKS)
       end
 
-      def lining_targets(treatment, curtains, problems)
-        lining = treatment.lining
-        targets = curtains.map { |curtain| curtain.flat_cut_for(treatment) - lining.inset * 2 }
+      def lining_targets(treatment, problems)
+        lining, targets = treatment.lining, treatment.lining_targets
         return problems.within(:inset).add(:nothing_needed) unless targets.all?(&:positive?)
         return if LiningCut.sideways?(lining)
 

@@ -186,6 +186,13 @@ module EarnestFold
       #   lined.lining_rule.cloth.id # => "sateen"
       def lining_rule = @once[:lining_rule] ||= lining && LiningCut.rule(self)
 
+      # @return [Array<Length>] the width wanted of the lining behind each curtain; asked for only where there is one
+      #
+      #   lined.lining_targets.first # => 2630 mm
+      def lining_targets =
+        @once[:lining_targets] ||=
+          curtains.map { |curtain| curtain.flat_cut_for(self) - lining.inset * 2 }.freeze
+
       # @return [Array<Curtain>] each reckoned; asked for only where the figures can be ({Refusals})
       #
       #   treatment.curtains.map(&:hand) # => ["left", "right"]
@@ -194,7 +201,8 @@ module EarnestFold
       # @param other [Treatment] the same but for figures that no width hangs on
       # @return [Treatment] itself, with the curtains that were reckoned of the other
       def with_curtains_of(other)
-        @once[:curtains] = other.curtains
+        @once.update(curtains: other.curtains, flat_needed: other.flat_needed, widths_needed: other.widths_needed)
+        @once[:lining_targets] = other.lining_targets if lining && lining.inset == other.lining.inset
         self
       end
 

@@ -37,6 +37,9 @@ module EarnestFold
       #   made = lined.reckon.curtains.first
       #   lined.heading.best(made.task).count # => 10
       def count
+        fitting = fitting_counts
+        return fitting.min_by { |pleats| beside(pleats) } if fitting.any?
+
         tried = candidates.map { |pleats| [penalty(pleats), pleats] }
         least = tried.map(&:first).min
         tried.filter_map { |penalty, pleats| pleats if penalty == least }.min_by { |pleats| beside(pleats) }
@@ -55,15 +58,29 @@ module EarnestFold
       def penalty(pleats) = space.penalty(between.mm / (pleats - 1)) + take_up.penalty(extra.mm / pleats)
 
       # Whether one count is the best all the way from here to there, as between and extra each run one way: its penalty
-      # is greatest at an end, as it is convex, and every other count is held against that. Where that proves nothing it
-      # may still be so.
+      # is greatest at an end, as it is convex, and every other count is held against that; one that fits all the way
+      # only against its neighbours, as the space goes one way with the count. Where that proves nothing it may still be
+      # so.
       # @param other [BestPleats] with the same ranges
       # @param pleats [Integer] the best count here and there
       # @return [Boolean]
       def holds_up_to?(other, pleats)
         worst = [self, other].map { |one| one.penalty(pleats) }.max
+        return true if worst.zero? && [pleats - 1, pleats + 1].all? { |rival| behind?(other, pleats, rival) }
+
         rivals(other).all? { |rival| rival == pleats || beaten?(other, pleats, worst, rival) }
       end
+
+      # @param pleats [Integer] how many there are
+      # @return [Array<Rational>] what comes to a whole number where one pleat less, and one more, brings the space as
+      #   near its target
+      #
+      #   made = lined.reckon.curtains.first
+      #   lined.heading.best(made.task).counted_from(10).size # => 2
+      def counted_from(pleats) =
+        [pleats - 1, pleats].select { |fewer| fewer > 1 }.map do |fewer|
+          between.mm * (1 / (fewer - 1r) + 1 / fewer.to_r) / (space.target.mm * 2)
+        end
 
       # @return [Boolean] whether the space of one count is nearer its target than another's, or as near, with more
       #   pleats
@@ -90,14 +107,29 @@ module EarnestFold
       def beaten?(other, pleats, worst, rival)
         least = least_penalty(space, between.mm / (rival - 1), other.between.mm / (rival - 1)) +
           least_penalty(take_up, extra.mm / rival, other.extra.mm / rival)
-        worst < least || (worst.zero? && [self, other].all? { |one| one.nearer?(pleats, rival) })
+        worst < least || (worst.zero? && behind?(other, pleats, rival))
       end
+
+      def behind?(other, pleats, rival) =
+        rival < LEAST || [self, other].all? { |one| one.nearer?(pleats, rival) }
 
       def least_penalty(range, from, to)
         low, high = [from, to].minmax
         return 0r if low <= range.max.mm && high >= range.min.mm
 
         [range.penalty(low), range.penalty(high)].min
+      end
+
+      # The counts without penalty nearest the target space; none where nothing fits.
+      def fitting_counts
+        return [] unless [space, take_up].all? { |range| range.min.positive? && range.max.positive? }
+
+        least = [(between / space.max).ceil + 1, (extra / take_up.max).ceil, LEAST].max
+        most = [(between / space.min).floor + 1, (extra / take_up.min).floor].min
+        return [] if least > most
+
+        wished = (between / space.target).floor + 1
+        [wished, wished + 1].map { |pleats| pleats.clamp(least, most) }.uniq
       end
 
       # Only where the penalty's course turns can its least lie, so only the counts round those places are tried; a test

@@ -47,6 +47,11 @@ module EarnestFold
         #   Nearness.figures(treatment, Units::CM).map(&:fullness?).count(true) # => 1
         def fullness? = path.end_with?("fullness")
 
+        # @return [Boolean] whether it is one of those of which each moves the drop as far as the others do
+        #
+        #   Nearness.figures(treatment, Units::CM).count(&:moves_drop?) # => 2
+        def moves_drop? = Figure::DROP.include?(path)
+
         private
 
         def steps = path.split(".")
@@ -62,6 +67,7 @@ module EarnestFold
 
       # What no curtain's width hangs on: held by a law.
       Figure::UP_AND_DOWN = /\Adrop\.|\Alining\.|finished_drop\z|hem\.depth\z|squaring\z/
+      Figure::DROP = %w[drop.readings drop.stand_up drop.offset].freeze
       # What may lie on either side of nothing, and what can't be nothing.
       Figure::SIGNED = %w[drop.stand_up drop.offset lining.lift lining.inset].freeze
       Figure::NEVER_NONE = /length\z|readings|cover|finished|fullness|width\z|pitch\z|spacing\z/

@@ -10,7 +10,7 @@ module EarnestFold
         attr_reader :reckoning
 
         # @param treatment [Treatment]
-        # @param laid [Hash] what was needed already, by what is cut
+        # @param laid [Hash] what was reckoned already of the same treatment
         # @return [Outcome, nil] nil where it can't be reckoned
         #
         #   Nearness::Outcome.of(treatment, {}).curtains.size # => 2
@@ -135,10 +135,13 @@ module EarnestFold
 
         def inner_rounded(other)
           step = treatment.making.step
-          inner.zip(other.inner).flat_map { |one, two| one.amounts(step).zip(two.amounts(step)).uniq }
+          inner
+            .zip(other.inner)
+            .reject { |one, two| one.targets == two.targets && one.rule == two.rule }
+            .flat_map { |one, two| one.amounts(step).zip(two.amounts(step)).uniq }
         end
 
-        def lengths_rounded = needed.map { |cloth, length| length / cloth.order_step }
+        def lengths_rounded = @lengths_rounded ||= needed.map { |cloth, length| length / cloth.order_step }
 
         def inner = [reckoning.lining, reckoning.interlining].compact
 

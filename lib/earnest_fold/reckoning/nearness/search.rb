@@ -71,8 +71,14 @@ module EarnestFold
 
         def other?(outcome) = outcome.nil? || !outcome.same?(@now, @ordered)
 
-        def outcome(step) =
-          @outcomes.fetch(step) { @outcomes[step] = Outcome.of(@figure.moved(@now.treatment, step * @way), @laid) }
+        def outcome(step) = @outcomes.fetch(step) { @outcomes[step] = reckoned(step * @way) }
+
+        def reckoned(steps)
+          known = @figure.moves_drop? ? @laid : {}
+          known.fetch([:drop, @figure.step * steps]) do |far|
+            known[far] = Outcome.of(@figure.moved(@now.treatment, steps), @laid)
+          end
+        end
 
         def at(step)
           start = @figure.at(@now.treatment)

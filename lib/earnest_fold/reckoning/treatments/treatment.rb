@@ -120,19 +120,12 @@ module EarnestFold
 
       # @return [Widths, nil] what widths of the face give; nil before there is a face
       attr_reader :width_rule
-      # @return [Array<Span>] its curtains' places, from left to right, as wide as they are made
-      attr_reader :spans
-      # @return [Array<Span>] the same as the window alone gives them, whatever was ordered
-      attr_reader :measured_spans
 
       # @param method [String, nil] the name of the method chosen: resolved here, once, by what is made
       def initialize(face:, making:, method: nil, order_of_work: nil, **others)
         @width_rule = face && Widths.new(cloth: face, seam: making.seam, side: making.side.taken)
-        ends = Ends.new(**others.slice(:return_left, :return_right, :overlap, :ease))
         # What is asked for again and again is reckoned once; what it gives never changes, as nothing here does.
         @once = {}
-        @measured_spans = others.fetch(:opening).spans(others.fetch(:support), ends).freeze
-        @spans = others.fetch(:ordered).as_wide(@measured_spans).freeze
         drop = others.fetch(:drop).hung(*others.values_at(:heading, :support))
         order_of_work ||= Methods.for(method, Made.new(**others.slice(*Made.members)))
         super(face: face, making: making, order_of_work: order_of_work, **others, drop: drop)
@@ -146,6 +139,20 @@ module EarnestFold
       #
       #   treatment.bagged? # => false
       def bagged? = order_of_work.bags?
+
+      # @return [Array<Span>] its curtains' places, from left to right, as wide as they are made
+      #
+      #   treatment.spans.map(&:finished_width) # => [1000 mm, 1000 mm]
+      def spans = @once[:spans] ||= ordered.as_wide(measured_spans).freeze
+
+      # @return [Array<Span>] the same as the window alone gives them, whatever was ordered
+      #
+      #   treatment.measured_spans.map(&:hand) # => ["left", "right"]
+      def measured_spans =
+        @once[:measured_spans] ||= begin
+          ends = Ends.new(return_left: return_left, return_right: return_right, overlap: overlap, ease: ease)
+          opening.spans(support, ends).freeze
+        end
 
       # @return [Array<Length, nil>] the length of each support there is: a dress pair hangs from two short ones; nil
       #   where nobody measured it, as the curtains' widths were ordered

@@ -18,6 +18,10 @@ module EarnestFold
       # measured.
       Entry = Reckoning::Value.define(:id, :step, :curtain, :kind, :value, :place, :by, :at)
 
+      # Of as many jobs as are at work.
+      COME = Remembered.new(200)
+      private_constant :COME
+
       def initialize(workroom)
         @workroom = workroom
       end
@@ -59,6 +63,18 @@ module EarnestFold
           come(rows)
         end
       end
+
+      # Nothing said is ever changed.
+      # @param workroom [Integer, Symbol] its id, or where that is to be given; the same for the job
+      # @return [Sequel::Dataset] one text: in which state it is what was said to be done in the job
+      def self.state(workroom, job) =
+        of_job(%w[done undone], workroom, job).select do
+          concat_ws(".", count.function.*, max(bench_entries[:id]), sum(bench_entries[:id])).as(:state)
+        end
+
+      # @param state [String] as {state} gives it
+      # @return [Progress] the same as {#progress}, read once while nothing is said
+      def progress_in_state(job_id, state) = COME.fetch([@workroom.id, job_id, state]) { progress(job_id) }
 
       # @param job_ids [Array<Integer>]
       # @return [Hash{Integer => Progress}] of each job of which anything was said
@@ -118,6 +134,18 @@ module EarnestFold
         )
       end
 
+      # @api private
+      def self.of_job(kinds, workroom, jobs) =
+        Store.db[:bench_entries]
+          .where(Sequel[:bench_entries][:workroom_id] => workroom, :kind => kinds)
+          .join(
+            :treatments,
+            workroom_id: Sequel[:bench_entries][:workroom_id],
+            id: Sequel[:bench_entries][:treatment_id]
+          )
+          .join(:windows, workroom_id: Sequel[:treatments][:workroom_id], id: Sequel[:treatments][:window_id])
+          .where(Sequel[:windows][:job_id] => jobs)
+
       private
 
       def clocks_of(workroom, job)
@@ -146,15 +174,7 @@ module EarnestFold
 
       # The last that was said of each step, of some kinds, in one job or several.
       def last(kinds, workroom, jobs)
-        Store.db[:bench_entries]
-          .where(Sequel[:bench_entries][:workroom_id] => workroom, :kind => kinds)
-          .join(
-            :treatments,
-            workroom_id: Sequel[:bench_entries][:workroom_id],
-            id: Sequel[:bench_entries][:treatment_id]
-          )
-          .join(:windows, workroom_id: Sequel[:treatments][:workroom_id], id: Sequel[:treatments][:window_id])
-          .where(Sequel[:windows][:job_id] => jobs)
+        Bench.of_job(kinds, workroom, jobs)
           .distinct(Sequel[:bench_entries][:treatment_id], :step, :curtain, :place)
           .order(
             Sequel[:bench_entries][:treatment_id],

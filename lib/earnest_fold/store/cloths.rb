@@ -14,8 +14,22 @@ module EarnestFold
         @workroom = workroom
       end
 
+      # @param workroom [Integer, Symbol] its id, or where that is to be given
+      # @return [Sequel::Dataset] one text: in which state the cloths are
+      def self.state(workroom)
+        each_row = "md5(string_agg(concat_ws('.', id, xmin, ctid), ' ' ORDER BY id))"
+        Store.db[:cloths].where(workroom_id: workroom).select(Sequel.lit(each_row).as(:state))
+      end
+
       # @return [Array<Records::Cloth>] by name; read once while nothing changes, however many there are
-      def all = Store.guard { KNOWN.fetch([@workroom.id, as_they_are]) { read.freeze } }
+      def all =
+        Store.guard do
+          in_state(Store.prepared(:cloth_state, workroom: @workroom.id) { Cloths.state(:$workroom) }.first[:state])
+        end
+
+      # @param state [String, nil] as {state} gives it
+      # @return [Array<Records::Cloth>] the same
+      def in_state(state) = KNOWN.fetch([@workroom.id, state]) { read.freeze }
 
       # @param words [String]
       # @return [Array<Records::Cloth>] those whose name has each of the words in it, by name
@@ -61,15 +75,6 @@ module EarnestFold
         )
 
       private
-
-      # @return [String, nil] which state of each row this is
-      def as_they_are
-        states = Store.prepared(:cloth_states, workroom: @workroom.id) do
-          each_row = "string_agg(concat_ws('.', id, xmin, ctid), ' ' ORDER BY id)"
-          Store.db[:cloths].where(workroom_id: :$workroom).select(Sequel.lit(each_row).as(:written))
-        end
-        states.first[:written]
-      end
 
       def read
         rows =

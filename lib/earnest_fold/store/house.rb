@@ -35,12 +35,31 @@ module EarnestFold
         @workroom = workroom
       end
 
+      # A row written anew has another xmin, or, by the same transaction, another version.
+      # @param workroom [Integer, Symbol] its id, or where that is to be given
+      # @return [Sequel::Dataset] one text: in which state everything is that the house has decided
+      def self.state(workroom)
+        each_row = "string_agg(concat_ws('.', id, version, xmin), ' ' ORDER BY id)"
+        rules, tapes = %i[rule_sets tapes].map do |table|
+          Store.db[table].where(workroom_id: workroom).select(Sequel.lit(each_row))
+        end
+        own = Sequel.lit("version || '.' || xmin::text")
+        all = Sequel.function(:concat_ws, "/", own, rules, tapes)
+        Store.db[:workrooms].where(id: workroom).select(Sequel.function(:md5, all).as(:state))
+      end
+
       # @return [Record] in one question while nothing changes
-      def read
-        Store.guard do
-          as_it_is = rows(:house_versions) { versions }
-          begin_sets unless as_it_is.first[:sets_written]
-          MADE.fetch(as_it_is) { made(rows(:house) { house }) }
+      def read = Store.guard { in_state(rows(:house_state) { House.state(:$workroom) }.first[:state]) }
+
+      # @param state [String] as {state} gives it
+      # @return [Record] the same
+      def in_state(state)
+        MADE.fetch([@workroom.id, state]) do
+          there = rows(:house) { house }
+          next made(there) if there.first[:set_id]
+
+          begin_sets
+          return made(rows(:house) { house })
         end
       end
 
@@ -75,23 +94,6 @@ module EarnestFold
           .where(Sequel[:workrooms][:id] => :$workroom)
           .left_join(:rule_sets, workroom_id: Sequel[:workrooms][:id])
           .order(Sequel[:rule_sets][:position], Sequel[:rule_sets][:id])
-
-      # Which state of each row this is: a row written anew has another xmin, or, by the same transaction, another
-      # version.
-      def versions
-        Store.db[:workrooms].where(id: :$workroom).select(
-          :id,
-          :version,
-          Sequel.lit("xmin::text AS written"),
-          written(:rule_sets).as(:sets_written),
-          written(:tapes).as(:tapes_written)
-        )
-      end
-
-      def written(table)
-        each_row = "string_agg(concat_ws('.', id, version, xmin), ' ' ORDER BY id)"
-        Store.db[table].where(workroom_id: Sequel[:workrooms][:id]).select(Sequel.lit(each_row))
-      end
 
       def house
         joined.select(

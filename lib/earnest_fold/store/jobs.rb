@@ -74,10 +74,29 @@ module EarnestFold
       # @raise [Missing]
       def find(id)
         Store.guard do
-          rows = Store.prepared(:whole_job, workroom: @workroom.id, job: id) { whole_job }
-          rows.empty? ? raise(Missing, "no job #{id}") : records(rows).first
+          rows = Store.prepared(:whole_job, workroom: @workroom.id, job: id) { Jobs.whole_job }
+          rows.empty? ? raise(Missing, "no job #{id}") : record_of(rows)
         end
       end
+
+      # A job with its windows and their treatments, in one question: of which workroom ($workroom) and which ($job) is
+      # to be given.
+      # @return [Sequel::Dataset]
+      def self.whole_job =
+        joined(Store.db[:jobs].where(Sequel[:jobs][:workroom_id] => :$workroom, Sequel[:jobs][:id] => :$job))
+          .order(*IN_ORDER)
+
+      # @api private
+      def self.joined(jobs)
+        jobs
+          .left_join(:windows, workroom_id: Sequel[:jobs][:workroom_id], job_id: Sequel[:jobs][:id])
+          .left_join(:treatments, workroom_id: Sequel[:jobs][:workroom_id], window_id: Sequel[:windows][:id])
+          .select(*JOINED)
+      end
+
+      # @param rows [Array<Hash>] those of {whole_job}
+      # @return [Records::Job]
+      def record_of(rows) = records(rows).first
 
       # @param cloth_id [Integer]
       # @return [Array<Records::Job>] those at work (not in the archive) that use the cloth, the last changed first, at
@@ -239,20 +258,7 @@ module EarnestFold
       def having(word) =
         Sequel.|(*%i[jobs windows].map { |table| Sequel.like(Sequel[table][:words], "%#{word}%") })
 
-      def whole(ids) = joined(@workroom.rows(:jobs).where(Sequel[:jobs][:id] => ids))
-
-      # A job with its windows and their treatments, in one question.
-      def whole_job
-        joined(Store.db[:jobs].where(Sequel[:jobs][:workroom_id] => :$workroom, Sequel[:jobs][:id] => :$job))
-          .order(*IN_ORDER)
-      end
-
-      def joined(jobs)
-        jobs
-          .left_join(:windows, workroom_id: Sequel[:jobs][:workroom_id], job_id: Sequel[:jobs][:id])
-          .left_join(:treatments, workroom_id: Sequel[:jobs][:workroom_id], window_id: Sequel[:windows][:id])
-          .select(*JOINED)
-      end
+      def whole(ids) = Jobs.joined(@workroom.rows(:jobs).where(Sequel[:jobs][:id] => ids))
 
       # Changes places with the neighbour; all are numbered afresh, so that equal positions part.
       def swap(table, rows, id, by)

@@ -9,6 +9,9 @@ module EarnestFold
       C = Reckoning::Cutting
       # One cut to be kept with a plan.
       PlannedCut = Reckoning::Value.define(:piece_id, :datum, :from, :to, :cut)
+      # Of as many jobs as are at work.
+      MADE = Remembered.new(200)
+      private_constant :MADE
 
       def initialize(workroom)
         @workroom = workroom
@@ -35,9 +38,22 @@ module EarnestFold
             Store.prepared(:cuts_made, workroom: @workroom.id, job: job_id) do
               cuts_made(:$workroom).where(job_id: :$job)
             end
-          by_treatment(rows)
+          by_treatment(rows).freeze
         end
       end
+
+      # @param workroom [Integer, Symbol] its id, or where that is to be given; the same for the job
+      # @return [Sequel::Dataset] one text: in which state the job's cuts are that were made; nil where there are none
+      def self.state(workroom, job)
+        each_row = "md5(string_agg(concat_ws('.', id, xmin), ' ' ORDER BY id))"
+        Store.db[:plan_cuts]
+          .where(workroom_id: workroom, job_id: job, state: "cut")
+          .select(Sequel.lit(each_row).as(:state))
+      end
+
+      # @param state [String, nil] as {state} gives it
+      # @return [Hash{String => Array}] the same as {#made}, read once while nothing changes
+      def made_in_state(job_id, state) = state ? MADE.fetch([@workroom.id, job_id, state]) { made(job_id) } : {}
 
       # @param job_ids [Array<Integer>]
       # @return [Hash{Integer => Hash}] the same of each job that has any

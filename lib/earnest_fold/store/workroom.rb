@@ -19,6 +19,9 @@ module EarnestFold
       # @return [Jobs]
       def jobs = Jobs.new(self)
 
+      # @return [AtHand]
+      def at_hand = AtHand.new(self)
+
       # @return [Treatments]
       def treatments = Treatments.new(self)
 

@@ -39,8 +39,11 @@ module EarnestFold
       # @return [Job] unlooked at: where one work is changed, again and again, nobody asks for its order of work each
       #   time
       # @raise [Store::Missing]
-      def job_as_it_is(id) =
-        Job.new(kept.jobs.find(id), kept.cloths.all, house, kept.plans.made(id), kept.bench.progress(id))
+      def job_as_it_is(id)
+        there = kept.at_hand.find(id)
+        @house ||= there.house
+        Job.new(there.job, there.cloths, house, there.made, there.progress)
+      end
     end
   end
 end

@@ -121,13 +121,16 @@ module EarnestFold
         # Taken and kept at once, or neither.
         # @param read [Meant, nil] that is taken with it
         def kept(job, entry, form, read)
-          made = nil
+          return written(job, entry, form) unless read
+
           workroom.transaction do
-            workroom.meter_readings.take(who.person_id, read.id, entry.id, read.path) if read
-            made = workroom.treatments.update(entry.id, form.spec, version: entry.record.version) if form.changed?
+            workroom.meter_readings.take(who.person_id, read.id, entry.id, read.path)
+            form.changed? ? written(job, entry, form) : job
           end
-          made ? job.with(made, form.read) : job
         end
+
+        def written(job, entry, form) =
+          job.with(workroom.treatments.update(entry.id, form.spec, version: entry.record.version), form.read)
 
         # What was typed; a field sent back to the house's rule says what the rule says.
         def with_rule(job, entry)

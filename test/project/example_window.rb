@@ -117,6 +117,43 @@ module ExampleWindow
     sort.build(sort.fields.read(sort.example, R::Units::MM, problems), problems)
   end
 
+  # The same two windows as a job in hand, with somebody's own curtain to shorten at a third.
+  def in_hand
+    specs = {"office" => ["made", SPEC], "parlour" => ["made", LINED], "landing" => ["altered", own_curtain]}
+    windows = specs.each_with_index.map { |(room, (sort, spec)), index| window_kept(index + 1, room, sort, spec) }
+    EarnestFold::Work::Job.new(job_kept(windows), cloths_kept, settled)
+  end
+
+  def work = in_hand.work(1)
+
+  def own = in_hand.work(3)
+
+  def own_curtain
+    {"id" => "landing", "kind" => "shorten_at_hem", **R::Alterations["shorten_at_hem"].example}
+  end
+
+  def window_kept(id, room, sort, spec)
+    treatment = EarnestFold::Store::Records::Treatment.new(
+      id: id, sort: sort, spec: spec, source: nil, version: 1, undoable: 0, put_away: false
+    )
+    EarnestFold::Store::Records::Window.new(id: id, room: room, name: "", treatments: [treatment])
+  end
+
+  def job_kept(windows) = EarnestFold::Store::Records::Job.new(
+    id: 7, title: "Sluice House", unit: "cm", version: 1, updated_at: Time.utc(2026, 3, 2), extras: {}, notes: "",
+    archived: false, invoiced: false, account: {}, dates: {"promised" => "2026-03-20"}, customer_id: nil, house_id: nil,
+    windows: windows
+  )
+
+  def cloths_kept = [CLOTH, SATEEN].map do |spec|
+    EarnestFold::Store::Records::Cloth.new(id: spec["id"], spec: spec, source: nil, colour: "#c8b79a", version: 1)
+  end
+
+  def settled = EarnestFold::Store::House::Record.new(
+    name: "Saltmarsh Lane Curtains", unit: "cm", rules: house, unread: [], stored: {}, on_hand: {}, version: 1,
+    sets: [], tapes: [], state: nil
+  )
+
   def reckoning = treatment.reckon
 
   def curtain = reckoning.curtains.first

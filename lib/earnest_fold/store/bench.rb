@@ -148,15 +148,12 @@ module EarnestFold
 
       private
 
-      def clocks_of(workroom, job)
-        windows = Store.db[:windows].where(workroom_id: workroom, job_id: job).select(:id)
-        treatments = Store.db[:treatments].where(workroom_id: workroom, window_id: windows).select(:id)
-        Store.db[:bench_entries]
-          .where(workroom_id: workroom, kind: %w[started stopped done undone corrected], treatment_id: treatments)
+      def clocks_of(workroom, job) =
+        Bench.of_job(%w[started stopped done undone corrected], workroom, job)
           .exclude(step: HUNG)
-          .order(:id)
+          .order(Sequel[:bench_entries][:id])
           .limit(MOST_ENTRIES * 10)
-      end
+          .select_all(:bench_entries)
 
       def come(rows)
         cautions, work = rows.select { |row| row[:kind] == "done" }.partition { |row| row[:step].start_with?(CAUTION) }

@@ -21,15 +21,21 @@ module EarnestFold
       end
 
       # @return [Reckoning::Account::Rules]
+      #
+      #   Work::Account.new(in_hand, {}).rules.currency # => "€"
       def rules = sheet.house.account
 
       # @return [Array<Treatment, Alteration>] those that can be reckoned
+      #
+      #   Work::Account.new(in_hand, {}).works.size # => 3
       def works = @works ||= sheet.works.select(&:reckoning)
 
       # @return [Hash] as it is kept
       def kept = NOTHING.merge(sheet.job.account)
 
       # @return [Reckoning::Account::Statement]
+      #
+      #   Work::Account.new(in_hand, {}).statement.clocked? # => false
       def statement =
         @statement ||= once(:statement) { A::Statement.new(billed, bought, asked, rules) }
 
@@ -38,6 +44,8 @@ module EarnestFold
       def made_of = [sheet.state, @said.transform_values { |said| [said.size, said.last.id] }]
 
       # @return [Hash{String => Rational}] minutes by the clock, by the code of the step
+      #
+      #   Work::Account.new(in_hand, {}).clocked_by_step # => {}
       def clocked_by_step =
         works.reduce({}) { |sums, work| sums.merge(clocks(work)) { |_, sum, more| sum + more } }
 

@@ -13,15 +13,23 @@ module EarnestFold
       end
 
       # @return [Array<String>] one for each curtain
+      #
+      #   own.hanging(in_hand).hands # => ["single"]
       def hands = @work.hands
 
       # @return [Array<Told>] as it hung before, where nobody measured what it hangs from
+      #
+      #   own.hanging(in_hand).order.size # => 0
       def order = spans.empty? ? [] : [first_check, *hung, *dressing, Told.of("hanging.last")]
 
       # @return [Hash{Symbol => Integer}] nothing where it has its own; else what isn't made into the curtains
+      #
+      #   own.hanging(in_hand).carried.keys # => []
       def carried = @work.reckoning.sundries.reject { |name, _| R::Sundries::BY_NAME.fetch(name).sewn_in }
 
       # @return [Array<Array(String, Told)>] each curtain with the edge that leads, or as it came
+      #
+      #   own.hanging(in_hand).edges.size # => 1
       def edges
         return hands.map { |hand| [hand, Told.of("alter.as_it_came")] } if spans.empty?
 
@@ -29,6 +37,8 @@ module EarnestFold
       end
 
       # @return [Array<Array(Told, Reckoning::Length)>] the lengths to check when it hangs
+      #
+      #   own.hanging(in_hand).lengths.size # => 2
       def lengths
         asked = alteration.cuts_nothing? ? [] : [[Told.of("fields.wanted_length"), alteration.wanted_length]]
         [
@@ -41,6 +51,8 @@ module EarnestFold
       end
 
       # @return [Reckoning::MakingUp::Measured] its length, at both edges
+      #
+      #   own.hanging(in_hand).check.planned # => 1640 mm
       def check =
         R::MakingUp::Measured.new(
           name: :length_at_last,

@@ -24,21 +24,31 @@ module EarnestFold
       # @param step [Reckoning::MakingUp::Step]
       # @param tick [String] of one curtain, or of one width
       # @return [Boolean]
+      #
+      #   Work::BenchLog.new([]).ticked?(steps.first, "") # => false
       def ticked?(step, tick) = @ticks.fetch([step.code, tick], []).reverse.find { |one| tick?(one) }&.kind == "done"
 
       # @param step [Reckoning::MakingUp::Step]
       # @return [Boolean] whether all of it is done
+      #
+      #   Work::BenchLog.new([]).done?(steps.first) # => false
       def done?(step) = step.ticks.all? { |tick| ticked?(step, tick) }
 
       # @param step [Reckoning::MakingUp::Step]
       # @return [Array<Reading>] of all its curtains, the first first
+      #
+      #   Work::BenchLog.new([]).readings(steps.first) # => []
       def readings(step) = readings_of(step.code)
 
       # @return [Array<Reading>] what was measured of a curtain as it hung
+      #
+      #   Work::BenchLog.new([]).hung("left") # => []
       def hung(curtain) = readings_of(Store::Bench::HUNG).select { |reading| reading.curtain == curtain }
 
       # @param code [String] of a step
       # @return [Array<Reading>] the last at each place of each curtain
+      #
+      #   Work::BenchLog.new([]).as_made("measure_wrap") # => []
       def as_made(code) =
         readings_of(code).group_by { |reading| [reading.curtain, reading.place] }.values.map(&:last)
 
@@ -46,6 +56,8 @@ module EarnestFold
       # curtain, until that curtain is.
       # @param step [Reckoning::MakingUp::Step]
       # @return [Spent]
+      #
+      #   Work::BenchLog.new([]).spent(steps.first).minutes # => (0/1)
       def spent(step)
         usual, minutes, forgotten, started, done = [step.minutes, LEAST_MINUTES].max, 0r, false, nil, []
         of(step).each do |entry|
@@ -67,13 +79,19 @@ module EarnestFold
       end
 
       # @return [Boolean] whether its time was put right by hand
+      #
+      #   Work::BenchLog.new([]).corrected?(steps.first) # => false
       def corrected?(step) = of(step).any? { |entry| entry.kind == "corrected" }
 
       # @return [Boolean] whether anybody ever started its clock, or put its time right
+      #
+      #   Work::BenchLog.new([]).timed?(steps.first) # => false
       def timed?(step) = of(step).any? { |entry| %w[started corrected].include?(entry.kind) }
 
       # @param code [String] of a caution
       # @return [Store::Bench::Entry, nil] when it was seen to last
+      #
+      #   Work::BenchLog.new([]).seen_to("yardstick") # => nil
       def seen_to(code) = @ticks.fetch(["#{Store::Bench::CAUTION}#{code}", ""], []).last
 
       private

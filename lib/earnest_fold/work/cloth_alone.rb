@@ -18,6 +18,8 @@ module EarnestFold
       end
 
       # @return [Reckoning::ClothReckoning]
+      #
+      #   work.reckoned.cloth_alone(cloth).reckoned.length_to_order # => 10400 mm
       def reckoned = @reckoned ||= Reckoning::ClothReckoning.new(*made_of)
     end
   end

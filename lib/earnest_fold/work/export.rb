@@ -13,6 +13,8 @@ module EarnestFold
       # @param job [Store::Records::Job]
       # @return [Array<Integer>] its works in the order in which its document has them: what is made, then what is
       #   altered
+      #
+      #   Work::Export.order(in_hand.job).size # => 3
       def self.order(job)
         job.treatments.reject(&:put_away).partition { |record| record.sort != Station::ALTERED }.flatten.map(&:id)
       end

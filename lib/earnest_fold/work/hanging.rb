@@ -16,19 +16,29 @@ module EarnestFold
       end
 
       # @return [Array<String>] the curtains
+      #
+      #   work.hanging(in_hand).hands # => ["left", "right"]
       def hands = @work.hands
 
       # @return [Array<Told>] what is done, one after the other: the support, each layer from the glass to the room and
       #   each curtain of it from its return edge, the dressing, the last checks
+      #
+      #   work.hanging(in_hand).order.map(&:key).first # => "hanging.first.track"
       def order = [first_check, *hung, *dressing, *tied_back, Told.of(drawn? ? "hanging.last" : "hanging.last_fixed")]
 
       # @return [Hash{Symbol => Integer, Reckoning::Length}] small parts to carry: what isn't made into the curtain
+      #
+      #   work.hanging(in_hand).carried.keys # => [:hooks]
       def carried = R::Sundries.of(reckoning).reject { |name, _| R::Sundries::BY_NAME.fetch(name).sewn_in }
 
       # @return [Array<Array(String, Told)>] each curtain with the edge that leads
+      #
+      #   work.hanging(in_hand).edges.map(&:first) # => ["left", "right"]
       def edges = reckoning.curtains.map { |curtain| [curtain.hand, Told.of("hanging.leads_#{curtain.leads}")] }
 
       # @return [Array<Array(Told, Reckoning::Length)>] the lengths to check when it hangs
+      #
+      #   work.hanging(in_hand).lengths.size # => 6
       def lengths =
         [
           *supports,
@@ -43,6 +53,8 @@ module EarnestFold
 
       # @return [Reckoning::MakingUp::Measured] what is measured of each curtain, at both edges: what clears the foot
       #   where that is known, else its drop
+      #
+      #   work.hanging(in_hand).check.planned # => 10 mm
       def check
         name, planned = hangs_by
         R::MakingUp::Measured.new(name: name, planned: planned, tolerance: TOLERANCE, places: R::MakingUp::EDGES)

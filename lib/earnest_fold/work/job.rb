@@ -53,20 +53,30 @@ module EarnestFold
       end
 
       # @return [Array<Reckoning::SmallPartOfJob>] that are to be cut beside the curtains
+      #
+      #   in_hand.small_parts # => []
       def small_parts =
         @small_parts ||= job.extras.fetch("small_parts", []).filter_map { |kept| reader.small_part(kept) }
 
       # @return [Reckoning::HouseRules]
+      #
+      #   in_hand.house.unit("in").name # => "in"
       def house = settled.rules
 
       # @return [Array<Treatment>] in order of the windows, without what is put away
+      #
+      #   in_hand.entries.map(&:title) # => ["office", "parlour"]
       def entries = @entries ||= at_work(Station::MADE)
 
       # @return [Array<Alteration>] somebody's own curtains, without what is put away
+      #
+      #   in_hand.alterations.map(&:title) # => ["landing"]
       def alterations = @alterations ||= at_work(Station::ALTERED)
 
       # For whoever looks at all of them, or makes them: one that can't be shown harms none of the others.
       # @return [Job] the same, each of its works known to be sound, or shown as faulty
+      #
+      #   in_hand.sound.works.size # => 3
       def sound
         @entries, @alterations = [entries, alterations].map { |works| works.map(&:sound) }
         self
@@ -74,21 +84,31 @@ module EarnestFold
 
       # @param entry [AtWork]
       # @return [BenchLog] with the cautions alone that were seen to
+      #
+      #   in_hand.cautions(work).seen_to("yardstick") # => nil
       def cautions(entry) = BenchLog.new(@progress.cautions.fetch(entry.id, []))
 
       # @return [Array<AtWork>]
+      #
+      #   in_hand.works.map(&:title) # => ["office", "parlour", "landing"]
       def works = entries + alterations
 
       # @return [Array<Treatment>] what is put away, unreckoned
+      #
+      #   in_hand.put_away # => []
       def put_away =
         job.windows.flat_map do |window|
           window.treatments.select(&:put_away).map { |record| at_hand(Treatment, window, record, Reckoned.new([], [])) }
         end
 
       # @return [Array<Treatment>] the layers of an entry's window, from the glass to the room
+      #
+      #   in_hand.layers(work).map(&:title) # => ["office"]
       def layers(entry) = entries.select { |other| other.window.id == entry.window.id }
 
       # @return [Reckoning::Treatment, nil] the next layer towards the glass
+      #
+      #   in_hand.behind(work) # => nil
       def behind(entry)
         near = layers(entry).then { |row| (place = row.index(entry)) && place.positive? && row[place - 1] } or return
         asked(near)
@@ -96,23 +116,35 @@ module EarnestFold
 
       # @param entry [Treatment]
       # @return [Reckoning::Treatment, nil] as it is reckoned; without its cloths, where nothing but a cloth is wanting
+      #
+      #   in_hand.asked(work).id # => "office"
       def asked(entry) = entry.reckoning ? entry.reckoning.treatment : before_cloth(entry)
 
       # @return [Reckoning::Unit] the other tape
+      #
+      #   in_hand.other_unit.name # => "in"
       def other_unit = (unit.name == "in") ? Reckoning::Units::CM : house.unit("in")
 
       # @return [Store::RuleSet, nil] the set that a treatment takes
+      #
+      #   in_hand.rule_set(work) # => nil
       def rule_set(entry) = settled.set(entry.record.spec["rules"])
 
       # @return [Store::Records::Tape, nil] the tape that its heading takes
+      #
+      #   in_hand.tape(work) # => nil
       def tape(entry) = settled.tape(entry.record.spec["tape"])
 
       # @return [Hash{String => Reckoning::Tape}] every tape of the house, by its id
+      #
+      #   in_hand.tapes # => {}
       def tapes =
         settled.tapes.filter_map { |record| Reader.tape(record, unit) }.to_h { |tape| [tape.id, tape] }
 
       # @return [AtWork] the same one that stands among the others; they aren't looked at for it
       # @raise [Store::Missing]
+      #
+      #   in_hand.work(3).title # => "landing"
       def work(treatment_id)
         return alone(treatment_id) unless @entries && @alterations
 
@@ -121,14 +153,20 @@ module EarnestFold
 
       # @return [Treatment] what is made here: somebody's own curtain isn't
       # @raise [Store::Missing]
+      #
+      #   in_hand.made(2).title # => "parlour"
       def made(treatment_id) =
         entries.find { |entry| entry.id == treatment_id } || missing(treatment_id)
 
       # @return [Reckoning::Treatment, Reckoning::AlterationOfJob, Array<Reckoning::Problem>] what a spec is, or why it
       #   can't be reckoned
+      #
+      #   in_hand.read("office", work.record.spec).class # => EarnestFold::Reckoning::Treatment
       def read(id, spec) = reader.read(id, spec)
 
       # @return [Rational, nil] what the order of work takes by a spec; nil where nothing can be made by it yet
+      #
+      #   in_hand.minutes(1, work.record.spec).round # => 406
       def minutes(id, spec)
         made = read(id, spec)
         return if made.is_a?(Array)
@@ -137,6 +175,8 @@ module EarnestFold
       end
 
       # @return [Reckoning::Treatment, nil] one without its cloths, where nothing but a cloth is wanting
+      #
+      #   in_hand.before_cloth(work).id # => "office"
       def before_cloth(entry)
         return if entry.reckoned.faulty? || entry.problems.any? { |problem| entry.station_of(problem) != "cloth" }
 
@@ -144,13 +184,19 @@ module EarnestFold
       end
 
       # @return [Figures] what is reckoned of all that is made here
+      #
+      #   in_hand.figures.reckonings.size # => 2
       def figures = @figures ||= Figures.new(entries.map(&:reckoned), unit)
 
       # @return [Array<Reckoning::ClothReckoning>] the cloths that this job uses
+      #
+      #   in_hand.cloths_needed.map { |one| one.cloth.id } # => ["plain", "sateen"]
       def cloths_needed = figures.cloths_needed
 
       # @return [Hash{String => Reckoning::Length}] what the parts beside the curtains take of each cloth, by its id,
       #   where nothing left over takes them
+      #
+      #   in_hand.parts_needed.first # => nil
       def parts_needed
         wanted = parts_by_cloth
         cloths_needed.map(&:cloth).select { |cloth| wanted.key?(cloth.id) }.to_h do |cloth|
@@ -159,10 +205,14 @@ module EarnestFold
       end
 
       # @return [Hash{String => Array<Reckoning::SmallPartOfJob>}] what is cut beside the curtains, by the cloth's id
+      #
+      #   in_hand.parts_by_cloth # => {}
       def parts_by_cloth =
         once(:parts_by_cloth) { Reckoning::Cutting::PartsWanted.by_cloth(small_parts, figures.reckonings) }
 
       # @return [Hash{Symbol => Integer, Reckoning::Length}] small parts that are there
+      #
+      #   in_hand.on_hand # => {}
       def on_hand =
         Memory.fetch(Memory.state([settled.state, unit]), [:on_hand]) do
           settled.on_hand.to_h do |name, stored|
@@ -171,17 +221,25 @@ module EarnestFold
         end
 
       # @return [Array<Reckoning::TreatmentReckoning, Reckoning::AlterationOfJob>] all work that needs small parts
+      #
+      #   in_hand.work_reckoned.size # => 3
       def work_reckoned = figures.reckonings + alterations.filter_map(&:reckoning)
 
       # @return [Array<Reckoning::Hardware>] what a treatment takes, held against what is on hand
+      #
+      #   in_hand.hardware(work).size # => 3
       def hardware(entry) =
         entry.reckoning ? Reckoning::HardwareCount.of(entry.reckoning, work_reckoned, on_hand) : []
 
       # @return [Array<Reckoning::Hardware>] what the whole job is short of
+      #
+      #   in_hand.hardware_short # => []
       def hardware_short = Reckoning::HardwareCount.of_job(work_reckoned, on_hand).select(&:short)
 
       # @param cloth [Reckoning::Cloth, nil]
       # @return [String] its own colour
+      #
+      #   in_hand.colour(cloth) # => "#c8b79a"
       def colour(cloth) = reader.cloth_record(cloth&.id)&.colour || "#efe8d8"
 
       # @return [Array<Integer>] the cloths that any of its treatments or small parts uses

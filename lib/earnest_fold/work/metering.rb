@@ -26,24 +26,34 @@ module EarnestFold
       end
 
       # @return [Array<Proposal>] each reading with the field that would be its own
+      #
+      #   Work::Metering.new(work, waiting: [], taken: []).proposals # => []
       def proposals = @proposals ||= @waiting.each_with_index.map { |one, index|
         path = turns[index]
         Proposal.new(reading: one, path: path, doubts: doubts(one, path, index.zero? ? nil : @waiting[index - 1]))
       }
 
       # @return [String, nil] the field whose turn it is; nil where everything that every window has is there
+      #
+      #   Work::Metering.new(work, waiting: [], taken: []).turn # => nil
       def turn = turns.first
 
       # @return [Boolean] whether the drops that were taken are so far apart that one is asked for again
+      #
+      #   Work::Metering.new(work, waiting: [], taken: []).again? # => false
       def again? = !again.nil?
 
       # @return [Array<String>] every length that is measured here, those of the round first
+      #
+      #   Work::Metering.new(work, waiting: [], taken: []).places.first # => "support.length"
       def places
         declared = SpecFields.declared(@spec).of_station(STATION).flat_map { |field| under(field) }
         (round + more_drops + declared.select { |path| length?(path) && measured?(path) }).uniq
       end
 
       # @return [R::Length, nil] what stands in a field
+      #
+      #   Work::Metering.new(work, waiting: [], taken: []).stands("support.length") # => 1800 mm
       def stands(path) = (text = SpecFields.stored(path, @spec)) && R::LengthReader.read(text, R::Units::CM)
 
       private

@@ -21,6 +21,8 @@ module EarnestFold
       # @param record [Store::Records::Cloth]
       # @param unit [Reckoning::Unit]
       # @return [Reckoning::Cloth, nil]
+      #
+      #   Work::Reader.cloth(cloths_kept.first, Units::CM).width # => 1400 mm
       def self.cloth(record, unit)
         Memory.fetch(Memory.state([record.id, record.source, unit]), [:cloth]) do
           place = R::Problems.new
@@ -39,6 +41,8 @@ module EarnestFold
 
       # @param id [String, nil]
       # @return [Store::Records::Cloth, nil]
+      #
+      #   in_hand.reader.cloth_record("plain").colour # => "#c8b79a"
       def cloth_record(id) = @records[id]
 
       # @param record [Store::Records::Treatment]
@@ -55,6 +59,8 @@ module EarnestFold
       # @param spec [Hash]
       # @return [Reckoning::Treatment, Reckoning::AlterationOfJob, Array<Reckoning::Problem>] what it is, or why it
       #   can't be reckoned
+      #
+      #   in_hand.reader.read("office", work.record.spec).id # => "office"
       def read(id, spec)
         place = R::Problems.new
         return alteration(id, spec, place) if spec.key?("kind")
@@ -68,6 +74,8 @@ module EarnestFold
       # @param id [Integer]
       # @param spec [Hash]
       # @return [Reckoning::Treatment, nil] without its cloths
+      #
+      #   in_hand.reader.without_cloths("office", work.record.spec).face # => nil
       def without_cloths(id, spec)
         raw = {"id" => id.to_s}.merge(spec).merge("face" => "none").except("lining", "interlining", "trimming")
         values = R::Treatment.read(raw, @unit, R::Problems.new)
@@ -84,6 +92,8 @@ module EarnestFold
 
       # @param spec [Hash]
       # @return [Array<String>] the cloths that a treatment names
+      #
+      #   in_hand.reader.cloths_of(work.record.spec) # => ["plain"]
       def cloths_of(spec) =
         [spec["face"], spec.dig("lining", "cloth"), spec.dig("interlining", "cloth"), spec["trimming"]].compact
 

@@ -14,12 +14,18 @@ module EarnestFold
       module_function
 
       # @return [Boolean] whether a field is one of the readings
+      #
+      #   Work::Readings.path?("drop.readings.left") # => true
       def path?(path) = path.start_with?("drop.readings.")
 
       # @return [Boolean] whether it is one of the fields that there are
+      #
+      #   Work::Readings.there?("drop.readings.left", work.record.spec) # => true
       def there?(path, spec) = ALWAYS.include?(path) || paths(spec).include?(path)
 
       # @return [Array<String>] the three places, one for each reading beyond them, and one more once those are there
+      #
+      #   Work::Readings.paths(work.record.spec).size # => 4
       def paths(spec)
         taken = all(spec).keys
         more = (PLACES - taken).empty? ? [(taken.size + 1).to_s] : []

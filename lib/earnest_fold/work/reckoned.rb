@@ -28,12 +28,18 @@ module EarnestFold
       end
 
       # @return [Reckoned] of which nothing can be made
+      #
+      #   Work::Reckoned.faulty.problems.map(&:code) # => [:faulty]
       def self.faulty = new([FAULT], [])
 
       # @return [Boolean]
+      #
+      #   work.reckoned.faulty? # => false
       def faulty? = problems.any? { |problem| problem.code == :faulty }
 
       # @return [Array<Reckoning::Choice>] half a width and a width less and more
+      #
+      #   work.reckoned.choices.size # => 5
       def choices = @choices ||= reckoning ? R::Choices.of(reckoning) : []
 
       # @param cloth [Reckoning::Cloth]
@@ -42,6 +48,8 @@ module EarnestFold
 
       # @param cloth [Reckoning::Cloth]
       # @return [Reckoning::ClothReckoning] the same, reckoned
+      #
+      #   work.reckoned.alone(cloth).length_needed # => 10328 mm
       def alone(cloth) = cloth_alone(cloth).reckoned
     end
   end

@@ -13,6 +13,8 @@ module EarnestFold
 
       # @param name [Array] what is made, with what else it is made from (figures and words, compared by content)
       # @yieldreturn [Object] made once, for as long as nothing that this is made of changes
+      #
+      #   work.once(:any) { 2 } # => 2
       def once(*name, &block) = Memory.fetch(state, name, &block)
     end
   end

@@ -16,6 +16,8 @@ module EarnestFold
 
       # @param name [Array] what is made, with what else it is made from (figures and words, compared by content)
       # @yieldreturn [Object] made once
+      #
+      #   in_hand.figures.once(:any) { 2 } # => 2
       def once(*name, &block) = kept.fetch(name, &block)
 
       private

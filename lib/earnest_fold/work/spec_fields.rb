@@ -15,6 +15,8 @@ module EarnestFold
       # @param spec [Hash]
       # @return [Reckoning::Field] from the record that declares it
       # @raise [KeyError] for one that nobody declares
+      #
+      #   Work::SpecFields.field("support.length", work.record.spec).name # => :length
       def field(path, spec)
         return RULES if path == "rules"
 
@@ -31,6 +33,8 @@ module EarnestFold
       end
 
       # @return [Boolean] whether a person is asked for it at any station
+      #
+      #   Work::SpecFields.asked?("support.length", work.record.spec) # => true
       def asked?(path, spec)
         return true if path == "rules"
 
@@ -47,6 +51,8 @@ module EarnestFold
         paths.select { |path| asked?(path, spec) }.uniq { |path| declared(spec).fetch(path[/\A\w+/].to_sym).station }
 
       # @return [Reckoning::Fields] what a treatment declares, or somebody's own curtain by what is done with it
+      #
+      #   Work::SpecFields.declared(work.record.spec).stations # => ["measure", "heading", "cloth"]
       def declared(spec) = spec["kind"] ? R::Alterations.fetch(spec["kind"]).all_fields : R::Treatment::FIELDS
 
       # @return [Reckoning::FieldKinds::Kind] the field's kind
@@ -86,6 +92,8 @@ module EarnestFold
 
       # @param values [Hash{String => Object}] by path, as {set} takes them
       # @return [Hash] a copy with all of them
+      #
+      #   Work::SpecFields.over({}, "drop.offset" => "-1 cm") # => {"drop"=>{"offset"=>"-1 cm"}}
       def over(spec, values) = values.reduce(spec) { |made, (path, value)| set(made, path, value) }
 
       # @return [String] what the field shows: what is kept, else what a choice left alone comes to

@@ -14,10 +14,14 @@ module EarnestFold
 
       # @param work [AtWork]
       # @return [Boolean] whether such work has it
+      #
+      #   Work::Stations.all.first.of?(work) # => true
       def of?(work) = sorts.include?(work.sort)
 
       # @param work [AtWork]
       # @return [Boolean] whether anything is still to be done there
+      #
+      #   Work::Stations.all.first.open?(work) # => false
       def open?(work) = wanting.call(work, name)
     end
   end

@@ -9,9 +9,13 @@ module EarnestFold
     Told = Reckoning::Value.define(:key, :data) do
       # @param key [String]
       # @param data [Hash] lengths, counts and texts; `hand` a curtain, `support` its kind
+      #
+      #   Work::Told.of("hanging.last").key # => "hanging.last"
       def self.of(key, **data) = new(key: key, data: data)
 
       # @param hand [String] "left", "panel 2"
+      #
+      #   Work::Told.hand("left").key # => "hands.left"
       def self.hand(hand) = of("hands.#{hand[/\A\w+/]}", number: hand[/\d+/])
     end
   end

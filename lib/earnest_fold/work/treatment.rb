@@ -7,34 +7,52 @@ module EarnestFold
       include AtWork
 
       # @return [String]
+      #
+      #   work.sort # => "made"
       def sort = Station::MADE
 
       # @return [nil] nothing is altered
+      #
+      #   work.altered_as # => nil
       def altered_as = nil
 
       # @return [Boolean] whether layers hang behind and before it
+      #
+      #   work.layers? # => true
       def layers? = true
 
       # @return [Enumerable] the steps that there can be
+      #
+      #   work.order_kinds.to_a.size # => 62
       def order_kinds = Reckoning::MakingUp::Steps::Kinds
 
       # @return [Boolean] whether everything is cut, each width by its name
+      #
+      #   work.cut? # => false
       def cut?
         there = made.tally
         !reckoning.nil? && to_be_cut.tally.all? { |name, count| there.fetch(name, 0) >= count }
       end
 
       # @return [Array<String>] which curtains there are
+      #
+      #   work.hands # => ["left", "right"]
       def hands = reckoning ? reckoning.curtains.map(&:hand) : []
 
       # @return [Array<Reckoning::Check>]
+      #
+      #   work.checks.map(&:code) # => []
       def checks = reckoning ? reckoning.checks : []
 
       # @return [Array<Reckoning::Check>] those that speak at a station
+      #
+      #   work.checks_at("cloth").map(&:code) # => []
       def checks_at(station) = checks.select { |check| Reckoning::Checks.station_of(check) == station }
 
       # @param path [String] of a field
       # @return [Boolean] whether it can't be left empty; what leaving out a cloth means, its list says
+      #
+      #   work.needs?("support.projection") # => false
       def needs?(path)
         if path == "support.length"
           return Reckoning::Support.length_needed?(*[%w[opening kind], %w[ordered finished_width]].map { |at|
@@ -46,10 +64,14 @@ module EarnestFold
       end
 
       # @return [Reckoning::Cloth, nil]
+      #
+      #   work.face.id # => "plain"
       def face = reckoning&.treatment&.face
 
       # @param answers [Array<String>] the codes of the questions that have been answered
       # @return [Array<Reckoning::Remark>] what an experienced maker would say of it
+      #
+      #   work.judged.first.code # => "drill_behind"
       def judged(answers = [], **asked) =
         Reckoning::Judgement.of(reckoning.treatment, reckoning, answers, house: house, **asked)
 
@@ -57,6 +79,8 @@ module EarnestFold
       # @param job [Job] that it belongs to
       # @param more [Hash] what else is looked at there
       # @return [Array<Reckoning::Remark>] what an experienced maker would say there, also before it has its cloths
+      #
+      #   work.said_at("measure", in_hand).first.code # => "support_fitted"
       def said_at(station, job, **more)
         treatment = job.asked(self) or return []
 
@@ -74,6 +98,8 @@ module EarnestFold
 
       # @param job [Job, nil] nil where only its own steps are looked at
       # @return [Reckoning::JudgementCase] what the judgement looks at while it is made
+      #
+      #   work.looked_at(in_hand).reckoning.id # => "office"
       def looked_at(job) =
         Reckoning::JudgementCase.new(
           treatment: reckoning.treatment,
@@ -86,12 +112,18 @@ module EarnestFold
 
       # @param job [Job]
       # @return [Hanging] what hanging it takes
+      #
+      #   work.hanging(in_hand).hands # => ["left", "right"]
       def hanging(job) = Hanging.new(job, self)
 
       # @return [Array] what else lists, books, diary and papers ask for
+      #
+      #   work.asked_for.first.keys # => ["plain"]
       def asked_for = [Reckoning::Cutting::Demand.by_cloth([reckoning]), Reckoning::Sundries.of(reckoning)]
 
       # @return [Reckoning::Account::Billed] as it stands in the account
+      #
+      #   work.billed.title # => "office"
       def billed =
         Reckoning::Account::Billed.new(
           title: title,
@@ -103,9 +135,13 @@ module EarnestFold
         )
 
       # @return [String, nil] the cloth that it is made of
+      #
+      #   work.cloth_name # => ""
       def cloth_name = reckoning.treatment.face.name
 
       # @return [Boolean] whether its cloth must have relaxed before it is cut
+      #
+      #   work.cloth_relaxes? # => false
       def cloth_relaxes? =
         !!Reckoning::Judgement::Rules.fetch("cloth_relaxes").made.call(
           Reckoning::JudgementCase.new(

@@ -471,6 +471,8 @@ module Bench
     workroom = EarnestFold::Store.workroom
     EarnestFold::Store::DemoHouse.new(workroom).load(reset: true)
     furnish(workroom)
+    # What PostgreSQL sees to by itself in a house that grew day by day.
+    EarnestFold::Store.db.run("ANALYZE")
     jobs = workroom.jobs.list.first(OPEN).map { |line| workroom.jobs.find(line.id) }
     serve { |address| yield address, jobs }
   ensure

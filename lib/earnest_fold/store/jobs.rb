@@ -100,20 +100,12 @@ module EarnestFold
 
       # @param cloth_id [Integer]
       # @return [Array<Records::Job>] those at work (not in the archive) that use the cloth, the last changed first, at
-      #   most MOST_USING, in one question; of each only the work that uses it
+      #   most MOST_USING; of each only the work that uses it
       def using(cloth_id)
         Store.guard do
-          uses = Sequel.or(USES.to_h { |column| [column, cloth_id] })
-          windows = @workroom.rows(:treatments).where(uses).select(:window_id)
-          ids = @workroom
-            .rows(:jobs)
-            .where(archived: false, id: @workroom.rows(:windows).where(id: windows).select(:job_id))
-            .order(Sequel.desc(:updated_at), Sequel.desc(:id))
-            .limit(MOST_USING)
-            .select(:id)
-          records(
-            whole(ids).where(uses).order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel[:jobs][:id], *IN_ORDER).all
-          )
+          rows = Store.prepared(:jobs_using, workroom: @workroom.id, cloth: cloth_id) { last_using }
+          ids = rows.map { |row| row[:id] }
+          placed(whole(ids).where(uses(cloth_id)), ids)
         end
       end
 
@@ -122,9 +114,7 @@ module EarnestFold
       def all(ids)
         return [] if ids.empty?
 
-        Store.guard do
-          records(whole(ids).order(Sequel[:jobs][:id], *IN_ORDER).all).sort_by { |job| ids.index(job.id) }
-        end
+        Store.guard { placed(whole(ids), ids) }
       end
 
       # @param words [String]
@@ -257,6 +247,26 @@ module EarnestFold
 
       def having(word) =
         Sequel.|(*%i[jobs windows].map { |table| Sequel.like(Sequel[table][:words], "%#{word}%") })
+
+      def placed(rows, ids) =
+        records(rows.order(Sequel[:jobs][:id], *IN_ORDER).all).sort_by { |job| ids.index(job.id) }
+
+      def uses(cloth) = Sequel.or(USES.to_h { |column| [column, cloth] })
+
+      # From the work to its jobs: whoever begins at the jobs looks through all of them.
+      def last_using
+        jobs = Sequel[:jobs]
+        Store.db[:treatments]
+          .where(Sequel[:treatments][:workroom_id] => :$workroom)
+          .where(uses(:$cloth))
+          .join(:windows, workroom_id: Sequel[:treatments][:workroom_id], id: Sequel[:treatments][:window_id])
+          .join(:jobs, workroom_id: Sequel[:windows][:workroom_id], id: Sequel[:windows][:job_id])
+          .where(jobs[:archived] => false)
+          .group(jobs[:id], jobs[:updated_at])
+          .order(Sequel.desc(jobs[:updated_at]), Sequel.desc(jobs[:id]))
+          .limit(MOST_USING)
+          .select(jobs[:id])
+      end
 
       def whole(ids) = Jobs.joined(@workroom.rows(:jobs).where(Sequel[:jobs][:id] => ids))
 

@@ -18,7 +18,7 @@ module EarnestFold
       # @param entries [Array<Store::Bench::Entry>]
       def initialize(entries)
         @of = entries.group_by(&:step)
-        @ticks = entries.group_by { |entry| [entry.step, entry.curtain] }
+        @ticks = @of.transform_values { |said| said.group_by(&:curtain) }
       end
 
       # @param step [Reckoning::MakingUp::Step]
@@ -26,13 +26,22 @@ module EarnestFold
       # @return [Boolean]
       #
       #   Work::BenchLog.new([]).ticked?(steps.first, "") # => false
-      def ticked?(step, tick) = @ticks.fetch([step.code, tick], []).reverse.find { |one| tick?(one) }&.kind == "done"
+      def ticked?(step, tick)
+        said = @ticks.dig(step.code, tick)
+        !said.nil? && said.reverse.find { |one| tick?(one) }&.kind == "done"
+      end
+
+      # @param step [Reckoning::MakingUp::Step]
+      # @return [Boolean] whether anything was said of it
+      #
+      #   Work::BenchLog.new([]).begun?(steps.first) # => false
+      def begun?(step) = @of.key?(step.code)
 
       # @param step [Reckoning::MakingUp::Step]
       # @return [Boolean] whether all of it is done
       #
       #   Work::BenchLog.new([]).done?(steps.first) # => false
-      def done?(step) = step.ticks.all? { |tick| ticked?(step, tick) }
+      def done?(step) = begun?(step) && step.ticks.all? { |tick| ticked?(step, tick) }
 
       # @param step [Reckoning::MakingUp::Step]
       # @return [Array<Reading>] of all its curtains, the first first
@@ -92,7 +101,7 @@ module EarnestFold
       # @return [Store::Bench::Entry, nil] when it was seen to last
       #
       #   Work::BenchLog.new([]).seen_to("yardstick") # => nil
-      def seen_to(code) = @ticks.fetch(["#{Store::Bench::CAUTION}#{code}", ""], []).last
+      def seen_to(code) = @ticks.dig("#{Store::Bench::CAUTION}#{code}", "")&.last
 
       private
 

@@ -125,7 +125,7 @@ module EarnestFold
         end
 
         # @return [Row, nil] the cut that was touched, on one of the pieces here
-        def touched = rows(placed_here).find { |row| row.key == @screen.touched }
+        def touched = @screen.touched && (@touched ||= rows(placed_here).find { |row| row.key == @screen.touched })
 
         # @return [Work::ClothCutting::ShownPiece, nil] the piece that it lies on
         def touched_on = pieces.find { |shown| shown.placed.include?(touched.placed) }

@@ -29,7 +29,7 @@ module EarnestFold
         def zooms = ZOOMS
 
         # @return [Integer] how many times the drawings are enlarged; 0 for a piece in one row
-        def zoom = ZOOMS.find { |one| one.to_s == @asked["zoom"] } || 1
+        def zoom = @zoom ||= ZOOMS.find { |one| one.to_s == @asked["zoom"] } || 1
 
         # @return [Integer] which page of a cloth's pieces was asked for, from 1
         def pieces_page = @asked["pieces"].to_s.match?(/\A[1-9]\d?\z/) ? Integer(@asked["pieces"], 10) : 1

@@ -85,8 +85,11 @@ module EarnestFold
         def title(step) = Words.step(step)
 
         # @return [Array<String>] of a step that is begun: what of it is done, in words
-        def done_of(step) =
-          done?(step) ? [] : step.ticks.select { |tick| ticked?(step, tick) }.map { |tick| Words.tick(tick) }
+        def done_of(step)
+          return [] if done?(step) || !@log.begun?(step)
+
+          step.ticks.select { |tick| ticked?(step, tick) }.map { |tick| Words.tick(tick) }
+        end
 
         # @return [Array<Array(String, Object)>] each curtain with its main figure, where they differ
         def mains(step) =

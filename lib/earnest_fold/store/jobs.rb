@@ -103,9 +103,10 @@ module EarnestFold
       #   most MOST_USING; of each only the work that uses it
       def using(cloth_id)
         Store.guard do
-          rows = Store.prepared(:jobs_using, workroom: @workroom.id, cloth: cloth_id) { last_using }
-          ids = rows.map { |row| row[:id] }
-          placed(whole(ids).where(uses(cloth_id)), ids)
+          found = Store.prepared(:jobs_using, workroom: @workroom.id, cloth: cloth_id) { last_using }
+          works = "{#{found.map { |row| row[:works] }.join(",")}}"
+          rows = Store.prepared(:whole_of_works, workroom: @workroom.id, works: works) { whole_of_works }
+          placed(rows, found.map { |row| row[:id] })
         end
       end
 
@@ -114,7 +115,7 @@ module EarnestFold
       def all(ids)
         return [] if ids.empty?
 
-        Store.guard { placed(whole(ids), ids) }
+        Store.guard { placed(whole(ids).order(Sequel[:jobs][:id], *IN_ORDER).all, ids) }
       end
 
       # @param words [String]
@@ -248,8 +249,14 @@ module EarnestFold
       def having(word) =
         Sequel.|(*%i[jobs windows].map { |table| Sequel.like(Sequel[table][:words], "%#{word}%") })
 
-      def placed(rows, ids) =
-        records(rows.order(Sequel[:jobs][:id], *IN_ORDER).all).sort_by { |job| ids.index(job.id) }
+      def placed(rows, ids) = records(rows).sort_by { |job| ids.index(job.id) }
+
+      # Of each job only those works.
+      def whole_of_works =
+        Jobs.joined(Store.db[:jobs].where(Sequel[:jobs][:workroom_id] => :$workroom))
+          .where(Sequel[:treatments][:workroom_id] => :$workroom)
+          .where(Sequel.lit("treatments.id = ANY(?::int[])", :$works))
+          .order(Sequel[:jobs][:id], *IN_ORDER)
 
       def uses(cloth) = Sequel.or(USES.to_h { |column| [column, cloth] })
 
@@ -265,7 +272,7 @@ module EarnestFold
           .group(jobs[:id], jobs[:updated_at])
           .order(Sequel.desc(jobs[:updated_at]), Sequel.desc(jobs[:id]))
           .limit(MOST_USING)
-          .select(jobs[:id])
+          .select(jobs[:id], Sequel.lit("string_agg(treatments.id::text, ',')").as(:works))
       end
 
       def whole(ids) = Jobs.joined(@workroom.rows(:jobs).where(Sequel[:jobs][:id] => ids))

@@ -60,6 +60,21 @@ module EarnestFold
           records([@workroom.rows(:pieces).select(*COLUMNS).first(id: id) || raise(Missing, "no piece #{id}")]).first
         end
 
+      # @return [Array(Records::Piece, Array<Records::Piece>)] the piece, and the others of the same cloth that aren't
+      #   used up
+      # @raise [Missing]
+      def with_others(id)
+        Store.guard do
+          rows =
+            Store.prepared(:pieces_of_same_cloth, workroom: @workroom.id, piece: id) do
+              own = Store.db[:pieces].where(workroom_id: :$workroom, id: :$piece).select(:cloth_id)
+              pieces.where(cloth_id: own)
+            end
+          own, others = records(rows.reject { |row| row[:used_up] }, ->(_row) {}).partition { |one| one.id == id }
+          [own.first || find(id), others]
+        end
+      end
+
       # @param spec [Hash] as {Reckoning::Cutting::ShelfPiece} reads it
       # @return [Integer] its id
       # @raise [Taken] where another piece is called so
@@ -141,14 +156,16 @@ module EarnestFold
       # @return [Array<Records::Happening>] the last first
       def history(id)
         Store.guard do
-          @workroom
-            .rows(:piece_events)
-            .where(piece_id: id)
-            .order(Sequel.desc(:id))
-            .limit(MOST_EVENTS)
-            .map do |row|
-              Records::Happening.new(kind: row[:kind], data: Records.plain(row[:data]), by: row[:by], at: row[:at])
+          rows =
+            Store.prepared(:piece_events, workroom: @workroom.id, piece: id) do
+              Store.db[:piece_events]
+                .where(workroom_id: :$workroom, piece_id: :$piece)
+                .order(Sequel.desc(:id))
+                .limit(MOST_EVENTS)
             end
+          rows.map do |row|
+            Records::Happening.new(kind: row[:kind], data: Records.plain(row[:data]), by: row[:by], at: row[:at])
+          end
         end
       end
 

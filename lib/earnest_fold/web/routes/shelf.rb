@@ -70,7 +70,10 @@ module EarnestFold
           new_one(form, status: 422)
         end
 
-        def show(id) = one(workroom.shelf.find(number(id)))
+        def show(id)
+          record, others = workroom.shelf.with_others(number(id))
+          one(record, others: others)
+        end
 
         def measure(id)
           merged do
@@ -136,10 +139,9 @@ module EarnestFold
           page(:piece, shown, status: status)
         end
 
-        def one(record, form: form_of(record, nil), status: 200, **more)
+        def one(record, form: form_of(record, nil), others: others_than(record), status: 200, **more)
           cloths = workroom.cloths.all
           cloth = cloths.find { |one| one.id == record.cloth_id }
-          others = workroom.shelf.all(cloths: [record.cloth_id]).reject { |one| one.id == record.id }
           shown = Screens::Piece.new(
             record,
             form,
@@ -154,6 +156,8 @@ module EarnestFold
           )
           page(:piece, shown, status: status)
         end
+
+        def others_than(record) = workroom.shelf.all(cloths: [record.cloth_id]).reject { |one| one.id == record.id }
 
         # @return [Array<Work::Job>] the jobs that use the cloth, where the piece differs from it
         def concerned(record, cloth, cloths)

@@ -30,8 +30,15 @@ class AccountStationTest < WebTest
 
   def test_the_clocks_stand_beside_what_was_planned_and_can_be_charged
     pair = chapel.treatments.first
+    get account
+    refute_match(/by the clock/, text)
+    assert_even_rows
+    workroom.bench.say(pair.id, "mark_lines", "left", "corrected", value: "0")
+    get account
+    assert_even_rows
     workroom.bench.say(pair.id, "mark_lines", "left", "corrected", value: "12")
     get account
+    assert_even_rows
     assert_match(/Draw the lines 28 min 12 min/, text)
     pay("school" => "by_clock")
     get account
@@ -189,6 +196,13 @@ class AccountStationTest < WebTest
   end
 
   private
+
+  # Every row of a table has a place for each figure that its head speaks of.
+  def assert_even_rows
+    Nokogiri::HTML5(last_response.body).css("table.figures:has(thead)").each do |table|
+      assert_equal 1, table.css("tr").map { |row| row.css("th, td").size }.uniq.size, table.to_html
+    end
+  end
 
   def chapel = job("Ferry chapel")
 

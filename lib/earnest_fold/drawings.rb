@@ -7,6 +7,8 @@ module EarnestFold
     # @param heading [Reckoning::Heading]
     # @return [Class] the drawing by which it is shown
     # @raise [KeyError] for one that nobody draws
+    #
+    #   Drawings.of_heading(treatment.heading).name # => "EarnestFold::Drawings::Gathers"
     def self.of_heading(heading) = {heading_marks: HeadingMarks, gathers: Gathers}.fetch(heading.drawn_as)
   end
 end

@@ -218,6 +218,8 @@ module EarnestFold
     end
 
     # @api private
+    #
+    #   Words.term(Length.cm(3), Units::CM, ->(figure) { Words.figure(figure, Units::CM) }) # => "3.0"
     def term(token, unit, write)
       return sign(token) if token.is_a?(String)
 
@@ -312,6 +314,8 @@ module EarnestFold
 
     # @param problem [Reckoning::Problem]
     # @return [String] what is still wanted, or what stands in the way
+    #
+    #   Words.missing(Problem.new(at: "/support/length", code: :missing, data: {}), Units::CM).size # => 25
     def missing(problem, unit)
       return say("missing.faulty") if problem.code == :faulty
 
@@ -487,6 +491,8 @@ module EarnestFold
     private_constant :ROUNDED
 
     # @api private
+    #
+    #   Words.sign("×") # => "×"
     def sign(token) = ROUNDED.key?(token) ? TEXTS.fetch(ROUNDED[token]) : token
 
     def value_in(value, unit)

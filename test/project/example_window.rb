@@ -154,6 +154,13 @@ module ExampleWindow
     sets: [], tapes: [], state: nil
   )
 
+  # A sheet to draw on; what is drawn on one; how large a drawing is.
+  def sheet = EarnestFold::Drawings::Svg.new(9, 9, says: "")
+
+  def drawn(sheet) = sheet.to_s[%r{<svg[^>]*>(.*)</svg>}, 1].tr('"', "'")
+
+  def size(drawing) = drawing.to_s[/viewBox="0 0 ([^"]+)"/, 1]
+
   def reckoning = treatment.reckon
 
   def curtain = reckoning.curtains.first

@@ -61,6 +61,8 @@ module EarnestFold
       # @param text [String]
       # @return [Object] plain values; decimals exact
       # @raise [Reckoning::Invalid] for what is no JSON
+      #
+      #   Documents::JobFormat.parse('{"unit": "cm"}') # => {"unit"=>"cm"}
       def parse(text)
         raise JSON::ParserError, "too large" if text.bytesize > LARGEST
 

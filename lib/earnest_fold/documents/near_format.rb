@@ -12,6 +12,8 @@ module EarnestFold
       end
 
       # @return [Hash]
+      #
+      #   Documents::NearFormat.new(job.reckon).to_h.keys # => ["format", "version", "step", "treatments"]
       def to_h = {
         "format" => "earnest-fold/near",
         "version" => 1,

@@ -13,6 +13,8 @@ module EarnestFold
       end
 
       # @return [Hash]
+      #
+      #   Documents::ReckoningFormat.new(job.reckon).to_h["version"] # => 1
       def to_h
         {"format" => "earnest-fold/reckoning", "version" => 1,
          "treatments" => @reckoning.treatments.to_h { |made| [made.id, treatment(made)] },

@@ -37,6 +37,8 @@ module EarnestFold
       end
 
       # @return [Hash] of a job, by name
+      #
+      #   Documents::Schema.properties.keys.first # => "format"
       def properties
         head = K.record_schema(JobFormat::HEAD)["properties"]
         head.merge(
@@ -49,6 +51,8 @@ module EarnestFold
       end
 
       # @return [Hash] a JSON Schema object
+      #
+      #   Documents::Schema.window.keys # => ["type", "properties", "required"]
       def window
         record = K.record_schema(JobFormat::WINDOW)
         record.merge(

@@ -11,6 +11,8 @@ module EarnestFold
 
       # @param files [Hash{String => String}] bytes by name
       # @return [String] the file
+      #
+      #   Documents::Tar.pack({"a.txt" => "one"}).bytesize # => 2048
       def pack(files)
         made = StringIO.new("".b)
         Gem::Package::TarWriter.new(made) do |tar|

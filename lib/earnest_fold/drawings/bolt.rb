@@ -25,6 +25,9 @@ module EarnestFold
 
       # @param made [Reckoning::ClothReckoning]
       # @return [Bolt] its cuts on one endless piece, as far as it is to be ordered
+      #
+      #   made = ClothReckoning.of(cloth, [reckoning])
+      #   size(Drawings::Bolt.endless(made, Units::CM, colour: "#c8b79a")) # => "900 208.8"
       def self.endless(made, unit, colour:, marks: PLAIN, paper: false, zoom: 1)
         piece = R::Piece.new(
           id: made.cloth.id,

@@ -18,6 +18,8 @@ module EarnestFold
       # @param curtain [Reckoning::Curtain]
       # @param lining [Boolean] lay the lining over it
       # @return [FlatCurtain]
+      #
+      #   size(Drawings::FlatCurtain.of(reckoning, curtain, Units::CM, colour: "#c8b79a")) # => "700 372"
       def self.of(reckoning, curtain, unit, colour:, lining: false) =
         new(FlatFigures.of(reckoning, curtain, lining: lining), unit, colour)
 

@@ -13,6 +13,8 @@ module EarnestFold
 
       # @param step [Reckoning::MakingUp::Step]
       # @return [Boolean] whether the step folds anything at press lines
+      #
+      #   steps.map { |step| Drawings::FoldSection.draws?(step) }.count(true) # => 3
       def self.draws?(step) = step.deed?(:fold) && !lines(step).empty?
 
       # @param step [Reckoning::MakingUp::Step]

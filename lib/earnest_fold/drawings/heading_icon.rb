@@ -13,6 +13,8 @@ module EarnestFold
       # @param heading [Reckoning::Heading]
       # @param support [Reckoning::Support]
       # @return [HeadingIcon, nil] nil where its example can't be laid out
+      #
+      #   size(Drawings::HeadingIcon.of(treatment.heading, treatment.support)) # => "96 46"
       def self.of(heading, support)
         span = R::HeadingTask.standing(STRETCH, STRETCH).span
         task = R::HeadingTask.standing(STRETCH, heading.needed(span))

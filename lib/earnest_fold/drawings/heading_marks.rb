@@ -12,6 +12,8 @@ module EarnestFold
 
       # @param unit [Reckoning::Unit]
       # @return [Integer] so far apart two distances can be read on a phone too; a fraction takes more
+      #
+      #   Drawings::HeadingMarks.apart(Units::CM) # => 52
       def self.apart(unit) = unit.inches? ? APART_IN_INCHES : APART
 
       # @param heading [Reckoning::Heading]

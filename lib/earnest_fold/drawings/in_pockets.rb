@@ -13,6 +13,8 @@ module EarnestFold
 
       # @param step [Reckoning::MakingUp::Step]
       # @return [Boolean] whether it says pockets
+      #
+      #   steps.map { |step| Drawings::InPockets.draws?(step) }.count(true) # => 0
       def self.draws?(step) = !hooks(step).empty?
 
       # @param step [Reckoning::MakingUp::Step]

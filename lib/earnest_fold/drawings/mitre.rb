@@ -11,6 +11,8 @@ module EarnestFold
 
       # @param step [Reckoning::MakingUp::Step]
       # @return [Boolean] whether it mitres a corner
+      #
+      #   steps.map { |step| Drawings::Mitre.draws?(step) }.count(true) # => 0
       def self.draws?(step) = step.figures.key?(:side_fold) && step.figures.key?(:hem_depth)
 
       # @param step [Reckoning::MakingUp::Step]

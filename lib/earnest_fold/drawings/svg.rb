@@ -34,25 +34,37 @@ module EarnestFold
 
       # What has no extent is drawn as nothing.
       # @param attributes [Hash] of the element
+      #
+      #   drawn(sheet.rect(1, 2, 3, 4)) # => "<rect x='1' y='2' width='3' height='4'/>"
       def rect(x, y, width, height, **attributes) =
         element("rect", {x: x, y: y, width: [width, 0].max, height: [height, 0].max}, attributes)
 
       # @param attributes [Hash] of the element
+      #
+      #   drawn(sheet.line(1, 2, 3.25, 4)) # => "<line x1='1' y1='2' x2='3.3' y2='4'/>"
       def line(x1, y1, x2, y2, **attributes) = element("line", {x1: x1, y1: y1, x2: x2, y2: y2}, attributes)
 
       # @param parts [Array<String, Numeric>] commands and numbers
       # @param attributes [Hash] of the element
+      #
+      #   drawn(sheet.path(["M", 1, 2.04, "V", 3])) # => "<path d='M 1 2 V 3'/>"
       def path(parts, **attributes) = element("path", {d: commands(parts)}, attributes)
 
       # @param parts [Array<Numeric, String>] letters and figures of a path
       # @return [String] to stand among the parts of another: what is drawn many times is written once
+      #
+      #   sheet.commands(["M", 1, 2.04, "V", 3]) # => "M 1 2 V 3"
       def commands(parts) = parts.map { |part| part.is_a?(String) ? part : number(part) }.join(" ")
 
       # @param attributes [Hash] of the element
+      #
+      #   drawn(sheet.circle(1, 2, 3, fill: "none")) # => "<circle cx='1' cy='2' r='3' fill='none'/>"
       def circle(cx, cy, radius, **attributes) = element("circle", {cx: cx, cy: cy, r: radius}, attributes)
 
       # @param words [String] escaped here; a fraction is set smaller
       # @param attributes [Hash] of the element
+      #
+      #   drawn(sheet.text(1, 2, "a & b")) # => "<text x='1' y='2'>a &amp; b</text>"
       def text(x, y, words, **attributes)
         fitted = escape(words)
         fitted.gsub!(FRACTION, '<tspan class="fraction">\0</tspan>') if fitted.include?("/")
@@ -62,6 +74,8 @@ module EarnestFold
       end
 
       # Draws what the block draws inside a group.
+      #
+      #   drawn(sheet.group(class: "aside") { }) # => "<g class='aside'></g>"
       def group(**attributes)
         opened("g", attributes)
         yield
@@ -72,6 +86,8 @@ module EarnestFold
       # What touching leads somewhere; nothing but what the block draws where it leads nowhere.
       # @param href [String, nil]
       # @param says [String, nil] for those who can't see it, where no words stand in it
+      #
+      #   drawn(sheet.link("/shelf/1", says: "R1") { }) # => "<a href='/shelf/1' aria-label='R1'></a>"
       def link(href, says:)
         return yield unless href
 
@@ -82,6 +98,8 @@ module EarnestFold
       end
 
       # What the group or link that it stands in is called, shown where a pointer rests.
+      #
+      #   drawn(sheet.title("a cut")) # => "<title>a cut</title>"
       def title(words)
         @drawn << "<title>" << escape(words) << "</title>"
         self

@@ -99,10 +99,15 @@ module EarnestFold
       # @return [String] what the field shows: what is kept, else what a choice left alone comes to
       #
       #   Work::SpecFields.shown("overlap", {"overlap" => "4 in"}, Units::CM) # => "10.2"
-      def shown(path, spec, unit)
-        field = field(path, spec)
-        value = stored(path, spec)
-        value = field.default if value.nil? && field.kind.words && !field.required?
+      def shown(path, spec, unit) = worded(field(path, spec), stored(path, spec), unit)
+
+      # @param field [Reckoning::Field]
+      # @param stored [Object] as {stored} gives it
+      # @return [String] the same, where both are known
+      #
+      #   Work::SpecFields.worded(Work::SpecFields.field("overlap", {}), "8 cm", Units::CM) # => "8"
+      def worded(field, stored, unit)
+        value = (stored.nil? && field.kind.words && !field.required?) ? field.default : stored
         field.kind.show(value, unit)
       end
 

@@ -15,14 +15,8 @@ module EarnestFold
         counts = targets.map do |target|
           sideways?(lining) ? 1r : rule.least_for(lining.accepted(target), treatment.making.step)
         end
-        shares =
-          curtains
-            .zip(counts)
-            .map do |curtain, count|
-              WidthsToCut::Share.new(hand: curtain.hand, leads: curtain.leads, count: count, across: false)
-            end
         new(lining: lining, drop_cut: drop_cut(lining, drop), rule: rule, targets: targets, counts: counts,
-          shares: shares)
+          shares: WidthsToCut.shares(curtains, counts))
       end
 
       # @param treatment [Treatment] one that is lined
@@ -102,27 +96,14 @@ module EarnestFold
         rule = Widths.new(cloth: cloth, seam: Length::ZERO, side: Length::ZERO)
         targets = curtains.map(&:flat_width)
         counts = targets.map { |target| rule.least_for(target, treatment.making.step) }
-        shares =
-          curtains
-            .zip(counts)
-            .map do |curtain, count|
-              WidthsToCut::Share.new(hand: curtain.hand, leads: curtain.leads, count: count, across: false)
-            end
-        new(
-          cloth: cloth,
-          rule: rule,
-          targets: targets,
-          counts: counts,
-          shares: shares,
-          drop_cut: DropCut.new(
-            cloth: cloth,
-            finished: drop,
-            top: Length::ZERO,
-            hem: Length::ZERO,
-            squaring: Length::ZERO,
-            sideways: false
-          )
-        )
+        new(cloth: cloth, drop_cut: drop_cut(cloth, drop), rule: rule, targets: targets, counts: counts,
+          shares: WidthsToCut.shares(curtains, counts))
+      end
+
+      # @api private
+      def self.drop_cut(cloth, drop)
+        nothing = Length::ZERO
+        DropCut.new(cloth: cloth, finished: drop, top: nothing, hem: nothing, squaring: nothing, sideways: false)
       end
 
       # @return [Array<WidthCut>] its widths

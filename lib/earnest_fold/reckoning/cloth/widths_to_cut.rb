@@ -12,6 +12,16 @@ module EarnestFold
       Share = Value.define(:hand, :leads, :count, :across)
       Half = Struct.new(:hand, :leads, :number, :phase)
 
+      # @param curtains [Array<Curtain>]
+      # @param counts [Array<Rational>] of each
+      # @return [Array<Share>] of what runs alike in all of them
+      #
+      #   WidthsToCut.shares(reckoning.curtains, [2r, 5/2r]).map(&:count) # => [(2/1), (5/2)]
+      def self.shares(curtains, counts) =
+        curtains.zip(counts).map do |curtain, count|
+          Share.new(hand: curtain.hand, leads: curtain.leads, count: count, across: false)
+        end
+
       # @param cloth [Cloth]
       # @param shifts [Boolean] whether each next width stands half a repeat lower
       # @param shares [Array<Share>]

@@ -76,7 +76,7 @@ module EarnestFold
         # Nothing departs from a rule here, and what a field is taken as stands beside it in the sentence.
         def mark_at(_path) = nil
 
-        def hint(_path, _kind) = nil
+        def hint(_kind, _stored, _now) = nil
 
         def taken_beside(_declared) = nil
 

@@ -195,13 +195,13 @@ module EarnestFold
         def stands?(path) = @touched && !@touched.include?(path) && !stops.key?(path)
 
         def made_field(path, options = nil)
-          declared = Work::SpecFields.field(path, spec)
-          problem, now = form&.problems&.[](path), Work::SpecFields.shown(path, spec, unit)
+          declared, stored = Work::SpecFields.field(path, spec), Work::SpecFields.stored(path, spec)
+          problem, now = form&.problems&.[](path), Work::SpecFields.worded(declared, stored, unit)
           Field.of(
             path: path,
             label: Words.field_label(path),
             options: options || Field.options(declared),
-            hint: hint(path, declared.kind),
+            hint: hint(declared.kind, stored, now),
             rule: mark_at(path),
             text: typed_at(path) || now,
             now: now,
@@ -236,13 +236,10 @@ module EarnestFold
         end
 
         # A length typed in another unit than the one shown says how it was typed.
-        def hint(path, kind)
-          return unless kind.is_a?(R::FieldKinds::LengthKind)
+        def hint(kind, stored, now)
+          return unless stored && kind.is_a?(R::FieldKinds::LengthKind)
 
-          stored = Work::SpecFields.stored(path, spec) or return
-          unless kind.show(stored, unit) == stored.delete_suffix(" #{unit.name}")
-            Words.say("fields.typed_as", typed: stored)
-          end
+          Words.say("fields.typed_as", typed: stored) unless now == stored.delete_suffix(" #{unit.name}")
         end
       end
     end

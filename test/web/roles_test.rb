@@ -225,6 +225,7 @@ class RolesTest < WebTest
     made = office
     path.gsub(":id", made.id.to_s).gsub(":treatment", made.treatments.first.id.to_s)
       .gsub(":cloth", made.treatments.first.spec["face"]).gsub(":piece", workroom.shelf.all.first.id.to_s)
-      .gsub(":person", @lark.to_s).gsub(":customer", @nell.to_s).gsub(":station", "measure").gsub(/:\w+/, "1")
+      .gsub(":person", @lark.to_s).gsub(":customer", @nell.to_s)
+      .gsub(/:(station|filled)\b/, "measure").gsub(/:\w+/, "1")
   end
 end

@@ -9,9 +9,9 @@ module EarnestFold
     class Handler
       extend Forwardable
 
-      # One of its routes: the verb, the address, the method that answers, what that is given first, who may, and
-      # whether they are asked for their password before.
-      Route = Reckoning::Value.define(:verb, :path, :action, :given, :to, :sure)
+      # One of its routes: the verb, the address, the method that answers, what that is given first, who may, whether
+      # they are asked for their password before, and what else has to be so ({App}'s conditions).
+      Route = Reckoning::Value.define(:verb, :path, :action, :given, :to, :sure, :where)
 
       SEE_OTHER = 303
       # The job and the work of an address.
@@ -29,12 +29,13 @@ module EarnestFold
         # @param action [Symbol] the method, which takes the parts of the address in their order
         # @param given [Array] what it takes before them
         # @param to [Access] who may
-        def get(path, action, *given, to: access) =
-          routes << Route.new(verb: :get, path: path, action: action, given: given, to: to, sure: false)
+        # @param where [Hash] conditions; where one isn't met it is another's route
+        def get(path, action, *given, to: access, **where) =
+          routes << Route.new(verb: :get, path: path, action: action, given: given, to: to, sure: false, where: where)
 
         # @param sure [Boolean] whether they are asked for their password before
-        def post(path, action, *given, to: access, sure: false) =
-          routes << Route.new(verb: :post, path: path, action: action, given: given, to: to, sure: sure)
+        def post(path, action, *given, to: access, sure: false, **where) =
+          routes << Route.new(verb: :post, path: path, action: action, given: given, to: to, sure: sure, where: where)
 
         # @return [Access] an owner's and a maker's, where it isn't said
         def access = @access || Access::MAKERS
@@ -43,7 +44,7 @@ module EarnestFold
         def mount(app)
           handler = self
           routes.each do |route|
-            app.public_send(route.verb, route.path) do |*parts|
+            app.public_send(route.verb, route.path, **route.where) do |*parts|
               handler.new(self).admitted(route).public_send(route.action, *route.given, *parts)
             end
           end

@@ -14,8 +14,8 @@ module EarnestFold
         post Paths.work(*WORK, "answer"), :answer
         get Paths.work(*WORK, "compare"), :compare
         get Paths.work(*WORK, "near"), :near
-        get Paths.station(*WORK, ":station"), :show
-        post Paths.station(*WORK, ":station"), :save
+        get Paths.station(*WORK, ":filled"), :show, filled: true
+        post Paths.station(*WORK, ":filled"), :save, filled: true
 
         def changes(id, treatment)
           job = sheet(id)
@@ -35,14 +35,12 @@ module EarnestFold
         end
 
         def show(id, treatment, station)
-          pass unless Work::Stations.names.include?(station)
           job = sheet(id)
           entry = job.work(number(treatment))
           page(:desk, looked_at(Screens::StationScreens.of(station, entry), job, entry))
         end
 
         def save(id, treatment, station)
-          pass unless Work::Stations.filled.include?(station)
           merged do
             job = desk_sheet(id)
             entry = job.work(number(treatment))

@@ -93,7 +93,13 @@ module EarnestFold
         halt failure(403) unless request.safe? || by_key? || Tokens.accept?(env)
       end
 
+      # Which pages of a work a route is for: those at which fields are filled in, or any.
+      set(:filled) { |_| condition { Work::Stations.filled.include?(params["filled"]) } }
+      set(:known_station) { |_| condition { Work::Stations.names.include?(params["station"]) } }
+
       HANDLERS = [
+        # First, as most of what is asked and sent is a station's.
+        Routes::Stations,
         Routes::Outside,
         Routes::SigningIn,
         Routes::People,
@@ -124,7 +130,7 @@ module EarnestFold
         Routes::Cloths,
         Routes::Tapes,
         # Last: any other page of a work is one of its stations.
-        Routes::Stations
+        Routes::OtherStations
       ].freeze
       HANDLERS.each { |handler| handler.mount(self) }
 

@@ -6,7 +6,7 @@ require "web_test_helper"
 # length more than was typed and is shown.
 class ReadOnceTest < WebTest
   READ = {
-    /LengthReader>?#read\z/ => :lengths, /TreatmentReader#read\z/ => :treatments, /Jobs#find\z/ => :jobs,
+    /LengthReader>?#read\z/ => :lengths, /TreatmentReader#read\z/ => :treatments, /Jobs#record_of\z/ => :jobs,
     /Judgement>?#of\z/ => :judged
   }.freeze
 

@@ -7,6 +7,7 @@ require "securerandom"
 require "socket"
 require_relative "authority"
 require_relative "beside"
+require_relative "free_port"
 require_relative "local_postgres"
 
 ROOT = File.expand_path("..", __dir__)
@@ -96,7 +97,7 @@ def stand_ins(number)
     ["printer", "PRINTER_URL", "tcp", "printed", {}]].filter_map do |name, address, scheme, folder, more|
     next unless ENV[address].to_s.empty?
 
-    folder, port = File.join(ROOT, "var", folder), free_port
+    folder, port = File.join(ROOT, "var", folder), FreePort.find
     ENV[address] = "#{scheme}://127.0.0.1:#{port}?#{URI.encode_www_form(more.merge("stand_in" => folder))}"
     script = File.join(ROOT, "support", "#{name}_stand_in.rb")
     Beside.new(back, RbConfig.ruby, script, folder, port.to_s, "leashed", log: File.join(ROOT, "var", "#{name}.log"))
@@ -107,7 +108,7 @@ end
 def supplier_stand_in
   return unless ENV["SUPPLIER_URL"].to_s.empty?
 
-  port, script = free_port, File.join(ROOT, "support", "supplier_stand_in.rb")
+  port, script = FreePort.find, File.join(ROOT, "support", "supplier_stand_in.rb")
   ENV["SUPPLIER_URL"] = "http://127.0.0.1:#{port}/?stand_in=yes"
   Beside.new({}, RbConfig.ruby, script, port.to_s, "leashed", log: File.join(ROOT, "var", "supplier.log"))
     .start { |words| warn_at(words) }
@@ -119,15 +120,13 @@ def meter_stand_in(number)
   owner = workroom.people.all.find { |person| person.role == EarnestFold::Store::People::OWNER } or return
   meters, name = workroom.meters, EarnestFold::Words.say("meter.stand_in")
   meters.of(owner.id).select { |meter| meter.name == name }.each { |meter| meters.away(owner.id, meter.id) }
-  key, port = meters.connect(owner.id, name), free_port
+  key, port = meters.connect(owner.id, name), FreePort.find
   script, to = File.join(ROOT, "support", "meter_stand_in.rb"), "http://127.0.0.1:#{number}/readings"
   puts "A distance meter to try, #{owner.name}'s: http://127.0.0.1:#{port}/"
   log = File.join(ROOT, "var", "meter.log")
   Beside.new({"METER_KEY" => key}, RbConfig.ruby, script, to, port.to_s, "leashed", log: log)
     .start { |words| warn_at(words) }
 end
-
-def free_port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
 
 # What is written here is this user's alone; the folder itself can be passed through, to where the database's own user
 # keeps its data.

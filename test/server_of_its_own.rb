@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 require "net/http"
-require "socket"
 require "timeout"
+require_relative "../support/free_port"
 
 # The application in a process of its own, with somebody signed in: to be killed, and started again.
 class ServerOfItsOwn
@@ -31,7 +31,7 @@ class ServerOfItsOwn
   # @param database [String] its address
   def initialize(secret, database = ENV.fetch("DATABASE_URL"))
     @secret, @database = secret, database
-    @port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
+    @port = FreePort.find
   end
 
   # @return [String] its address

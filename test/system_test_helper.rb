@@ -22,7 +22,7 @@ class SystemTest < EarnestFoldTest
   S = EarnestFold::Store
   # Who signs in by hand has a test of their own.
   APP = ->(env) { EarnestFold::Web::App.call(env.merge(SignedIn::KEY => SignedIn.owner)) }
-  Capybara.app = APP
+  Browser.opens(APP)
 
   def setup
     [:papers, :paper_numbers, :jobs, :customers, :cloths].each { |table| workroom.rows(table).delete }

@@ -6,6 +6,7 @@ require "puma/log_writer"
 require "socket"
 require "tmpdir"
 require "uri"
+require_relative "../../support/free_port"
 
 # What a real thing outside can be held to: bin/test outside URL asks the one at that address (https:// or http:// a
 # supplier, smtp:// or smtps:// the post, tcp:// a label printer); without one the stand-in is asked. What costs
@@ -26,12 +27,10 @@ class OutsideTest < EarnestFoldTest
 
   def really = (ENV["OUTSIDE_URL"].to_s.empty? || ENV["OUTSIDE_REALLY"] == "yes") || skip("OUTSIDE_REALLY=yes tries it")
 
-  def free_port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
-
   # A stand-in that answers over the line.
   def served(app)
     quiet = {log_writer: Puma::LogWriter.null, min_threads: 1, max_threads: 2}
-    port, server = free_port, Puma::Server.new(app, nil, **quiet)
+    port, server = FreePort.find, Puma::Server.new(app, nil, **quiet)
     server.add_tcp_listener("127.0.0.1", port)
     server.run
     yield "http://127.0.0.1:#{port}/"

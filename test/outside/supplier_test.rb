@@ -59,7 +59,7 @@ class SupplierTest < OutsideTest
   end
 
   def test_nobody_there_is_unreached
-    assert_raises(A::Supplier::Unreached) { A::Supplier.new("http://127.0.0.1:#{free_port}/").catalogue }
+    assert_raises(A::Supplier::Unreached) { A::Supplier.new("http://127.0.0.1:#{FreePort.find}/").catalogue }
   end
 
   def test_a_silent_one_is_waited_for_only_so_long

@@ -5,6 +5,7 @@ require "open3"
 require "socket"
 require "timeout"
 require "net/http"
+require_relative "../../support/free_port"
 
 # The start command: its faults, each in one clear line, and that it stops what it started.
 class StartTest < EarnestFoldTest
@@ -95,5 +96,5 @@ class StartTest < EarnestFoldTest
   def start(environment, *arguments) =
     Open3.capture2e({"RACK_ENV" => "production"}.merge(environment), *command, *arguments)
 
-  def free_port = TCPServer.new("127.0.0.1", 0).then { |server| server.addr[1].to_s.tap { server.close } }
+  def free_port = FreePort.find.to_s
 end

@@ -2,8 +2,8 @@
 
 require "store_test_helper"
 require "minitest/mock"
-require "socket"
 require "tmpdir"
+require_relative "../../support/free_port"
 require File.expand_path("../../support/post_stand_in", __dir__)
 
 # Letters go by the queue to whoever takes them: here the stand-in, with all its habits.
@@ -13,7 +13,7 @@ class PostTest < StoreTest
   def setup
     super
     @folder = Dir.mktmpdir("outbox")
-    @port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
+    @port = FreePort.find
     @stand_in = PostStandIn.new(@folder, @port)
     @stand_in.start
     @job = workroom.jobs.create(title: "Sail loft", unit: "cm")

@@ -3,6 +3,7 @@
 require "store_test_helper"
 require "minitest/mock"
 require "tmpdir"
+require_relative "../../support/free_port"
 require File.expand_path("../../support/printer_stand_in", __dir__)
 
 # Labels go by the queue to the label printer: here its stand-in, which is out of paper now and then.
@@ -62,7 +63,7 @@ class PrintsTest < StoreTest
   private
 
   def printer(out:)
-    port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
+    port = FreePort.find
     @stand_in = PrinterStandIn.new(@folder, port, out: out).start
     @printer = A::LabelPrinter.new("tcp://127.0.0.1:#{port}")
   end

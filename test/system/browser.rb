@@ -3,6 +3,7 @@
 require "capybara"
 require "selenium-webdriver"
 require "tmpdir"
+require_relative "../../support/free_port"
 
 # Headless Chromium as the browser tests and the pictures use it: nothing looked up, nothing downloaded.
 module Browser
@@ -32,6 +33,14 @@ module Browser
       service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
       Driver.new(app, browser: :chrome, options: options, service: service)
     end
+  end
+
+  PORTS = {}.compare_by_identity
+
+  # What the browser opens from now on: each application at a port of its own.
+  # @param app [#call]
+  def opens(app)
+    Capybara.app, Capybara.server_port = app, PORTS[app] ||= FreePort.find
   end
 
   # @param session [Capybara::Session]

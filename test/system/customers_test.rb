@@ -32,7 +32,7 @@ class CustomersInTheBrowserTest < SystemTest
   # As whoever has the link: signed in nowhere.
   def answered_elsewhere(link)
     Capybara.using_session(:customer) do
-      Capybara.app = NOBODY
+      Browser.opens(NOBODY)
       visit URI(link).request_uri
       assert_no_link "Jobs"
       click_on "Accept"
@@ -43,7 +43,7 @@ class CustomersInTheBrowserTest < SystemTest
       assert_no_button "Decline"
     end
   ensure
-    Capybara.app = APP
+    Browser.opens(APP)
   end
 
   NOBODY = ->(env) { EarnestFold::Web::App.call(env.merge(SignedIn::KEY => nil)) }

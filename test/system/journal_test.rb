@@ -18,7 +18,7 @@ class JournalTest < SystemTest
 
   def setup
     super
-    Capybara.app = Line.new(SystemTest::APP)
+    Browser.opens(Line.new(SystemTest::APP))
     workroom.rows(:papers).delete
   end
 
@@ -27,7 +27,7 @@ class JournalTest < SystemTest
     slow(0)
     super
   ensure
-    Capybara.app = SystemTest::APP
+    Browser.opens(SystemTest::APP)
   end
 
   # Milliseconds of line; the hand leaves a field after a twentieth of a second to half of one.

@@ -10,14 +10,14 @@ class MeterTest < SystemTest
     workroom.rows(:meters).delete
     workroom.rows(:meter_readings).delete
     me = SignedIn.owner(workroom, person_id: owner)
-    Capybara.app = ->(env) { EarnestFold::Web::App.call(env.merge(SignedIn::KEY => me)) }
+    Browser.opens(->(env) { EarnestFold::Web::App.call(env.merge(SignedIn::KEY => me)) })
   end
 
   def teardown
     super
   ensure
     workroom.rows(:meters).delete
-    Capybara.app = APP
+    Browser.opens(APP)
   end
 
   def test_round_a_window_with_a_meter_that_sends

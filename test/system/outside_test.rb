@@ -21,7 +21,7 @@ class OutsideWayTest < SystemTest
     @folder, @was = Dir.mktmpdir("outside"), ENV.to_h.slice("POST_URL", "PRINTER_URL", "SUPPLIER_URL")
     stand_ins
     me = SignedIn.owner(workroom, person_id: @owner = workroom.people.add("Ida Marram", role: S::People::OWNER))
-    Capybara.app = ->(env) { EarnestFold::Web::App.call(env.merge(SignedIn::KEY => me)) }
+    Browser.opens(->(env) { EarnestFold::Web::App.call(env.merge(SignedIn::KEY => me)) })
   end
 
   def teardown
@@ -34,7 +34,7 @@ class OutsideWayTest < SystemTest
     FileUtils.remove_entry(@folder)
     %i[meters pieces prints].each { |table| workroom.rows(table).delete }
     S.db[:que_jobs].delete
-    Capybara.app = APP
+    Browser.opens(APP)
   end
 
   def test_from_a_meter_by_an_order_that_comes_short_in_two_batches_to_the_post
@@ -182,7 +182,7 @@ class OutsideWayTest < SystemTest
   def later = S.db[:que_jobs].where { run_at > Time.now }
 
   def stand_ins
-    post_port, printer_port, supplier_port = Array.new(3) { TCPServer.open("127.0.0.1", 0) { |one| one.addr[1] } }
+    post_port, printer_port, supplier_port = Array.new(3) { FreePort.find }
     @post = PostStandIn.new(File.join(@folder, "outbox"), post_port).tap(&:start)
     @printer = PrinterStandIn.new(File.join(@folder, "printed"), printer_port).start
     supplier = SupplierStandIn.new(habits: [:short_in_two])

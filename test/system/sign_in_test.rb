@@ -10,7 +10,7 @@ class SignInInTheBrowserTest < SystemTest
 
   def setup
     super
-    Capybara.app = BARE
+    Browser.opens(BARE)
     # A key belongs to a name, never to a number.
     Capybara.app_host = "http://localhost"
     Capybara.always_include_port = true
@@ -20,7 +20,8 @@ class SignInInTheBrowserTest < SystemTest
   end
 
   def teardown
-    Capybara.app, Capybara.app_host, Capybara.always_include_port = APP, nil, false
+    Browser.opens(APP)
+    Capybara.app_host, Capybara.always_include_port = nil, false
     [:people, :invitations].each { |table| workroom.rows(table).delete }
     S.db[:accounts].delete
     super

@@ -43,6 +43,16 @@ module EarnestFold
       # @return [String]
       def drawable(text) = each_rare(text) { |letter| @has[["Sans", letter]] ? letter : missed(letter) }
 
+      # Whoever sets letters of their own meanwhile leaves none behind: every text after would be looked through for
+      # them, letter by letter.
+      # @yield sets them
+      def kept
+        others = @pdf.fallback_fonts
+        yield
+      ensure
+        @pdf.fallback_fonts(others)
+      end
+
       # @return [String, nil] which letters couldn't be printed; nil where all were
       def note
         return if @missing.empty?

@@ -63,12 +63,7 @@ module EarnestFold
         tall = @pdf.bounds.width * svg[/viewBox="0 0 [\d.]+ ([\d.]+)"/, 1].to_f / svg[/viewBox="0 0 ([\d.]+)/, 1].to_f
         @pdf.start_new_page if @pdf.cursor < [tall, @pdf.bounds.height - 60].min + 40
         title(title)
-        @pdf.svg(
-          Drawings::PrintStyle.added(@letters.drawable(svg)),
-          width: [@pdf.bounds.width, @pdf.bounds.width * (@pdf.bounds.height - 60) / tall].min,
-          enable_web_requests: false,
-          enable_file_requests_with_root: nil
-        )
+        @letters.kept { draw(@letters.drawable(svg), @pdf.bounds.width * [1, (@pdf.bounds.height - 60) / tall].min) }
         self
       end
 
@@ -148,13 +143,32 @@ module EarnestFold
       def set(texts, top, size)
         left = 0
         texts.zip(@columns).map { |text, width|
-          box = Prawn::Text::Box.new(text, document: @pdf, at: [left, top - 4], width: width - 8, size: size)
+          at = [left, top - 4]
           left += width
-          next 0 if text.empty?
-
-          box.render
-          box.height
+          text.empty? ? 0 : set_at(text, at, width - 8, size)
         }.max
+      end
+
+      # What is as short as most of it is needn't be looked at word by word.
+      # @return [Numeric] how tall it came out
+      def set_at(text, at, width, size)
+        return in_one_line(text, at, size) if one_line?(text, width, size)
+
+        box = Prawn::Text::Box.new(text, document: @pdf, at: at, width: width, size: size)
+        box.render
+        box.height
+      end
+
+      def one_line?(text, width, size) =
+        @pdf.fallback_fonts.empty? && !text.include?("\n") && @pdf.width_of(text, size: size) <= width
+
+      def in_one_line(text, (left, top), size)
+        tall = nil
+        @pdf.font_size(size) do
+          @pdf.draw_text(text, at: [left, top - @pdf.font.ascender])
+          tall = @pdf.font.ascender + @pdf.font.descender
+        end
+        tall
       end
 
       # Letters are never wider than six tenths of their size, on average.
@@ -172,6 +186,10 @@ module EarnestFold
         @pdf.font("Slab") { @pdf.text printable(title), size: 13 } unless title.empty?
         @pdf.move_down 4
       end
+
+      def draw(svg, width) = @pdf.svg(
+        Drawings::PrintStyle.added(svg), width: width, enable_web_requests: false, enable_file_requests_with_root: nil
+      )
 
       def picture(image, words, at, wide)
         @pdf.image(StringIO.new(image), at: at, fit: [wide, 180])

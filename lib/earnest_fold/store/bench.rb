@@ -11,25 +11,26 @@ module EarnestFold
       # Under this stands what is said when it hangs: that it does, and what was measured then.
       HUNG = "hung"
       # How far a job has come: the names (code and curtain) of the steps that are done by treatment, which treatments
-      # hang, and the cautions seen to by treatment.
-      Progress = Reckoning::Value.define(:done, :hung, :cautions)
-      NOTHING = Progress.new(done: {}, hung: [], cautions: {})
+      # hang, the cautions seen to by treatment, and in which state all is that was said in the job (nil: not asked).
+      Progress = Reckoning::Value.define(:done, :hung, :cautions, :state)
+      NOTHING = Progress.new(done: {}, hung: [], cautions: {}, state: nil)
       # One thing said: of which step (its code and its curtain, "" for all), what, the value as typed where one was
       # measured.
       Entry = Reckoning::Value.define(:id, :step, :curtain, :kind, :value, :place, :by, :at)
 
-      # Of as many jobs as are at work.
-      COME = Remembered.new(200)
-      private_constant :COME
+      # Of as many jobs, and treatments, as are at work.
+      COME, SAID = Remembered.new(200), Remembered.new(600)
+      private_constant :COME, :SAID
 
       def initialize(workroom)
         @workroom = workroom
       end
 
       # @param treatment_id [Integer]
+      # @param state [String, nil] in which what was said in its job is ({Progress}): in one state it is read once
       # @return [Array<Entry>] in the order in which they were said, the last MOST_ENTRIES
-      def entries(treatment_id)
-        Store.guard do
+      def entries(treatment_id, state: nil) =
+        once(state, :entries, treatment_id) do
           Store
             .prepared(:bench_entries, workroom: @workroom.id, treatment: treatment_id) do
               Store.db[:bench_entries]
@@ -38,19 +39,17 @@ module EarnestFold
                 .limit(MOST_ENTRIES)
             end
             .reverse
-            .map { |row| Entry.new(**row.slice(*Entry.members)) }
+            .map { |row| entry(row) }
         end
-      end
 
       # @param job_id [Integer]
+      # @param state [String, nil] as {#entries} takes it
       # @return [Hash{Integer => Array<Entry>}] what was said of the time of each treatment's steps, in its order
-      def clocks(job_id)
-        Store.guard do
+      def clocks(job_id, state: nil) =
+        once(state, :clocks, job_id) do
           rows = Store.prepared(:clocks, workroom: @workroom.id, job: job_id) { clocks_of(:$workroom, :$job) }
-          rows.group_by { |row| row[:treatment_id] }
-            .transform_values { |own| own.map { |row| Entry.new(**row.slice(*Entry.members)) } }
+          said(rows)
         end
-      end
 
       # @param job_id [Integer]
       # @return [Progress]
@@ -66,15 +65,16 @@ module EarnestFold
 
       # Nothing said is ever changed.
       # @param workroom [Integer, Symbol] its id, or where that is to be given; the same for the job
-      # @return [Sequel::Dataset] one text: in which state it is what was said to be done in the job
+      # @return [Sequel::Dataset] one text: in which state all is that was said in the job
       def self.state(workroom, job) =
-        of_job(%w[done undone], workroom, job).select do
+        of_job(KINDS, workroom, job).select do
           concat_ws(".", count.function.*, max(bench_entries[:id]), sum(bench_entries[:id])).as(:state)
         end
 
       # @param state [String] as {state} gives it
       # @return [Progress] the same as {#progress}, read once while nothing is said
-      def progress_in_state(job_id, state) = COME.fetch([@workroom.id, job_id, state]) { progress(job_id) }
+      def progress_in_state(job_id, state) =
+        COME.fetch([@workroom.id, job_id, state]) { progress(job_id).with(state: state) }
 
       # @param job_ids [Array<Integer>]
       # @return [Hash{Integer => Progress}] of each job of which anything was said
@@ -89,17 +89,17 @@ module EarnestFold
         end
 
       # @param job_id [Integer]
+      # @param state [String, nil] as {#entries} takes it
       # @return [Array<Array(Integer, Entry)>] what was measured last at each step of each treatment: its id, and the
       #   entry
-      def readings(job_id)
-        Store.guard do
+      def readings(job_id, state: nil) =
+        once(state, :readings, job_id) do
           Store
             .prepared(:last_readings, workroom: @workroom.id, job: job_id) do
               last(%w[measured], :$workroom, :$job).select_all(:bench_entries)
             end
-            .map { |row| [row[:treatment_id], Entry.new(**row.slice(*Entry.members))] }
+            .map { |row| [row[:treatment_id], entry(row)] }
         end
-      end
 
       # @param since [Time] clocks started before were forgotten
       # @return [Array<Array(Integer, Entry)>] this person's clocks that run: the treatment, and when it was started
@@ -113,7 +113,7 @@ module EarnestFold
             .order(:treatment_id, :step, :curtain, Sequel.desc(:id))
             .all
             .select { |row| row[:kind] == "started" }
-            .map { |row| [row[:treatment_id], Entry.new(**row.slice(*Entry.members))] }
+            .map { |row| [row[:treatment_id], entry(row)] }
         end
       end
 
@@ -148,6 +148,14 @@ module EarnestFold
 
       private
 
+      def once(state, *name, &asked)
+        return Store.guard(&asked) unless state
+
+        SAID.fetch([@workroom.id, state, *name]) { Store.guard(&asked).freeze }
+      end
+
+      def entry(row) = Entry.new(**row.slice(*Entry.members))
+
       def clocks_of(workroom, job) =
         Bench.of_job(%w[started stopped done undone corrected], workroom, job)
           .exclude(step: HUNG)
@@ -158,7 +166,8 @@ module EarnestFold
       def come(rows)
         cautions, work = rows.select { |row| row[:kind] == "done" }.partition { |row| row[:step].start_with?(CAUTION) }
         hung, steps = work.partition { |row| row[:step] == HUNG }
-        Progress.new(done: names(steps), hung: hung.map { |row| row[:treatment_id] }, cautions: said(cautions))
+        hanging = hung.map { |row| row[:treatment_id] }
+        Progress.new(done: names(steps), hung: hanging, cautions: said(cautions), state: nil)
       end
 
       def names(rows) =
@@ -167,7 +176,7 @@ module EarnestFold
 
       def said(rows) =
         rows.group_by { |row| row[:treatment_id] }
-          .transform_values { |own| own.map { |row| Entry.new(**row.slice(*Entry.members)) } }
+          .transform_values { |own| own.map { |row| entry(row) } }
 
       # The last that was said of each step, of some kinds, in one job or several.
       def last(kinds, workroom, jobs)

@@ -16,10 +16,8 @@ module EarnestFold
 
       # @param workroom [Integer, Symbol] its id, or where that is to be given
       # @return [Sequel::Dataset] one text: in which state the cloths are
-      def self.state(workroom)
-        each_row = "md5(string_agg(concat_ws('.', id, xmin, ctid), ' ' ORDER BY id))"
-        Store.db[:cloths].where(workroom_id: workroom).select(Sequel.lit(each_row).as(:state))
-      end
+      def self.state(workroom) =
+        Versions.text(Store.db[:cloths].where(workroom_id: workroom), Versions.columns(:cloths))
 
       # @return [Array<Records::Cloth>] by name; read once while nothing changes, however many there are
       def all =

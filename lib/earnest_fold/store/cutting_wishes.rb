@@ -20,6 +20,13 @@ module EarnestFold
         end
       end
 
+      # @param workroom [Integer, Symbol] its id, or where that is to be given; the same for the job
+      # @return [Hash] what is wished for, as {Versions} takes it
+      def self.stands_there(workroom, job)
+        wishes = Store.db[:cutting_wishes].where(workroom_id: workroom, job_id: job)
+        {wishes: [wishes, Versions.columns(:cutting_wishes)]}
+      end
+
       # @param spec [Hash]
       # @param saw [Hash] what stood there when it was decided; empty for nothing yet
       # @raise [Stale] where somebody decided something else meanwhile, [Missing] where there is no such job or cloth

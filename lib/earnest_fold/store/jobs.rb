@@ -7,7 +7,9 @@ module EarnestFold
       MOST_LISTED, MOST_USING = 30, 8
       # Where a treatment names a cloth.
       USES = %i[face_id lining_id interlining_id trimming_id].map { |column| Sequel[:treatments][column] }.freeze
-      private_constant :USES
+      # Of as many cloths as are looked at.
+      USING = Remembered.new(100)
+      private_constant :USES, :USING
       JOINED = [
         Sequel[:jobs][:id].as(:job_id),
         :title,
@@ -104,9 +106,7 @@ module EarnestFold
       def using(cloth_id)
         Store.guard do
           found = Store.prepared(:jobs_using, workroom: @workroom.id, cloth: cloth_id) { last_using }
-          works = "{#{found.map { |row| row[:works] }.join(",")}}"
-          rows = Store.prepared(:whole_of_works, workroom: @workroom.id, works: works) { whole_of_works }
-          placed(rows, found.map { |row| row[:id] })
+          USING.fetch([@workroom.id, found]) { with_their_works(found).freeze }
         end
       end
 
@@ -251,6 +251,13 @@ module EarnestFold
 
       def placed(rows, ids) = records(rows).sort_by { |job| ids.index(job.id) }
 
+      # @param found [Array<Hash>] as {last_using} finds them
+      def with_their_works(found)
+        works = "{#{found.map { |row| row[:works] }.join(",")}}"
+        rows = Store.prepared(:whole_of_works, workroom: @workroom.id, works: works) { whole_of_works }
+        placed(rows, found.map { |row| row[:id] })
+      end
+
       # Of each job only those works.
       def whole_of_works =
         Jobs.joined(Store.db[:jobs].where(Sequel[:jobs][:workroom_id] => :$workroom))
@@ -272,7 +279,13 @@ module EarnestFold
           .group(jobs[:id], jobs[:updated_at])
           .order(Sequel.desc(jobs[:updated_at]), Sequel.desc(jobs[:id]))
           .limit(MOST_USING)
-          .select(jobs[:id], Sequel.lit("string_agg(treatments.id::text, ',')").as(:works))
+          .select(jobs[:id], Sequel.lit("string_agg(treatments.id::text, ',')").as(:works), state_of_works.as(:state))
+      end
+
+      def state_of_works
+        columns = %i[treatments windows jobs].flat_map { |table| Versions.columns(table) }
+        Sequel.function(:md5, Sequel.function(:string_agg, Sequel.function(:concat_ws, ":", *columns), " ")
+          .order(Sequel[:treatments][:id]))
       end
 
       def whole(ids) = Jobs.joined(@workroom.rows(:jobs).where(Sequel[:jobs][:id] => ids))

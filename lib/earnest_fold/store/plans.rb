@@ -44,11 +44,24 @@ module EarnestFold
 
       # @param workroom [Integer, Symbol] its id, or where that is to be given; the same for the job
       # @return [Sequel::Dataset] one text: in which state the job's cuts are that were made; nil where there are none
-      def self.state(workroom, job)
-        each_row = "md5(string_agg(concat_ws('.', id, xmin), ' ' ORDER BY id))"
-        Store.db[:plan_cuts]
-          .where(workroom_id: workroom, job_id: job, state: "cut")
-          .select(Sequel.lit(each_row).as(:state))
+      def self.state(workroom, job) = Versions.text(
+        Store.db[:plan_cuts].where(workroom_id: workroom, job_id: job, state: "cut"), Versions.columns(:plan_cuts)
+      )
+
+      # @param workroom [Integer, Symbol] as {state} takes it; the same for the job
+      # @return [Hash] what lies at the table, as {Versions} takes it: the open plans, and all cuts of the job
+      def self.stands_at_table(workroom, job)
+        cuts = Sequel[:plan_cuts]
+        {
+          plans: [
+            Store.db[:plans].where(workroom_id: workroom, job_id: job, open: true), Versions.columns(:plans)
+          ],
+          cuts: [
+            Store.db[:plan_cuts].where(cuts[:workroom_id] => workroom, cuts[:job_id] => job)
+              .join(:pieces, workroom_id: cuts[:workroom_id], id: cuts[:piece_id]),
+            Versions.columns(:plan_cuts, Sequel[:pieces][:label])
+          ]
+        }
       end
 
       # @param state [String, nil] as {state} gives it

@@ -29,10 +29,12 @@ module EarnestFold
           rows =
             if cloths
               Store.prepared(:pieces_of_cloths, workroom: @workroom.id, cloths: Shelf.list(cloths)) do
-                pieces.where(Sequel.lit("cloth_id = ANY(?::int[])", :$cloths))
+                in_order(Shelf.of_cloths(:$workroom, :$cloths))
               end
             else
-              Store.prepared(:pieces, workroom: @workroom.id) { pieces }
+              Store.prepared(:pieces, workroom: @workroom.id) do
+                in_order(Store.db[:pieces].where(workroom_id: :$workroom))
+              end
             end
           records(used_up ? rows : rows.reject { |row| row[:used_up] }, unread || ->(_row) {})
         end
@@ -67,8 +69,7 @@ module EarnestFold
         Store.guard do
           rows =
             Store.prepared(:pieces_of_same_cloth, workroom: @workroom.id, piece: id) do
-              own = Store.db[:pieces].where(workroom_id: :$workroom, id: :$piece).select(:cloth_id)
-              pieces.where(cloth_id: own)
+              in_order(Shelf.beside(:$workroom, :$piece))
             end
           own, others = records(rows.reject { |row| row[:used_up] }, ->(_row) {}).partition { |one| one.id == id }
           [own.first || find(id), others]
@@ -233,13 +234,43 @@ module EarnestFold
       # Whoever planned with the piece as it was must look again.
       def change(id, **values) = @workroom.rows(:pieces).where(id: id).update(**values, version: Sequel[:version] + 1)
 
+      # @param workroom [Integer, Symbol] its id, or where that is to be given
+      # @param cloths [String, Symbol] a list of ids, or where that is to be given
+      # @return [Sequel::Dataset] the pieces of those cloths
+      def self.of_cloths(workroom, cloths) =
+        Store.db[:pieces]
+          .where(Sequel[:pieces][:workroom_id] => workroom)
+          .where(Sequel.lit("pieces.cloth_id = ANY(?::int[])", cloths))
+
+      # @param workroom [Integer, Symbol] as {of_cloths} takes it; the same for the piece
+      # @return [Sequel::Dataset] the pieces of that one's cloth
+      def self.beside(workroom, piece)
+        own = Store.db[:pieces].where(workroom_id: workroom, id: piece).select(:cloth_id)
+        Store.db[:pieces].where(Sequel[:pieces][:workroom_id] => workroom, Sequel[:pieces][:cloth_id] => own)
+      end
+
+      # @param pieces [Sequel::Dataset] as {of_cloths} or {beside} gives it
+      # @return [Hash] what there is of them, as {Versions} takes it: the pieces, what is taken of them, and for which
+      #   jobs they are planned
+      def self.stands_there(pieces)
+        own = Sequel[:pieces]
+        here = {workroom_id: own[:workroom_id], piece_id: own[:id]}
+        planned = pieces.join(:plan_cuts, **here, state: "planned")
+          .join(:jobs, workroom_id: own[:workroom_id], id: Sequel[:plan_cuts][:job_id])
+        {
+          pieces: [pieces, Versions.columns(:pieces)],
+          taken: [pieces.join(:takings, here), Versions.columns(:takings)],
+          planned: [planned, Versions.columns(:plan_cuts, Sequel[:jobs][:title])]
+        }
+      end
+
       # @param ids [Array<Integer>]
       # @return [String] as the database writes a list
       def self.list(ids) = "{#{ids.join(",")}}"
 
       private
 
-      def pieces = Store.db[:pieces].where(workroom_id: :$workroom).select(*COLUMNS).order(:cloth_id, :id)
+      def in_order(pieces) = pieces.select(*COLUMNS).order(:cloth_id, :id)
 
       def free_label(label) =
         (2..)

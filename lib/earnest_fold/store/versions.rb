@@ -12,10 +12,22 @@ module EarnestFold
       # @return [Sequel::Dataset] one row with such a text for each name
       def of(rows) = Store.db.select(*rows.map { |name, (dataset, columns)| text(dataset, columns).as(name) })
 
-      # @api private
+      # @param table [Symbol]
+      # @param more [Array] what else tells one state of a row from another
+      # @return [Array] the columns that do: a row written anew has another xmin, or, by the same transaction, another
+      #   place
+      def columns(table, *more)
+        own = Sequel[table]
+        [own[:id], own[:xmin].cast(:text), own[:ctid].cast(:text), *more]
+      end
+
+      # @param dataset [Sequel::Dataset]
+      # @param columns [Array] as {of} takes them
+      # @return [Sequel::Dataset] one text; nil where there is no row
       def text(dataset, columns)
         row = Sequel.function(:concat_ws, ":", *columns)
-        dataset.select(Sequel.function(:string_agg, row, " ").order(*columns))
+        all = Sequel.function(:string_agg, row, " ").order(*columns)
+        dataset.select(Sequel.function(:md5, all).as(:state))
       end
     end
   end

@@ -19,6 +19,12 @@ module EarnestFold
       # @return [Jobs]
       def jobs = Jobs.new(self)
 
+      # @return [AtCutting]
+      def at_cutting = AtCutting.new(self)
+
+      # @return [AtPiece]
+      def at_piece = AtPiece.new(self)
+
       # @return [AtHand]
       def at_hand = AtHand.new(self)
 

@@ -124,8 +124,10 @@ module EarnestFold
       # What every form of a page carries: the token, and a key of its own, so that it is done once however often it
       # is sent.
       def csrf_field
+        @page_key ||= SecureRandom.uuid
+        @forms = @forms.to_i + 1
         %(<input type="hidden" name="authenticity_token" value="#{csrf_token}">) +
-          %(<input type="hidden" name="#{Once::KEY}" value="#{SecureRandom.uuid}" autocomplete="off">)
+          %(<input type="hidden" name="#{Once::KEY}" value="#{@page_key}-#{@forms}" autocomplete="off">)
       end
 
       # @return [DiskRoom]

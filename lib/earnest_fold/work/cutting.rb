@@ -12,14 +12,9 @@ module EarnestFold
       # @param workroom [Store::Workroom]
       # @param patience [Numeric, nil] seconds until a plan is left to the queue; nil: it takes as long as it takes
       def self.of(sheet, workroom, patience: nil)
-        ids = sheet.cloths_needed.map { |made| Integer(made.cloth.id, 10) }
-        new(
-          sheet,
-          workroom.shelf.all(cloths: ids, used_up: true),
-          workroom.plans.of(sheet.job.id),
-          workroom.cutting_wishes.of(sheet.job.id),
-          PlanMaker.new(workroom, sheet.job.id, patience: patience)
-        )
+        there = workroom.at_cutting.find(sheet.job.id, sheet.cloths_needed.map { |made| Integer(made.cloth.id, 10) })
+        maker = PlanMaker.new(workroom, sheet.job.id, patience: patience)
+        new(sheet, there.pieces, there.table, there.wishes, maker)
       end
 
       # @param pieces [Array<Store::Records::Piece>]

@@ -88,6 +88,11 @@ module EarnestFold
       #   in_hand.cautions(work).seen_to("yardstick") # => nil
       def cautions(entry) = BenchLog.new(@progress.cautions.fetch(entry.id, []))
 
+      # @return [String, nil] in which state all is that was said at the bench of it
+      #
+      #   in_hand.said # => nil
+      def said = @progress.state
+
       # @return [Array<AtWork>]
       #
       #   in_hand.works.map(&:title) # => ["office", "parlour", "landing"]

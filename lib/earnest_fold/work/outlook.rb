@@ -63,7 +63,7 @@ module EarnestFold
       # What the clocks said matters where work is asked by it, and nowhere else.
       def clocks
         school = @sheet.job.account["school"] || @sheet.house.account.school
-        (school == "by_clock") ? @workroom.bench.clocks(@sheet.job.id) : {}
+        (school == "by_clock") ? @workroom.bench.clocks(@sheet.job.id, state: @sheet.said) : {}
       end
 
       def cutting = Cutting.of(@sheet, @workroom)

@@ -25,6 +25,15 @@ module EarnestFold
       # @raise [Store::Missing]
       def job(id) = job_as_it_is(id).sound
 
+      # @param id [Integer]
+      # @return [Store::AtPiece::Seen] a piece with all that is looked at with it
+      # @raise [Store::Missing]
+      def piece(id)
+        there = kept.at_piece.find(id)
+        @house ||= there.house
+        there
+      end
+
       # @param most [Integer]
       # @return [Array<Job>] those changed last, each with its works known to be sound; in as many questions as for one
       def at_work(most)

@@ -101,7 +101,10 @@ module EarnestFold
         end
 
         # @return [Work::Account]
-        def account_of(id) = Work::Account.new(sheet(id), workroom.bench.clocks(number(id)))
+        def account_of(id)
+          job = sheet(id)
+          Work::Account.new(job, workroom.bench.clocks(job.job.id, state: job.said))
+        end
       end
     end
   end

@@ -71,8 +71,8 @@ module EarnestFold
         end
 
         def show(id)
-          record, others = workroom.shelf.with_others(number(id))
-          one(record, others: others)
+          there = in_hand.piece(number(id))
+          one(there.piece, there: there)
         end
 
         def measure(id)
@@ -139,8 +139,8 @@ module EarnestFold
           page(:piece, shown, status: status)
         end
 
-        def one(record, form: form_of(record, nil), others: others_than(record), status: 200, **more)
-          cloths = workroom.cloths.all
+        def one(record, form: form_of(record, nil), there: in_hand.piece(record.id), status: 200, **more)
+          cloths = there.cloths
           cloth = cloths.find { |one| one.id == record.cloth_id }
           shown = Screens::Piece.new(
             record,
@@ -148,16 +148,14 @@ module EarnestFold
             unit_of(record),
             cloths: cloths,
             cloth_record: cloth,
-            history: workroom.shelf.history(record.id),
+            history: there.history,
             sheets: concerned(record, cloth, cloths),
-            others: others.map(&:piece),
+            others: there.others.map(&:piece),
             back: station_before,
             **more
           )
           page(:piece, shown, status: status)
         end
-
-        def others_than(record) = workroom.shelf.all(cloths: [record.cloth_id]).reject { |one| one.id == record.id }
 
         # @return [Array<Work::Job>] the jobs that use the cloth, where the piece differs from it
         def concerned(record, cloth, cloths)

@@ -7,8 +7,8 @@ module EarnestFold
       module Showing
         # What there is to be asked for, by the name under which a screen takes it.
         BESIDES = {
-          log: ->(workroom, _, entry, _) { Work::BenchLog.new(workroom.bench.entries(entry.id)) },
-          room: ->(workroom, job, *) { workroom.bench.readings(job.job.id) },
+          log: ->(workroom, job, entry, _) { Work::BenchLog.new(workroom.bench.entries(entry.id, state: job.said)) },
+          room: ->(workroom, job, *) { workroom.bench.readings(job.job.id, state: job.said) },
           # What was learnt last of other work with the same cloth.
           last_time: lambda { |workroom, _, entry, _|
             entry.record.spec["face"] && workroom.logbook.last_with(entry.record.spec["face"], except: entry.id)

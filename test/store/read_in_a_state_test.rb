@@ -23,7 +23,10 @@ class ReadInAStateTest < StoreTest
     put_back: ->(_) { at_cut("cut") { |place, id| workroom.plans.put_back(place, id, least: LEAST) } },
     wished: ->(one) { workroom.cutting_wishes.keep(@jobs.first, @cloth, {"preferred" => [one.label]}, saw: wishes) },
     titled: ->(_) { S.db[:jobs].where(id: @jobs.sample).update(title: "T#{rand(1_000_000)}") },
-    said: ->(_) { workroom.bench.say(@works.sample, "hem", "left", S::Bench::KINDS.sample, value: "#{rand(9)} cm") },
+    said: lambda { |_|
+      step, kind = ["hem", S::Bench::HUNG].sample, S::Bench::KINDS.sample
+      workroom.bench.say(@works.sample, step, "left", kind, value: "#{rand(9)} cm")
+    },
     used: ->(_) { workroom.jobs.add_window(@jobs.sample, room: "Loft", name: "", spec: {"face" => @cloth.to_s}) },
     moved: ->(_) { S.db[:windows].where(job_id: @jobs.sample).update(room: "R#{rand(1_000_000)}") },
     house: ->(_) { S.db[:workrooms].where(id: workroom.id).update(version: Sequel[:version] + 1) },
@@ -80,6 +83,20 @@ class ReadInAStateTest < StoreTest
     pieces.each { |one| assert_piece(one.id, way) }
     assert_using(way)
     @works.zip(@jobs).each { |work, job| assert_said(work, job, way) }
+    @jobs.each { |job| assert_in_hand(job, way) }
+  end
+
+  # The whole job, as it is remembered in hand and as it is read anew.
+  def assert_in_hand(id, way)
+    kept = EarnestFold::Work::Workroom.new(workroom).job(id)
+    made, progress = workroom.plans.made(id), workroom.bench.progress(id)
+    anew = EarnestFold::Work::Job.new(workroom.jobs.find(id), workroom.cloths.all, workroom.house.read, made, progress)
+    assert_equal held(anew.sound), held(kept), way
+  end
+
+  def held(job)
+    works = job.works.map { |one| [one.id, one.title, one.record.spec, one.made, one.done, one.hung, one.layered?] }
+    [job.job.title, job.job.updated_at, job.cloth_records.map(&:colour), job.settled.version, works]
   end
 
   def assert_piece(id, way)
@@ -115,12 +132,12 @@ class ReadInAStateTest < StoreTest
   def wishes = workroom.cutting_wishes.of(@jobs.first).fetch(@cloth, {})
 
   def take(job, piece)
-    from = R::Length.cm(rand(20) * 50)
+    from, long = R::Length.cm(rand(20) * 50), R::Length.cm(250)
     cut = R::Cutting::Cut.new(
-      treatment: @works.first.to_s, curtain: "left", number: rand(1..4), phase: nil, start: nil, length: R::Length.cm(250)
+      treatment: @works.first.to_s, curtain: "left", number: rand(1..4), phase: nil, start: nil, length: long
     )
     line = S::Plans::PlannedCut.new(
-      piece_id: piece.id, datum: R::Length::ZERO, from: from, to: from + R::Length.cm(250), cut: cut
+      piece_id: piece.id, datum: R::Length::ZERO, from: from, to: from + long, cut: cut
     )
     workroom.plans.take(job, @cloth, PLAN, [line], seen: {piece.id => piece.version})
   end

@@ -37,6 +37,19 @@ class ErrandsTest < WebTest
     assert_equal %w[done] * 3, errands.list.map(&:state)
   end
 
+  # The drawings and lists are those of the plan that stands above them, not of the rule of thumb's before it.
+  def test_what_was_drawn_so_far_makes_room_for_the_plan
+    get station(lounge, "cutting")
+    so_far = drawn
+    work_off
+    get station(lounge, "cutting")
+    shown = drawn
+    EarnestFold::Work::Memory.clear
+    get station(lounge, "cutting")
+    assert_equal drawn, shown
+    refute_equal so_far, shown
+  end
+
   def test_a_kept_plan_is_the_plan_itself
     plan = -> { EarnestFold::Work::Cutting.of(sheet(lounge), workroom, patience: App.settings.patience).cloth(reed.id) }
     assert plan.call.awaited
@@ -142,6 +155,9 @@ class ErrandsTest < WebTest
   end
 
   private
+
+  # What is drawn of each piece, and listed of its cuts.
+  def drawn = last_response.body.scan(%r{<article class="piece-of">.*?</article>}m)
 
   def lounge = job("Residents' lounge")
 

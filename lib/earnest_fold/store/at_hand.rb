@@ -5,9 +5,6 @@ module EarnestFold
     # A job with all that it is reckoned by, in one question: the job itself, and in which state everything beside it
     # is. Only what nobody has read in that state is asked for.
     class AtHand
-      # `made` are the cuts that were made ({Plans#made}), `progress` what was said at the bench ({Bench#progress}).
-      There = Reckoning::Value.define(:job, :cloths, :house, :made, :progress)
-
       def initialize(workroom)
         @workroom = workroom
       end
@@ -16,19 +13,8 @@ module EarnestFold
       # @return [There]
       # @raise [Missing]
       def find(id)
-        Store.guard do
-          rows = Store.prepared(:at_hand, workroom: @workroom.id, job: id) { whole }
-          raise Missing, "no job #{id}" if rows.empty?
-
-          beside = rows.first
-          There.new(
-            job: @workroom.jobs.record_of(rows),
-            cloths: @workroom.cloths.in_state(beside[:cloths_state]),
-            house: @workroom.house.in_state(beside[:house_state]),
-            made: @workroom.plans.made_in_state(id, beside[:made_state]),
-            progress: @workroom.bench.progress_in_state(id, beside[:progress_state])
-          )
-        end
+        rows = Store.guard { Store.prepared(:at_hand, workroom: @workroom.id, job: id) { whole } }
+        rows.empty? ? raise(Missing, "no job #{id}") : There.new(@workroom, id, rows)
       end
 
       private
@@ -39,6 +25,38 @@ module EarnestFold
         Plans.state(:$workroom, :$job).as(:made_state),
         Bench.state(:$workroom, :$job).as(:progress_state)
       )
+
+      # What was found; each part of it is read where somebody asks for it.
+      class There
+        # @return [Array<Hash>] as it stands: another with any change of the job or of anything beside it
+        attr_reader :state
+
+        # @param workroom [Workroom]
+        # @param id [Integer] the job's
+        # @param state [Array<Hash>] the rows
+        def initialize(workroom, id, state)
+          @workroom, @id, @state = workroom, id, state
+        end
+
+        # @return [Records::Job]
+        def job = Store.guard { @workroom.jobs.record_of(state) }
+
+        # @return [Array<Records::Cloth>]
+        def cloths = Store.guard { @workroom.cloths.in_state(beside[:cloths_state]) }
+
+        # @return [House::Record]
+        def house = Store.guard { @workroom.house.in_state(beside[:house_state]) }
+
+        # @return [Hash{String => Array}] the cuts that were made ({Plans#made})
+        def made = @workroom.plans.made_in_state(@id, beside[:made_state])
+
+        # @return [Bench::Progress] what was said at the bench
+        def progress = @workroom.bench.progress_in_state(@id, beside[:progress_state])
+
+        private
+
+        def beside = state.first
+      end
     end
   end
 end

@@ -143,7 +143,7 @@ module EarnestFold
       def made_otherwise = made.reject { |done| cuts.include?(done.cut) }
 
       # @return [Array<ShownPiece>] every piece of the plan at the table, or of the one that could be taken there
-      def shown = @shown ||= records.filter_map { |record| taken ? at_table(record) : proposed(record) }
+      def shown = @shown ||= (taken || !awaited) ? once(:shown) { laid_out } : laid_out
 
       # @return [Array<Store::Plans::PlannedCut>] the plan, to be taken to the table
       def lines
@@ -182,6 +182,8 @@ module EarnestFold
       def counts(reckoning) = C::Demand.counts(reckoning, cloth)
 
       private
+
+      def laid_out = records.filter_map { |record| taken ? at_table(record) : proposed(record) }
 
       def left_of(record) = record.piece.from(record.begins(sheet.job.id))
 

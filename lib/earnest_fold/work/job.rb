@@ -3,7 +3,7 @@
 module EarnestFold
   module Work
     # A stored job as it is in hand: its works with what can be reckoned of them, what is missing from the others, and
-    # what the job needs of each cloth. Made once a request.
+    # what the job needs of each cloth. It never changes: whoever changes the job has another one in hand.
     class Job
       include Remembers
 

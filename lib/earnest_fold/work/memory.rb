@@ -17,7 +17,10 @@ module EarnestFold
       MADE = Store::Remembered.new(MOST)
       STATES = Store::Remembered.new(MOST_STATES)
       WHOLE = Store::Remembered.new(MOST_WHOLE)
-      private_constant :MADE, :STATES, :WHOLE
+      # Twenty are open at once.
+      MOST_JOBS = 40
+      JOBS = Store::Remembered.new(MOST_JOBS)
+      private_constant :MADE, :STATES, :WHOLE, :JOBS
 
       module_function
 
@@ -36,15 +39,25 @@ module EarnestFold
       # @param workroom_id [Integer]
       # @param made_of [Array] everything else that it is made of, by its content
       # @yieldreturn [Object] it, where it isn't there yet
-      def whole(thing, workroom_id, made_of)
-        of, last = WHOLE[[thing, workroom_id]]
-        return last if of == made_of
+      def whole(thing, workroom_id, made_of, &made) = last_of(WHOLE, [thing, workroom_id], made_of, &made)
 
-        yield.tap { |made| WHOLE[[thing, workroom_id]] = [made_of, made] }
-      end
+      # A job as it is in hand: the last one alone is kept too.
+      # @param workroom_id [Integer]
+      # @param id [Integer] of the job
+      # @param made_of [Array] everything that it is made of, by its content
+      # @yieldreturn [Job] it, where it isn't there yet
+      def job(workroom_id, id, made_of, &made) = last_of(JOBS, [workroom_id, id], made_of, &made)
 
       # Forgets everything: whatever is asked for next is made anew.
-      def clear = [MADE, STATES, WHOLE].each(&:clear)
+      def clear = [MADE, STATES, WHOLE, JOBS].each(&:clear)
+
+      # @api private
+      def last_of(kept, name, made_of)
+        of, last = kept[name]
+        return last if of == made_of
+
+        yield.tap { |made| kept[name] = [made_of, made] }
+      end
     end
   end
 end

@@ -23,7 +23,10 @@ module EarnestFold
       # @param id [Integer]
       # @return [Job] of which each work is known to be sound
       # @raise [Store::Missing]
-      def job(id) = job_as_it_is(id).sound
+      def job(id)
+        there = at_hand(id)
+        Memory.job(kept.id, id, there.state) { in_hand(there).sound }
+      end
 
       # @param id [Integer]
       # @return [Store::AtPiece::Seen] a piece with all that is looked at with it
@@ -48,11 +51,13 @@ module EarnestFold
       # @return [Job] unlooked at: where one work is changed, again and again, nobody asks for its order of work each
       #   time
       # @raise [Store::Missing]
-      def job_as_it_is(id)
-        there = kept.at_hand.find(id)
-        @house ||= there.house
-        Job.new(there.job, there.cloths, house, there.made, there.progress)
-      end
+      def job_as_it_is(id) = in_hand(at_hand(id))
+
+      private
+
+      def at_hand(id) = kept.at_hand.find(id).tap { |there| @house ||= there.house }
+
+      def in_hand(there) = Job.new(there.job, there.cloths, there.house, there.made, there.progress)
     end
   end
 end

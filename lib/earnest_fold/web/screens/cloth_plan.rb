@@ -21,8 +21,12 @@ module EarnestFold
         attr_reader :cutting
 
         # @return [Hash{String => Array<String>}] the small parts that can be cut beside, each with what is asked of it
-        def kinds_of_part =
-          R::SmallParts.to_h { |kind| [kind.kind, kind.fields.reject { |field| field.kind.words }.map(&:key)] }
+        def kinds_of_part = self.class.kinds_of_part
+
+        # @api private
+        def self.kinds_of_part =
+          @kinds_of_part ||=
+            R::SmallParts.to_h { |kind| [kind.kind, kind.fields.reject { |field| field.kind.words }.map(&:key)] }
 
         # @param part [Reckoning::SmallPartOfJob]
         # @return [Boolean] whether it comes with a treatment, so that it isn't taken away here
@@ -101,12 +105,14 @@ module EarnestFold
           end
         end
 
-        # What is made of the plan, made once while nothing that it is made of changes.
-        # @yieldreturn [Object]
-        # @yieldreturn [String] a list of cuts
+        # @yieldreturn [String] markup of what is made of the plan
         def shown(*name, &block) = Fragments.of(self, *name, &block)
 
-        def once(*name, &block) = @screen.once(*name, cutting.state, @screen.zoom, @screen.touched, &block)
+        # What is made of the plan, made once while nothing that it is made of changes; what is made of one so far makes
+        # room for the next.
+        # @yieldreturn [Object]
+        def once(*name, &block) =
+          cutting.awaited ? block.call : @screen.once(*name, cutting.state, @screen.zoom, @screen.touched, &block)
 
         # @param placed [Array<Reckoning::Cutting::Placed>]
         # @return [Array<Row>]

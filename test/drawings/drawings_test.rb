@@ -50,6 +50,26 @@ class DrawingsTest < EarnestFoldTest
     assert_in_delta (placed[1].from - placed[0].from).mm.to_f * scale, cuts[1].first - cuts[0].first, 0.3
   end
 
+  # However short a piece is, and however much it is enlarged, it is as long and as wide as it is.
+  def test_a_piece_of_any_length_is_to_scale
+    [300, 600, 1400, 2900, 9_000, 40_000].product([0, 1, 2, 4]).each do |long, zoom|
+      svg = bolt(long, zoom: zoom)
+      figures = %w[width height].map { |name| svg.at_css("rect.outline")[name].to_f }
+      each = svg.at_css("rect.ground")["data-each"].to_f
+      row = figures.first * each
+      assert_in_delta row, [long, row].min, 2
+      next if figures.last <= W::Bolt::LEAST_TALL
+
+      assert_in_delta 1400, figures.last * each, 1, [long, zoom]
+    end
+  end
+
+  def test_a_short_piece_has_figures_to_its_end
+    assert_equal ["0 m", "0.5 m"], bolt(600).css("text.ruler").map(&:text)
+    assert_equal ["0 m", "0.5 m", "1 m", "1.5 m"], bolt(1700).css("text.ruler").map(&:text)
+    assert_equal ["0 ft", "1 ft", "2 ft"], bolt(700, unit: R::Units::IN).css("text.ruler").map(&:text)
+  end
+
   def test_marks_of_every_heading_keep_their_places
     R::Headings.each do |kind|
       made = treatment(treatment: {"heading" => kind.example, "support" => {"kind" => "pole", "diameter" => 2.8}})
@@ -99,6 +119,15 @@ class DrawingsTest < EarnestFoldTest
         ]
       end
     end
+  end
+
+  # A piece that nothing is cut from.
+  def bolt(long, unit: R::Units::CM, zoom: 1)
+    piece = R::Piece.new(
+      id: "P1", length: R::Length.mm(long), batch: "", pattern_start: R::Length::ZERO, flaws: [], squared: false
+    )
+    cloth = reckoned(document(cloth: {"width" => 140})).cloths.first.cloth
+    parse(W::Bolt.new(cloth, piece, [], unit, colour: "#ffffff", zoom: zoom).to_s)
   end
 
   def parse(svg) = Nokogiri::HTML5.fragment(svg)

@@ -18,6 +18,18 @@ class CuttingInTheBrowserTest < SystemTest
     assert_selector ".table-head p", text: "0 of 8 cut"
   end
 
+  # Twice as large is twice as large, however many rows the cloth lies in then.
+  def test_enlarged_it_is_larger
+    go "Residents' lounge", "Cutting"
+    once = longest_cut
+    click_on "2×"
+    assert_selector ".segments a[aria-current]", text: "2×"
+    assert_in_delta 2, longest_cut / once, 0.1
+    click_on "4×"
+    assert_selector ".segments a[aria-current]", text: "4×"
+    assert_in_delta 4, longest_cut / once, 0.1
+  end
+
   def test_enter_ticks_the_cut
     at_the_table
     assert_selector ".huge b", text: "310.4"
@@ -144,6 +156,13 @@ class CuttingInTheBrowserTest < SystemTest
   end
 
   private
+
+  # How long the longest cut is drawn, in points of the screen.
+  def longest_cut
+    page.evaluate_script(
+      "Math.max(...[...document.querySelectorAll('.bolt rect.cut')].map(cut => cut.getBoundingClientRect().width))"
+    ).to_f
+  end
 
   # The first cloth's plan of the lounge, with none of it cut.
   def at_the_table

@@ -63,7 +63,13 @@ class ShelfPagesTest < WebTest
     get "/shelf/#{piece.id}"
     flat = text
     assert_match(/It is 135.5 cm wide, reckoned with 137.0 cm/, flat)
-    assert_match(/Breakfast room: needs .* m of it, in place of .* m/, flat)
+    assert_match(/Breakfast room: needs 7.23 m of it\. East window : as before/, flat)
+    refute_match(/15\d\d\.0 = 15/, flat)
+    workroom.shelf.update(piece.id, piece.spec.merge("width" => "90 cm"), version: piece.version)
+    get "/shelf/#{piece.id}"
+    assert_match(/Breakfast room: needs [\d.]+ m of it, in place of 7.23 m\./, text)
+    workroom.shelf.update(piece.id, piece.spec, version: piece.version + 1)
+    piece = piece_named("J1")
     send_form("/shelf/#{piece.id}/settle", "version" => piece.version.to_s, "how" => "cloth")
     assert_equal "135.5 cm", cloth_named("Jetty stripe").spec["width"]
     get "/shelf/#{piece.id}"

@@ -12,6 +12,11 @@ module EarnestFold
       ROW = R::Length.mm(9_000)
       # Lines of repeats closer than this are left out.
       LEAST_REPEAT = 7
+      # No cloth is drawn wider than this, once for every time it is enlarged: a piece that is shorter than it is wide
+      # doesn't fill the row.
+      TALLEST = 300
+      # No narrower either, so that there is room for words.
+      LEAST_TALL = 60
       # Two figures nearer than this stand one above the other.
       NEAR = 52
       # From one line of words to the next, as large as a phone shows them.
@@ -53,9 +58,9 @@ module EarnestFold
         @cloth, @piece, @placed, @unit, @colour, @marks, @around, @paper =
           cloth, piece, placed, unit, colour, marks, around, paper
         @extent = zoom.zero? ? piece.length : extent
-        @row = @extent / (zoom.zero? ? 1 : [(@extent / (ROW / zoom)).round, 1].max)
-        @scale = Scale.new((WIDTH - 2 * SIDE) / @row.mm.to_f)
-        @tall = @scale[cloth.width].clamp(60, 420)
+        @row = @extent / (zoom.zero? ? 1 : [(@extent / ROW).round, 1].max * zoom)
+        @scale = Scale.fitting([WIDTH - 2 * SIDE, TALLEST * [zoom, 1].max], [@row, cloth.width])
+        @tall = [@scale[cloth.width], LEAST_TALL].max
         @name = "#{cloth.id}-#{piece.id}".gsub(/[^\w-]/, "-")
         @svg = Svg.new(
           WIDTH,
@@ -179,7 +184,7 @@ module EarnestFold
       # A sprig in each repeat, its tip towards the curtain's top.
       def motifs(starts, y)
         step = @scale[@cloth.vertical_repeat]
-        sprig = @svg.commands(
+        sprig = Svg.commands(
           ["h", -step * 0.5, "m", step * 0.16, -step * 0.12, "q", -step * 0.03, step * 0.1, -step * 0.16, step * 0.12]
         )
         places = starts.product([0.25, 0.75])
@@ -284,20 +289,29 @@ module EarnestFold
         (x > WIDTH - SIDE - 20) ? "end" : "middle"
       end
 
-      # Whole metres, or whole feet, along the cloth's foot.
+      # Whole metres, or whole feet, along the cloth's foot; of a short piece tenths of a metre, and each foot.
       def ruler(from, to, y)
-        step = @unit.inches? ? R::Length.inches(12) : R::Length.mm(1000)
         foot = y + @tall + 8
         @svg.line(SIDE, foot, SIDE + @scale.between(from, to), foot, class: "dim")
-        each = [(36 / @scale[step]).ceil, @unit.inches? ? 3 : 1].max
+        sign, whole = @unit.inches? ? ["ft", R::Length.inches(12)] : ["m", R::Length.mm(1000)]
+        step, told_each = steps(whole)
+        each = [(36 / @scale[step]).ceil, told_each].max
         ((from / step).ceil..(to / step).floor).each do |count|
           at = x(step * count, from)
           @svg.line(at, foot - 4, at, foot + 4, class: "dim")
-          if (count % each).zero?
-            told = "#{count} #{Words.say("unit_signs.#{@unit.inches? ? "ft" : "m"}")}"
-            @svg.text(at, foot + 18, told, class: "ruler", text_anchor: anchor(at))
-          end
+          next unless (count % each).zero?
+
+          told = "#{Words.number(step * count / whole, 1)} #{Words.say("unit_signs.#{sign}")}"
+          @svg.text(at, foot + 18, told, class: "ruler", text_anchor: anchor(at))
         end
+      end
+
+      # From stroke to stroke, and how many of them to a figure.
+      def steps(whole)
+        short = @row < whole * (@unit.inches? ? 6 : 2)
+        return [whole, short ? 1 : 3] if @unit.inches?
+
+        short ? [whole / 10, 5] : [whole, 1]
       end
 
       def x(distance, from) = SIDE + @scale.between(from, distance)

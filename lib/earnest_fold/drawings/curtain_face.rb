@@ -99,7 +99,7 @@ module EarnestFold
           tall = [@scale[@cut.cloth.vertical_repeat] * 0.5, 44].min
           leaf = [tall * 0.12, tall * -0.4, tall * 0.3, tall * -0.7]
           left = ["q", tall * -0.12, tall * -0.5, tall * -0.3, tall * -0.8, "m", tall * 0.3, tall * 0.8]
-          @svg.commands([*left, "v", -tall, "m", 0, tall, "q", *leaf])
+          Svg.commands([*left, "v", -tall, "m", 0, tall, "q", *leaf])
         end
       end
 

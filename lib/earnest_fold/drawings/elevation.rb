@@ -56,16 +56,16 @@ module EarnestFold
 
       private
 
-      def left = (WIDTH - @scale[@length]) / 2
+      def left = @left ||= (WIDTH - @scale[@length]) / 2
 
-      def right = left + @scale[@length]
+      def right = @right ||= left + @scale[@length]
 
       # The height of what was measured from.
-      def datum = 56 + @scale[[@m.stand_up, R::Length::ZERO].max]
+      def datum = @datum ||= 56 + @scale[[@m.stand_up, R::Length::ZERO].max]
 
-      def top_edge = datum - @scale[@m.stand_up]
+      def top_edge = @top_edge ||= datum - @scale[@m.stand_up]
 
-      def hem_edge = datum + @scale[@shortest + @m.offset]
+      def hem_edge = @hem_edge ||= datum + @scale[@shortest + @m.offset]
 
       def floor
         at = places.map { |place, x| [x, datum + @scale[@m.readings[place] || @deepest]] }
@@ -74,7 +74,7 @@ module EarnestFold
       end
 
       def places =
-        {
+        @places ||= {
           "left" => left + (right - left) * 0.1,
           "middle" => (left + right) / 2,
           "right" => right - (right - left) * 0.1

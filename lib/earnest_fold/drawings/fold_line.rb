@@ -52,13 +52,14 @@ module EarnestFold
 
       def waves(room, deep)
         wide = room / @folds * way
-        Array.new(@folds) { ["q", wide / 4, 2 * deep, wide / 2, 0, "q", wide / 4, -2 * deep, wide / 2, 0] }.flatten
+        [Svg.commands(["q", wide / 4, 2 * deep, wide / 2, 0, "q", wide / 4, -2 * deep, wide / 2, 0])] * @folds
       end
 
       # Straight spaces, and a pleat standing forward at the end of each.
       def pleats(room)
         space = (@folds > 1) ? room / (@folds - 1) * way : room * way
-        [*pleat(way), *Array.new(@folds - 1) { ["l", space, 0, *pleat(way)] }.flatten]
+        first = Svg.commands(pleat(way))
+        [first, *[Svg.commands(["l", space, 0, first])] * (@folds - 1)]
       end
 
       def pleat(side)

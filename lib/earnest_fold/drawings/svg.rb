@@ -48,13 +48,24 @@ module EarnestFold
       # @param attributes [Hash] of the element
       #
       #   drawn(sheet.path(["M", 1, 2.04, "V", 3])) # => "<path d='M 1 2 V 3'/>"
-      def path(parts, **attributes) = element("path", {d: commands(parts)}, attributes)
+      def path(parts, **attributes) = element("path", {d: Svg.commands(parts)}, attributes)
 
       # @param parts [Array<Numeric, String>] letters and figures of a path
       # @return [String] to stand among the parts of another: what is drawn many times is written once
       #
-      #   sheet.commands(["M", 1, 2.04, "V", 3]) # => "M 1 2 V 3"
-      def commands(parts) = parts.map { |part| part.is_a?(String) ? part : number(part) }.join(" ")
+      #   Drawings::Svg.commands(["M", 1, 2.04, "V", 3]) # => "M 1 2 V 3"
+      def self.commands(parts) = parts.map { |part| part.is_a?(String) ? part : number(part) }.join(" ")
+
+      # @param value [Numeric]
+      # @return [String] to a tenth, in whole tenths throughout
+      #
+      #   Drawings::Svg.number(-2.04) # => "-2"
+      def self.number(value)
+        tenths = (value * 10).round
+        return "-#{number(-value)}" if tenths < 0
+
+        TENTHS[tenths] || tenths.fdiv(10).to_s.delete_suffix(".0")
+      end
 
       # @param attributes [Hash] of the element
       #
@@ -162,13 +173,7 @@ module EarnestFold
         end
       end
 
-      # To a tenth, in whole tenths throughout.
-      def number(value)
-        tenths = (value * 10).round
-        return "-#{number(-value)}" if tenths < 0
-
-        TENTHS[tenths] || tenths.fdiv(10).to_s.delete_suffix(".0")
-      end
+      def number(value) = Svg.number(value)
 
       def escape(text) = CGI.escapeHTML(text.to_s)
     end

@@ -141,7 +141,11 @@ module EarnestFold
       def at_work = @at_work ||= by_code.select(&:touching).freeze
 
       # @return [Array<Rule>] those that speak at the station and haven't been answered, in the order of their codes
-      def speaking(station, answers) = by_code.select { |rule| rule.speaks?(station, answers) }
+      def speaking(station, answers) = at_station(station).reject { |rule| rule.answered?(answers) }
+
+      def at_station(station) =
+        (@at_station ||= {})[station] ||= by_code.select { |rule| rule.at?(station) }.freeze
+      private_class_method :at_station
 
       def by_code = @by_code ||= Rules.sort_by(&:code).freeze
       private_class_method :by_code

@@ -65,11 +65,17 @@ module EarnestFold
 
       # Nothing said is ever changed.
       # @param workroom [Integer, Symbol] its id, or where that is to be given; the same for the job
-      # @return [Sequel::Dataset] one text: in which state all is that was said in the job
-      def self.state(workroom, job) =
-        of_job(KINDS, workroom, job).select do
-          concat_ws(".", count.function.*, max(bench_entries[:id]), sum(bench_entries[:id])).as(:state)
-        end
+      # @return [Sequel::Dataset] one text: in which state all is that was said in the job. Its works are looked for
+      #   first: whoever begins at what was said looks through all that was ever said in the house.
+      def self.state(workroom, job)
+        works = Store.db[:windows].where(Sequel[:windows][:workroom_id] => workroom, :job_id => job)
+          .join(:treatments, workroom_id: Sequel[:windows][:workroom_id], window_id: Sequel[:windows][:id])
+          .select(Sequel[:treatments][:id])
+        Store.db[:bench_entries]
+          .where(workroom_id: workroom)
+          .where(Sequel.lit("treatment_id = ANY(ARRAY(?))", works))
+          .select { concat_ws(".", count.function.*, max(:id), sum(:id)).as(:state) }
+      end
 
       # @param state [String] as {state} gives it
       # @return [Progress] the same as {#progress}, read once while nothing is said

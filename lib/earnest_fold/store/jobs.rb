@@ -15,7 +15,8 @@ module EarnestFold
         :title,
         :unit,
         Sequel[:jobs][:version].as(:job_version),
-        Sequel[:jobs][:updated_at],
+        # Each row has it: it is read once.
+        Sequel[:jobs][:updated_at].cast(:text).as(:updated_at),
         Records.text(:extras, :extras),
         :notes,
         :archived,
@@ -344,7 +345,7 @@ module EarnestFold
           title: job[:title],
           unit: job[:unit],
           version: job[:job_version],
-          updated_at: job[:updated_at],
+          updated_at: Store.db.to_application_timestamp(job[:updated_at]),
           extras: Records.parsed(job[:extras]),
           notes: job[:notes],
           archived: job[:archived],

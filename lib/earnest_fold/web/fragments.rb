@@ -5,6 +5,9 @@ module EarnestFold
     # Markup that is made once for as long as nothing changes that it shows. It is used where `bin/bench web` shows
     # that it is worth it, and nowhere else.
     module Fragments
+      # Of as many works as are changed at the same time.
+      PARTS = Store::Remembered.new(600)
+      private_constant :PARTS
       @remembered = true
 
       class << self
@@ -13,6 +16,13 @@ module EarnestFold
         # @yieldreturn [String] markup
         # @return [String]
         def of(holder, *name, &made) = @remembered ? holder.once(:markup, *name, &made) : made.call
+
+        # A small part of which a page has many, most of them the same after one figure was changed.
+        # @param view [Symbol]
+        # @param shown [Reckoning::Value] all that it shows: it is given nothing else
+        # @yieldreturn [String] markup
+        # @return [String]
+        def part(view, shown, &made) = @remembered ? PARTS.fetch([view, shown], &made) : made.call
 
         # For the bench: what the block shows is made anew each time.
         def made_anew

@@ -117,6 +117,18 @@ module EarnestFold
 
       def partial(view, **locals) = Views.render(view, self, locals)
 
+      # A partial of which a page has many alike: made once for whatever shows the same.
+      # @param shown [Reckoning::Value] all that it is given
+      # @return [String]
+      def part(view, shown) = Fragments.part(view, shown) { partial(view, shown: shown) }
+
+      # @param field [Screens::Field]
+      # @param css [String] its classes
+      # @return [String] markup; of one that stands on the page as it is, its place alone
+      def field_html(field, css:)
+        field.same? ? %(<div id="field-#{field.id}" data-same></div>) : partial(:_field, field: field, css: css)
+      end
+
       def htmx? = request.env["HTTP_HX_REQUEST"] == "true"
 
       def csrf_token = @csrf_token ||= Rack::Protection::AuthenticityToken.token(session)

@@ -26,12 +26,13 @@ module EarnestFold
       # @param settled [Store::House::Record]
       # @param made [Hash{String => Array}] the names of the cuts made, by treatment
       # @param progress [Store::Bench::Progress]
-      def initialize(job, cloth_records, settled, made = {}, progress = Store::Bench::NOTHING)
+      # @param before [Job, nil] the same job as it was in hand before: what hasn't changed of it is taken over
+      def initialize(job, cloth_records, settled, made = {}, progress = Store::Bench::NOTHING, before: nil)
         @job, @settled, @made, @progress = job, settled, made, progress
         @unit = house.unit(job.unit)
         @cloth_records = cloth_records
         @reader = Reader.new(cloth_records, unit)
-        @in_hand = {}
+        @in_hand = (before && before.ground == ground) ? before.unchanged(job.windows) : {}
       end
 
       # @return [Array] all that it was given, as far as it is the job's
@@ -44,10 +45,8 @@ module EarnestFold
       # @param read [Object] what {#read} gave for it
       # @return [Job] the same job with it, asked for nothing again
       def with(record, read)
-        windows = job.windows.map do |window|
-          window.with(treatments: window.treatments.map { |one| (one.id == record.id) ? record : one }.freeze)
-        end
-        other = Job.new(job.with(windows: windows.freeze), cloth_records, settled, @made, @progress)
+        windows = job.windows.map { |window| (window == window_of(record)) ? window_with(window, record) : window }
+        other = Job.new(job.with(windows: windows.freeze), cloth_records, settled, @made, @progress, before: self)
         other.reader.reckoned(record, read)
         other
       end
@@ -256,7 +255,28 @@ module EarnestFold
           .map { |id| Integer(id, 10) }
       end
 
+      protected
+
+      # What every work of the job stands on.
+      def ground = [unit, job.invoiced, cloth_records, settled.state, @made, @progress]
+
+      # @param windows [Array<Store::Records::Window>] as they are by now
+      # @return [Hash{Integer => AtWork}] the works in hand of which neither the figures nor the window have changed
+      def unchanged(windows)
+        windows.each_with_object({}) do |window, kept|
+          window.treatments.each do |record|
+            one = @in_hand[record.id]
+            kept[record.id] = one if one && one.record.equal?(record) && one.window == window
+          end
+        end
+      end
+
       private
+
+      def window_of(record) = job.windows.find { |window| window.treatments.any? { |one| one.id == record.id } }
+
+      def window_with(window, record) =
+        window.with(treatments: window.treatments.map { |one| (one.id == record.id) ? record : one }.freeze)
 
       # Names, prices and colours stand with the cloths: all of them can be chosen from.
       def cloths_seen = cloth_records.map { |record| [record.id, record.version, record.source, record.colour] }

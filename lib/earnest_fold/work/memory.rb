@@ -48,6 +48,9 @@ module EarnestFold
       # @yieldreturn [Job] it, where it isn't there yet
       def job(workroom_id, id, made_of, &made) = last_of(JOBS, [workroom_id, id], made_of, &made)
 
+      # @return [Job, nil] the one that {job} keeps
+      def job_before(workroom_id, id) = JOBS[[workroom_id, id]]&.last
+
       # Forgets everything: whatever is asked for next is made anew.
       def clear = [MADE, STATES, WHOLE, JOBS].each(&:clear)
 

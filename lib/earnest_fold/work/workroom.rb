@@ -25,7 +25,7 @@ module EarnestFold
       # @raise [Store::Missing]
       def job(id)
         there = at_hand(id)
-        Memory.job(kept.id, id, there.state) { in_hand(there).sound }
+        Memory.job(kept.id, id, there.state) { in_hand(id, there).sound }
       end
 
       # @param id [Integer]
@@ -51,13 +51,15 @@ module EarnestFold
       # @return [Job] unlooked at: where one work is changed, again and again, nobody asks for its order of work each
       #   time
       # @raise [Store::Missing]
-      def job_as_it_is(id) = in_hand(at_hand(id))
+      def job_as_it_is(id) = in_hand(id, at_hand(id))
 
       private
 
       def at_hand(id) = kept.at_hand.find(id).tap { |there| @house ||= there.house }
 
-      def in_hand(there) = Job.new(there.job, there.cloths, there.house, there.made, there.progress)
+      def in_hand(id, there) = Job.new(
+        there.job, there.cloths, there.house, there.made, there.progress, before: Memory.job_before(kept.id, id)
+      )
     end
   end
 end

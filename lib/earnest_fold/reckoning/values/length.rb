@@ -95,7 +95,7 @@ module EarnestFold
       def eql?(other) = other.is_a?(Length) && @mm == other.mm
       alias_method :==, :eql?
 
-      def hash = [Length, @mm].hash
+      def hash = @mm.hash
 
       # @return [Boolean]
       #

@@ -23,8 +23,13 @@ module EarnestFold
       # @api private
       def self.initializer(members)
         named, kept = members.map { |name| "#{name}:" }, members.map { |name| "@#{name} = #{name}" }
-        shown = members.map { |name| "#{name}: @#{name}" }
-        ["def initialize(#{named.join(", ")})", *kept, "freeze", "end", "def to_h = {#{shown.join(", ")}}"].join("\n")
+        shown, all = members.map { |name| "#{name}: @#{name}" }, members.map { |name| "@#{name}" }
+        [
+          "def initialize(#{named.join(", ")})", *kept, "freeze", "end",
+          "def to_h = {#{shown.join(", ")}}",
+          "def hash = [self.class, #{all.join(", ")}].hash",
+          "protected def all_members = [#{all.join(", ")}]"
+        ].join("\n")
       end
       private_class_method :initializer
 
@@ -43,10 +48,11 @@ module EarnestFold
       # @return [Hash{Symbol => Object}]
       def deconstruct_keys(names) = names ? to_h.slice(*names) : to_h
 
-      def ==(other) = other.instance_of?(self.class) && other.to_h == to_h
-      alias_method :eql?, :==
+      # @!method hash
+      #   @return [Integer]
 
-      def hash = [self.class, to_h].hash
+      def ==(other) = equal?(other) || (other.instance_of?(self.class) && all_members == other.all_members)
+      alias_method :eql?, :==
 
       def inspect = "#<#{self.class.name} #{to_h.map { |name, value| "#{name}=#{value.inspect}" }.join(", ")}>"
       alias_method :to_s, :inspect

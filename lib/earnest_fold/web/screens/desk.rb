@@ -77,8 +77,21 @@ module EarnestFold
 
         attr_reader :part
 
-        # @return [Integer] stations behind, one after the other
-        def behind = entry.behind
+        # The stations of a work with the state of each, how many of them are behind, and the one looked at.
+        StationTape = R::Value.define(:job, :work, :states, :behind, :station, :books) do
+          # @return [Boolean] whether it can be gone to
+          def open?(to) = books || to != "account"
+
+          def path(to) = Paths.station(job, work, to)
+        end
+
+        # @param books [Boolean] whether who looks at it may see the books
+        # @return [StationTape]
+        def station_tape(books)
+          states = entry.stations.to_h { |one| [one, entry.station_state(one)] }
+          behind = states.values.take_while { |state| Work::Station::BEHIND.include?(state) }.size
+          StationTape.new(job: job.id, work: entry.id, states: states, behind: behind, station: station, books: books)
+        end
 
         # @return [Array<Work::Treatment, Work::Alteration>] all works of the job, the others each known to be sound
         def rail = @rail ||= sheet.works.map { |work| (work.id == entry.id) ? work : work.sound }
@@ -178,7 +191,16 @@ module EarnestFold
         end
 
         # @return [Array<Reckoning::Line>]
-        def working = reckoning ? reckoning.working : []
+        def working = @working ||= reckoning ? reckoning.working : []
+
+        # A line with the name of the rule that spoke there, and whether it is departed from.
+        WorkingLine = R::Value.define(:line, :unit, :rule, :departs)
+
+        # @return [Array<WorkingLine>]
+        def working_lines = working.map do |line|
+          rule = ruled.line_mark(line)
+          WorkingLine.new(line: line, unit: unit, rule: rule&.name, departs: rule&.departs)
+        end
 
         # @return [Array<String>] what is still to be given before the treatment can be reckoned
         def missing

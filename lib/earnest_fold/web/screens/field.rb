@@ -60,7 +60,7 @@ module EarnestFold
 
         # One that stands on the page already just as it is.
         # @return [Field]
-        def self.same(path) = new(**Field::NOTHING, path: path)
+        def self.same(path) = Field::SAME[path] ||= new(**Field::NOTHING, path: path)
 
         def same? = text.nil?
 
@@ -93,6 +93,8 @@ module EarnestFold
       end
       # What stands in it where nothing is shown anew.
       Field::NOTHING = Field.members.to_h { |name| [name, nil] }.freeze
+      # Each of the declared fields, once.
+      Field::SAME = Store::Remembered.new(1000)
     end
   end
 end

@@ -100,6 +100,16 @@ module EarnestFold
         # @return [String] a length of the cloth as it is bought
         def bought(length) = Words.bought(length, cloth.sold_by)
 
+        # @return [String] how much of the cloth a job needs with the piece as it is, and without where that differs
+        def needed_in_words(meant)
+          return Words.say("differences.cannot") unless meant.needed
+
+          before, after = meant.needed.map { |length| bought(length) }
+          return Words.say("differences.needs", length: after) if before == after
+
+          Words.say("differences.needed", before: before, after: after)
+        end
+
         # @return [Reckoning::Length] what there is of the cloth, this piece among it
         def on_shelf = [record.piece, *@others].sum(R::Length::ZERO, &:left)
 

@@ -49,9 +49,12 @@ module EarnestFold
         end
 
         # @param station [String, nil] any
+        # @return [Boolean] whether it speaks there
+        def at?(station) = station.nil? || stations.include?(station)
+
         # @param answers [Array<String>] the codes of the questions that have been answered
-        def speaks?(station, answers) =
-          (station.nil? || stations.include?(station)) && !(manner == :ask && answers.include?(code))
+        # @return [Boolean] whether it is a question that was
+        def answered?(answers) = manner == :ask && answers.include?(code)
       end
     end
   end

@@ -12,6 +12,9 @@ module EarnestFold
       # @param account [Work::Account]
       # @param customer [String]
       # @return [Hash]
+      #
+      #   account = Work::Account.new(in_hand, {})
+      #   Documents::BillContent.of(account, "Wenna Tern")["customer"] # => "Wenna Tern"
       def of(account, customer)
         statement, rules = account.statement, account.rules
         {
@@ -32,6 +35,9 @@ module EarnestFold
 
       # @param content [Hash] as a paper keeps it
       # @return [Array<Reckoning::Account::Charge>]
+      #
+      #   account = Work::Account.new(in_hand, {})
+      #   Documents::BillContent.lines(Documents::BillContent.of(account, "")).size # => 8
       def lines(content) =
         content["lines"].map do |line|
           A::Charge.new(
@@ -45,6 +51,9 @@ module EarnestFold
       # @param content [Hash] as a paper keeps it
       # @return [Array<Array(Symbol, String, String)>] what the lines come to, with tax on top of them or in them: what
       #   it is (:net, :tax, :gross), its words, and the sum
+      #
+      #   account = Work::Account.new(in_hand, {})
+      #   Documents::BillContent.sums(Documents::BillContent.of(account, "")).map(&:first) # => [:net, :tax, :gross]
       def sums(content)
         on_top = content["prices"] == "net"
         tax = [:tax, Words.say("papers.#{on_top ? "tax" : "tax_in"}", percent: content["tax_percent"]), content["tax"]]
@@ -53,6 +62,9 @@ module EarnestFold
       end
 
       # @api private
+      #
+      #   account = Work::Account.new(in_hand, {})
+      #   Documents::BillContent.paid(account.statement) # => {}
       def paid(statement) =
         statement.paid.zero? ? {} : {"paid" => statement.paid.to_s, "open" => statement.open.to_s}
 

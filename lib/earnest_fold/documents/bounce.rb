@@ -15,6 +15,8 @@ module EarnestFold
 
       # @param text [String] the message, as it came
       # @return [Bounce, nil] nil where it isn't one, or tells of a delay alone
+      #
+      #   Documents::Bounce.read("no bounce at all") # => nil
       def self.read(text)
         parts = Mail.new(text).all_parts
         status = body(parts, ["message/delivery-status"])

@@ -18,6 +18,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   Documents::Calendar.new([], "UTC", "Saltmarsh Lane").text.lines.first.strip # => "BEGIN:VCALENDAR"
       def text
         calendar = Icalendar::Calendar.new
         calendar.prodid = "-//Earnest Fold//Diary//EN"

@@ -10,6 +10,8 @@ module EarnestFold
       end
 
       # @return [Hash]
+      #
+      #   Documents::ChoicesFormat.new(JobReckoning.new(job)).to_h.keys # => ["format", "version", "treatments"]
       def to_h
         {
           "format" => "earnest-fold/choices",

@@ -15,6 +15,8 @@ module EarnestFold
       end
 
       # @return [String] the file
+      #
+      #   Documents::HangingPdf.new("Sluice House", [], cautions: [], checks: []).render[0, 5] # => "%PDF-"
       def render
         paper = Paper.new(Words.say("hanging.sheet", title: @title))
         paper.drawing(Words.say("hanging.on_the_wall"), @wall) if @wall

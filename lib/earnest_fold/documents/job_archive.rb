@@ -29,6 +29,8 @@ module EarnestFold
       # @param rest [Hash] plain values
       # @param images [Hash{String => String}] JPEG by file
       # @return [String] the file
+      #
+      #   Documents::JobArchive.one?(Documents::JobArchive.pack("{}", {}, {})) # => true
       def self.pack(document, rest, images)
         files = {DOCUMENT => document.b, REST => JSON.pretty_generate(rest).b, **images.transform_values(&:b)}
         hashes = files.transform_values { |bytes| Digest::SHA256.hexdigest(bytes) }
@@ -39,6 +41,8 @@ module EarnestFold
       # @param bytes [String]
       # @return [Opened]
       # @raise [Reckoning::Invalid] where it is none, isn't whole, or its rest can't be read
+      #
+      #   Documents::JobArchive.open(Documents::JobArchive.pack("{}", {}, {})).document # => "{}"
       def self.open(bytes)
         files = unpacked(bytes)
         hashes = checked(files)

@@ -16,6 +16,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   Documents::LogList.new([]).csv.lines.size # => 1
       def csv =
         CSV.generate do |csv|
           [COLUMNS, *@rows.map { |row| row.values_at(*COLUMNS).map { |cell| Cells.guarded(cell.to_s) } }].each do |row|
@@ -24,6 +26,8 @@ module EarnestFold
         end
 
       # @return [String]
+      #
+      #   JSON.parse(Documents::LogList.new([]).json)["rows"] # => []
       def json = "#{JSON.pretty_generate({"format" => "earnest-fold/logbook", "version" => 1, "rows" => @rows})}\n"
     end
   end

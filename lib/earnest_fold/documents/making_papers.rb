@@ -24,6 +24,8 @@ module EarnestFold
       # @param opens [Hash{String => String}] what the code on each work's tag says
       # @yieldparam parts [Integer] how many works are written, where that can be told
       # @return [String] PDF
+      #
+      #   Documents::MakingPapers.named("work-order.pdf", in_hand, [work], {})[0, 5] # => "%PDF-"
       def self.named(file, job, works, opens, &told)
         new(job, works, told: told) { |work| opens[work.id.to_s] }.public_send(FILES.fetch(file))
       end
@@ -39,12 +41,18 @@ module EarnestFold
       end
 
       # @return [String] PDF: the order of work
+      #
+      #   Documents::MakingPapers.new(in_hand, [work]).work[0, 5] # => "%PDF-"
       def work = WorkPdf.new(@job.job.title, parts, unit).render
 
       # @return [String] PDF, full size: the headings
+      #
+      #   Documents::MakingPapers.new(in_hand, [work]).strip[0, 5] # => "%PDF-"
       def strip = StripPdf.new(title, each_curtain { |work, curtain| strip_of(work, curtain) }, unit).render
 
       # @return [String] PDF
+      #
+      #   Documents::MakingPapers.new(in_hand, [work]).hanging[0, 5] # => "%PDF-"
       def hanging
         remarks = @made.flat_map { |work| work.said_at("hanging", @job) }
         HangingPdf.new(
@@ -57,6 +65,8 @@ module EarnestFold
       end
 
       # @return [String] PDF
+      #
+      #   Documents::MakingPapers.new(in_hand, [work]) { }.tags[0, 5] # => "%PDF-"
       def tags
         opens = @opens ? each_curtain { |work, _| @opens.call(work) } : []
         TagPdf.new(Words.say("tag.title", title: title), each_curtain { |*of| tag(*of) }, opens).render

@@ -36,6 +36,8 @@ module EarnestFold
       def self.answer(words) = JSON.generate("said" => words)
 
       # @return [Hash] JSON Schema
+      #
+      #   Documents::MeterReport.schema["required"] # => ["press", "length"]
       def self.schema = {
         "$schema" => "https://json-schema.org/draft/2020-12/schema",
         "title" => "What a distance meter sends, one reading a request",

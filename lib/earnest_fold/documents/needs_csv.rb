@@ -19,6 +19,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   Documents::NeedsCsv.new([reckoning], [], Units::CM).text.lines.size # => 4
       def text
         CSV.generate do |csv|
           csv << row("needs.what", "needs.use", "needs.amount", "needs.unit", "needs.to_order", "needs.cost")

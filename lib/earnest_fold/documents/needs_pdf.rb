@@ -20,6 +20,8 @@ module EarnestFold
       end
 
       # @return [String] the file
+      #
+      #   Documents::NeedsPdf.new("Sluice House", [reckoning], [], Units::CM).render[0, 5] # => "%PDF-"
       def render
         paper = Paper.new(
           Words.say("needs.title", title: @title),

@@ -21,6 +21,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   Documents::OrderList.new("Sluice House", [], Units::CM).csv.lines.size # => 1
       def csv
         CSV.generate do |csv|
           csv << head
@@ -30,6 +32,8 @@ module EarnestFold
       end
 
       # @return [String] the file
+      #
+      #   Documents::OrderList.new("Sluice House", [], Units::CM).pdf[0, 5] # => "%PDF-"
       def pdf
         paper = Paper.new(
           Words.say("order.title", title: @title),

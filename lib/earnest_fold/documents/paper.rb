@@ -27,6 +27,8 @@ module EarnestFold
       # @param right [Array<Integer>] the columns whose figures stand at the right
       # @param widths [Hash{Integer => Numeric}] of columns that are not as wide as they come
       # @return [self]
+      #
+      #   Documents::Paper.new("Cloth").table("", ["Cloth"], [["Reed"]]).render[0, 5] # => "%PDF-"
       def table(title, head, rows, right: [], widths: {})
         return self if rows.empty?
 
@@ -48,6 +50,8 @@ module EarnestFold
       # @param rows [Array<Array<String>>]
       # @param widths [Array<Numeric>] of the columns; the last has the rest
       # @return [self]
+      #
+      #   Documents::Paper.new("Cloth").list("", nil, [["Reed", "12 m"]], [80]).render[0, 5] # => "%PDF-"
       def list(title, head, rows, widths)
         title(title)
         @columns = [*widths, @pdf.bounds.width - widths.sum]
@@ -59,6 +63,8 @@ module EarnestFold
       # @param title [String] what stands above it
       # @param svg [String] as wide as the sheet, its height as it comes
       # @return [self]
+      #
+      #   Documents::Paper.new("Cloth").drawing("", sheet.to_s).render[0, 5] # => "%PDF-"
       def drawing(title, svg)
         tall = @pdf.bounds.width * svg[/viewBox="0 0 [\d.]+ ([\d.]+)"/, 1].to_f / svg[/viewBox="0 0 ([\d.]+)/, 1].to_f
         @pdf.start_new_page if @pdf.cursor < [tall, @pdf.bounds.height - 60].min + 40
@@ -71,6 +77,8 @@ module EarnestFold
       # @param labels [Array<Array<String>>] the lines of each: the first large, the second larger
       # @param opens [Array<String, nil>] of each the address that its code opens
       # @return [self]
+      #
+      #   Documents::Paper.new("Shelf").labels([["R1"]], across: 2, down: 5).render[0, 5] # => "%PDF-"
       def labels(labels, across:, down:, opens: [])
         wide, tall = @pdf.bounds.width / across, (@pdf.bounds.height - 40) / down
         labels.zip(opens).each_slice(across * down).with_index do |page, number|
@@ -104,6 +112,8 @@ module EarnestFold
 
       # @param text [String]
       # @return [self]
+      #
+      #   Documents::Paper.new("Cloth").note("cut at the fold").render[0, 5] # => "%PDF-"
       def note(text)
         @pdf.move_down 8
         @pdf.text printable(text), size: 10, color: SOFT
@@ -111,6 +121,8 @@ module EarnestFold
       end
 
       # @return [String] the file
+      #
+      #   Documents::Paper.new("Cloth").render[0, 5] # => "%PDF-"
       def render
         @letters.note&.then { |words| note(words) }
         @pdf.number_pages "<page> / <total>",

@@ -10,6 +10,8 @@ module EarnestFold
       end
 
       # @return [Hash]
+      #
+      #   Documents::PlanFormat.new(JobReckoning.new(job)).to_h.keys # => ["format", "version", "cloths"]
       def to_h
         {
           "format" => "earnest-fold/plan",

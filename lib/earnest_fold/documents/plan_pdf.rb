@@ -20,6 +20,8 @@ module EarnestFold
       end
 
       # @return [String] the file
+      #
+      #   Documents::PlanPdf.new("Sluice House", Units::CM, []).render[0, 5] # => "%PDF-"
       def render
         paper = Paper.new(@title, about: Words.say("cuts.figures_in", unit_name: Words.say("units.#{@unit.name}")))
         @notes.each { |note| paper.note(note) }

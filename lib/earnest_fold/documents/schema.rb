@@ -63,6 +63,8 @@ module EarnestFold
 
       # @param registry [Registry]
       # @return [Hash] a JSON Schema object
+      #
+      #   Documents::Schema.of_kinds(SmallParts).keys # => ["type", "properties", "required", "allOf"]
       def of_kinds(registry)
         record = K.kinds_schema(registry)
         record.merge(

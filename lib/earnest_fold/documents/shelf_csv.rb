@@ -22,6 +22,8 @@ module EarnestFold
       # @param pieces [Array<Array(String, Hash, Reckoning::Cutting::ShelfPiece)>] the cloth's name, the spec as kept,
       #   the piece
       # @return [String]
+      #
+      #   Documents::ShelfCsv.text([]).lines.size # => 1
       def self.text(pieces)
         CSV.generate do |csv|
           csv << COLUMNS.map { |column| Words.say("shelf_csv.#{column}") }
@@ -51,6 +53,8 @@ module EarnestFold
       end
 
       # @return [Read]
+      #
+      #   Documents::ShelfCsv.new("", {}, Units::CM).read.pieces # => []
       def read
         table = CSV.parse(readable, headers: true, col_sep: apart, header_converters: ->(text) { heading(text) })
         return refused(:not_csv) unless wanted?(table.headers)

@@ -28,10 +28,14 @@ module EarnestFold
 
       # @param raw [Hash] a whole document
       # @return [Hash{String => Array<Hash>}] its alterations and small parts, to keep
+      #
+      #   Documents::SpecFormat.extras_to_keep({"unit" => "cm"}) # => {}
       def extras_to_keep(raw) = extras(raw) { |item, fields| to_spec(item, fields, raw["unit"]) }
 
       # @param kept [Hash{String => Array<Hash>}]
       # @return [Hash{String => Array<Hash>}] as a document has them
+      #
+      #   Documents::SpecFormat.extras_to_document({}) # => {}
       def extras_to_document(kept) = extras(kept) { |item, fields| to_document(item, fields) }
 
       # @param lists [Hash] by name
@@ -43,6 +47,8 @@ module EarnestFold
       end
 
       # Numbers as the decimals that were written.
+      #
+      #   Documents::SpecFormat.plain(length: Length.cm(8)) # => {:length=>80 mm}
       def plain(value)
         case value
         when Hash then value.transform_values { |inner| plain(inner) }

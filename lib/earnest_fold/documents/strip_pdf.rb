@@ -32,6 +32,8 @@ module EarnestFold
       end
 
       # @return [String] the file
+      #
+      #   Documents::StripPdf.new("Pair", [], Units::CM).render[0, 5] # => "%PDF-"
       def render
         @strips
           .flat_map { |strip| bands(strip) }

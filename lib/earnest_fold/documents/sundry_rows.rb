@@ -15,6 +15,8 @@ module EarnestFold
       end
 
       # @return [Array<Row>]
+      #
+      #   Documents::SundryRows.new([reckoning], {}).to_a.map(&:name) # => [:weights, :hooks, :tape_length]
       def to_a =
         R::HardwareCount.total(@works).flat_map do |name, amount|
           (name == :tape_length) ? of_tapes : [Row.new(name: name, says: told(name), amount: amount, cost: nil)]
@@ -25,6 +27,8 @@ module EarnestFold
 
       # @param on_hand [Hash{Symbol => Integer, Reckoning::Length}]
       # @return [Array<ToGet>] without what is made here, and without what there is enough of
+      #
+      #   Documents::SundryRows.new([reckoning], {}).to_get({}).size # => 3
       def to_get(on_hand)
         rows = to_a.select { |row| R::Sundries::BY_NAME.fetch(row.name).kept }
         rows.filter_map do |row|

@@ -28,6 +28,8 @@ module EarnestFold
       def write(values) = JSON.generate(values)
 
       # @return [Hash] JSON Schema of everything that is asked and said
+      #
+      #   Documents::SupplierFormat.schema.keys # => ["$schema", "title", "$defs"]
       def schema = {
         "$schema" => "https://json-schema.org/draft/2020-12/schema",
         "title" => "What a supplier of cloth is asked and says, version 1",

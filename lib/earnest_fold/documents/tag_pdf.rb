@@ -13,6 +13,8 @@ module EarnestFold
       end
 
       # @return [String] the file
+      #
+      #   Documents::TagPdf.new("Shelf", [["R1", "25 m"]]).render[0, 5] # => "%PDF-"
       def render = Paper.new(@title).labels(@tags, across: 2, down: 5, opens: @opens).render
     end
   end

@@ -28,6 +28,8 @@ module EarnestFold
       end
 
       # @return [String] the file
+      #
+      #   Documents::TicketsPdf.new("Cuts", []).render[0, 5] # => "%PDF-"
       def render
         paper = Paper.new(@title)
         paper.labels(@tickets.map(&:lines), across: ACROSS, down: DOWN).render

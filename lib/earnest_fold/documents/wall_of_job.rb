@@ -19,6 +19,8 @@ module EarnestFold
       end
 
       # @return [String] SVG
+      #
+      #   Documents::WallOfJob.new(in_hand).to_s[0, 4] # => "<svg"
       def to_s = D.new(windows, own, @job.unit, more: @more).to_s
 
       private

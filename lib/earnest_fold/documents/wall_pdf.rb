@@ -11,6 +11,8 @@ module EarnestFold
       end
 
       # @return [String] the file
+      #
+      #   Documents::WallPdf.new("The week", {}).render[0, 5] # => "%PDF-"
       def render
         paper = Paper.new(@title)
         @days.each do |day, rows|

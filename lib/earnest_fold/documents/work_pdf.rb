@@ -21,6 +21,8 @@ module EarnestFold
       end
 
       # @return [String] the file
+      #
+      #   Documents::WorkPdf.new("Sluice House", [], Units::CM).render[0, 5] # => "%PDF-"
       def render
         paper = Paper.new(
           Words.say("work_paper.title", title: @title),

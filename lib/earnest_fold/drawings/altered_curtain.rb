@@ -28,6 +28,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::AlteredCurtain.new(own.reckoning, Units::CM)) # => "900 380"
       def to_s
         @svg.hatch("alter-hem", [:forward]).hatch("alter-head", [:back]).hatch("alter-waste", %i[forward back])
         before

@@ -12,6 +12,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::AlteredSilhouette.new(own.reckoning)) # => "46 54"
       def to_s
         Silhouette.around("M2 7H44", @made ? cloth : Silhouette::OPEN)
       end

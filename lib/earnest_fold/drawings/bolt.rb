@@ -72,6 +72,9 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   piece = plan_task.cloth.pieces.first
+      #   size(Drawings::Bolt.new(rolled, piece, [], Units::CM, colour: "#c8b79a")) # => "900 227"
       def to_s
         @svg.hatch("waste-#{@name}", [:forward, :back]) unless @paper
         rows.each_with_index { |from, index| row(from, index) }

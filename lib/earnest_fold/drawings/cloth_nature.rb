@@ -17,6 +17,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::ClothNature.new(cloth, colour: "#c8b79a")) # => "150 124"
       def to_s
         crept if @cloth.creeps
         @svg.rect(SIDE, TOP, TALL, TALL, fill: @colour, class: "cloth")

@@ -24,6 +24,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::ClothSample.new(cloth, Units::CM, colour: "#c8b79a")) # => "760 316"
       def to_s
         roll
         width(0, wide)

@@ -26,6 +26,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::Condition.new(["single"], nil, [])) # => "640 300"
       def to_s
         @hands.each_with_index { |hand, index| curtain(hand, left(index)) }
         @numbered.each { |number, note| mark(number, note) }

@@ -32,6 +32,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::DiaryWeek.new([], Diary::USUAL, [])) # => "1180 294"
       def to_s
         ground
         Reckoning::Diary::BENCHES.each do |bench|

@@ -41,6 +41,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::FlatCurtain.of(reckoning, curtain, Units::CM, colour: "#c8b79a")) # => "700 372"
       def to_s
         face.draw { lining if @figures.inner }
         running_distances

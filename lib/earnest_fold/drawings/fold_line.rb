@@ -21,6 +21,8 @@ module EarnestFold
       attr_reader :depth
 
       # @return [Float] along the support, without the return
+      #
+      #   Drawings::FoldLine.new(treatment.heading, curtain, Drawings::Scale.new(0.5)).along # => 470.0
       def along = @scale[@curtain.finished_width - @curtain.span.return_flat]
 
       # Closed: the line that a support of its length carries.
@@ -28,6 +30,9 @@ module EarnestFold
       # @param line [Float] the height that the support is drawn at
       # @param wall [Float] the height of the wall
       # @return [Array] commands of a path
+      #
+      #   fold = Drawings::FoldLine.new(treatment.heading, curtain, Drawings::Scale.new(0.5))
+      #   fold.closed(9, 4, 1).first(3) # => ["M", 9, 4]
       def closed(lead, line, wall)
         flat = @scale[@curtain.span.lead_flat]
         ["M", lead, line, "l", flat * way, 0, *folds(along - flat), *turn_back(line, wall)]
@@ -37,6 +42,9 @@ module EarnestFold
       # @param lead [Float] where the leading edge is
       # @param stack [Reckoning::Length] what it takes of the support
       # @return [Array] commands of a path
+      #
+      #   fold = Drawings::FoldLine.new(treatment.heading, curtain, Drawings::Scale.new(0.5))
+      #   fold.drawn_back(9, 4, 1, Length.cm(20)).first(3) # => ["M", 9, 4]
       def drawn_back(lead, line, wall, stack)
         flat = @scale[@curtain.span.lead_flat]
         deep = @scale[(@curtain.flat_width - @curtain.span.return_flat) / (4 * @folds)]

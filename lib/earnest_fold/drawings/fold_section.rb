@@ -19,6 +19,8 @@ module EarnestFold
 
       # @param step [Reckoning::MakingUp::Step]
       # @return [Array<Reckoning::Length>] its press lines from the raw edge
+      #
+      #   Drawings::FoldSection.lines(steps.find { |step| step.code == "press_hem" }).size # => 2
       def self.lines(step)
         figures = step.figures
         return figures[:press_lines] if figures[:press_lines]
@@ -50,6 +52,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::FoldSection.new(steps.find { |step| step.code == "press_hem" }, Units::CM)) # => "560 110"
       def to_s
         lining if @lining_off
         @svg.path(outline, class: "section-cloth")

@@ -24,6 +24,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::Gathers.new(treatment.heading, curtain, Units::CM, colour: "#c8b79a")) # => "700 216"
       def to_s
         frill if @frill.positive?
         elevation

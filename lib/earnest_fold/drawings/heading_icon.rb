@@ -31,6 +31,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::HeadingIcon.of(treatment.heading, treatment.support)) # => "96 46"
       def to_s
         support
         @heading.hangs_on_cord? ? wave : falls

@@ -30,6 +30,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::HeadingMarks.new(treatment.heading, curtain, Units::CM, colour: "#c8b79a")) # => "700 232"
       def to_s
         @svg.hatch("flat-end", [:back])
         @svg.rect(left, TOP, width, DEEP, fill: @colour, class: "cloth")

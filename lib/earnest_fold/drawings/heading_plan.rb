@@ -30,6 +30,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::HeadingPlan.new(treatment, curtain, Units::CM, house: house)) # => "700 209.3"
       def to_s
         closed
         drawn_back

@@ -22,6 +22,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::HungCurtains.new(reckoning, Units::CM, colour: "#c8b79a")) # => "330 250"
       def to_s
         places.each { |curtain, left| curtain(curtain, left) }
         supports

@@ -19,6 +19,8 @@ module EarnestFold
 
       # @param step [Reckoning::MakingUp::Step]
       # @return [Array<Array<Integer>>] the pockets of each hook's prongs
+      #
+      #   Drawings::InPockets.hooks(steps.first) # => []
       def self.hooks(step)
         figures = step.figures
         return figures[:pockets_of] if figures[:pockets_of]

@@ -17,6 +17,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::NeedBar.new(Length.cm(900), Length.cm(1030), "#c8b79a", says: "")) # => "240 24"
       def to_s
         short if @needed > @there
         @svg.rect(1, TOP, @scale[@there], TALL, fill: @colour, class: "piece-left") if @there.positive?

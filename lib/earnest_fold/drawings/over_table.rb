@@ -22,6 +22,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::OverTable.new(curtain, Length.cm(180), Units::CM, colour: "#c8b79a")) # => "760 148"
       def to_s
         @ends.each_with_index { |to, index| section(index, index.zero? ? R::Length::ZERO : @ends[index - 1], to) }
         @svg.text(LEFT, 16, Words.say("drawings.leading_edge"), class: "edge", text_anchor: "start")

@@ -57,6 +57,8 @@ module EarnestFold
       # drawing it.
       # @param svg [String] a drawing
       # @return [String] the same, standing for itself
+      #
+      #   Drawings::PrintStyle.added(sheet.to_s).scan("<svg").size # => 1
       def added(svg)
         styles = Hash.new { |known, element| known[element] = style(*element) }
         svg.gsub(/<([a-z]+)((?: [\w-]+="[^"]*")*)/) do |tag|

@@ -16,6 +16,8 @@ module EarnestFold
       end
 
       # @return [String] SVG
+      #
+      #   Drawings::QrCode.new("1", 2).to_s[0, 4] # => "<svg"
       def to_s
         side = @rows.size + 2 * QUIET
         %(<svg class="qr-code" viewBox="0 0 #{side} #{side}" width="#{side * @square}" height="#{side * @square}" ) +

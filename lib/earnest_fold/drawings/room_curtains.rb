@@ -23,6 +23,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::RoomCurtains.new([["office", reckoning, "#c8b79a"]], Units::CM)) # => "760 344"
       def to_s
         left = MARGIN[:side]
         @treatments.each_with_index do |(title, made, colour), index|

@@ -24,6 +24,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::Silhouette.new(reckoning, "#c8b79a")) # => "46 54"
       def to_s
         Silhouette.around(rail, @reckoning ? cloth : OPEN)
       end

@@ -13,6 +13,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::Stack.new([["R1", sheet.to_s]], says: "")) # => "9 55"
       def to_s
         svg = Svg.new(widest, sizes.sum { |_, tall| tall + TITLE + GAP }, says: @says)
         top = 0

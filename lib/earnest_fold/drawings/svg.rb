@@ -118,6 +118,8 @@ module EarnestFold
 
       # Another drawing whole inside this one.
       # @param drawing [String] SVG
+      #
+      #   drawn(sheet.inside(1, 2, sheet.to_s)).scan("svg").size # => 3
       def inside(x, y, drawing)
         size = drawing[/viewBox="0 0 ([\d. ]+)"/, 1].split
         @drawn << drawing.sub(
@@ -128,6 +130,8 @@ module EarnestFold
       end
 
       # A rectangle outside which nothing of the block is seen.
+      #
+      #   drawn(sheet.clip("row", 1, 2, 3, 4) { }).scan("clipPath").size # => 2
       def clip(id, x, y, width, height, &block)
         @drawn << %(<clipPath id="#{escape(id)}">)
         rect(x, y, width, height)
@@ -136,6 +140,8 @@ module EarnestFold
       end
 
       # Slanted lines that tell a turning from plain cloth: one way for hems, the other for headings, both for waste.
+      #
+      #   drawn(sheet.hatch("waste", [:forward])).scan("path").size # => 1
       def hatch(id, slants, gap: 7)
         strokes = slants
           .map { |slant| %(<path d="#{{forward: "M0 #{gap}L#{gap} 0", back: "M0 0L#{gap} #{gap}"}.fetch(slant)}"/>) }

@@ -17,6 +17,8 @@ module EarnestFold
       # @param step [Reckoning::MakingUp::Step]
       # @param heading [Reckoning::Heading]
       # @return [Boolean] whether a tape is laid or sewn there by this
+      #
+      #   Drawings::TapeEnds.draws?(steps.first, treatment.heading) # => false
       def self.draws?(step, heading)
         heading.taped? &&
           step.operations.any? { |one| %i[lay pin sew].include?(one.deed) && one.layers.include?(:tape) }

@@ -17,6 +17,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::TapeStrip.new(2, 7, stopped: false, says: "")) # => "300 16"
       def to_s
         @svg.line(0, HEIGHT - 1, WIDTH, HEIGHT - 1, class: "tape-way")
         @svg.rect(0, 1, @out, HEIGHT - 2, class: "tape-out") if @out.positive?

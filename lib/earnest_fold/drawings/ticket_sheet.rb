@@ -14,6 +14,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::TicketSheet.new([["1", "R1"]], says: "")) # => "760 132"
       def to_s
         rows = [(@tickets.size.to_f / ACROSS).ceil, 1].max
         svg = Svg.new(ACROSS * WIDE, rows * TALL, says: @says)

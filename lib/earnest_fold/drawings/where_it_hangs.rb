@@ -24,6 +24,9 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   counts = Cutting::Demand.counts(reckoning, cloth)
+      #   size(Drawings::WhereItHangs.new(reckoning, cuts.first, "#c8b79a", counts)) # => "420 190"
       def to_s
         hung = @reckoning.curtains.sum { |curtain| @scale[curtain.finished_width] }
         left = (WIDTH - hung - 6 * (@reckoning.curtains.size - 1)) / 2

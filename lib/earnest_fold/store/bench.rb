@@ -73,7 +73,7 @@ module EarnestFold
           .select(Sequel[:treatments][:id])
         Store.db[:bench_entries]
           .where(workroom_id: workroom)
-          .where(Sequel.lit("treatment_id = ANY(ARRAY(?))", works))
+          .where(Versions.among(:treatment_id, works))
           .select { concat_ws(".", count.function.*, max(:id), sum(:id)).as(:state) }
       end
 

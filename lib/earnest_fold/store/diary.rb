@@ -102,10 +102,10 @@ module EarnestFold
       # Any entry at the bench, as what was said there is only ever added to.
       def laid_from
         jobs = here(:jobs).where(archived: false).exclude(dates: Sequel.pg_jsonb({}))
-        windows = here(:windows).where(job_id: jobs.select(:id)).select(:id)
+        windows = here(:windows).where(Versions.among(:job_id, jobs.select(:id))).select(:id)
         {
           jobs: [jobs, [:id, :version, :invoiced, Sequel.cast(:dates, String)]],
-          work: [here(:treatments).where(window_id: windows), %i[id version put_away]],
+          work: [here(:treatments).where(Versions.among(:window_id, windows)), %i[id version put_away]],
           said: [here(:bench_entries).select { max(id).as(:id) }.from_self, %i[id]],
           moves: [here(:diary_moves), %i[treatment_id block day at_minute]],
           cloths: [here(:cloths), %i[id version]]

@@ -22,11 +22,11 @@ module EarnestFold
       private
 
       def made_from
-        windows = here(:windows).where(job_id: latest.select(:id))
+        windows = here(:windows).where(Versions.among(:job_id, latest.select(:id)))
         {
           jobs: [latest, %i[id version updated_at]],
           windows: [windows, %i[id position room name]],
-          work: [here(:treatments).where(window_id: windows.select(:id)), %i[id version position put_away]],
+          work: [works_at(windows), %i[id version position put_away]],
           said: [here(:bench_entries).select { max(id).as(:id) }.from_self, %i[id]],
           cut: [here(:plan_cuts).where(state: "cut").select { [count(id).as(:cuts), max(id).as(:id)] }.from_self,
             %i[cuts id]],
@@ -35,6 +35,8 @@ module EarnestFold
           cloths: [here(:cloths), %i[id version]]
         }
       end
+
+      def works_at(windows) = here(:treatments).where(Versions.among(:window_id, windows.select(:id)))
 
       def latest =
         here(:jobs).where(archived: false).order(Sequel.desc(:updated_at), Sequel.desc(:id)).limit(:$most).from_self

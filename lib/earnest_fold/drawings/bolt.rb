@@ -8,7 +8,7 @@ module EarnestFold
       R = Reckoning
       SIDE, ABOVE, BELOW = 16, 58, 34
       WIDTH = 900
-      # How much cloth a row shows, once for every time it is enlarged.
+      # So much cloth a row shows, nearly, where it isn't enlarged.
       ROW = R::Length.mm(9_000)
       # Lines of repeats closer than this are left out.
       LEAST_REPEAT = 7
@@ -69,6 +69,7 @@ module EarnestFold
           css: "drawing bolt",
           role: marks.links.empty? ? "img" : "group"
         )
+        @ruler = FootRuler.new(@svg, @scale, unit, @row)
       end
 
       # @return [String]
@@ -121,7 +122,7 @@ module EarnestFold
           @svg.rect(SIDE, y, @scale.between(from, to), @tall, class: "outline")
         end
         running_distances(from, to, y)
-        ruler(from, to, y)
+        @ruler.draw(from, to, SIDE, y + @tall + 8) { |at| anchor(at) }
       end
 
       # Touching the cloth tells how far along it is.
@@ -290,31 +291,6 @@ module EarnestFold
         return "start" if x < SIDE + 20
 
         (x > WIDTH - SIDE - 20) ? "end" : "middle"
-      end
-
-      # Whole metres, or whole feet, along the cloth's foot; of a short piece tenths of a metre, and each foot.
-      def ruler(from, to, y)
-        foot = y + @tall + 8
-        @svg.line(SIDE, foot, SIDE + @scale.between(from, to), foot, class: "dim")
-        sign, whole = @unit.inches? ? ["ft", R::Length.inches(12)] : ["m", R::Length.mm(1000)]
-        step, told_each = steps(whole)
-        each = [(36 / @scale[step]).ceil, told_each].max
-        ((from / step).ceil..(to / step).floor).each do |count|
-          at = x(step * count, from)
-          @svg.line(at, foot - 4, at, foot + 4, class: "dim")
-          next unless (count % each).zero?
-
-          told = "#{Words.number(step * count / whole, 1)} #{Words.say("unit_signs.#{sign}")}"
-          @svg.text(at, foot + 18, told, class: "ruler", text_anchor: anchor(at))
-        end
-      end
-
-      # From stroke to stroke, and how many of them to a figure.
-      def steps(whole)
-        short = @row < whole * (@unit.inches? ? 6 : 2)
-        return [whole, short ? 1 : 3] if @unit.inches?
-
-        short ? [whole / 10, 5] : [whole, 1]
       end
 
       def x(distance, from) = SIDE + @scale.between(from, distance)

@@ -283,11 +283,8 @@ module EarnestFold
           .select(jobs[:id], Sequel.lit("string_agg(treatments.id::text, ',')").as(:works), state_of_works.as(:state))
       end
 
-      def state_of_works
-        columns = %i[treatments windows jobs].flat_map { |table| Versions.columns(table) }
-        Sequel.function(:md5, Sequel.function(:string_agg, Sequel.function(:concat_ws, ":", *columns), " ")
-          .order(Sequel[:treatments][:id]))
-      end
+      def state_of_works =
+        Versions.of_all(%i[treatments windows jobs].flat_map { |table| Versions.columns(table) })
 
       def whole(ids) = Jobs.joined(@workroom.rows(:jobs).where(Sequel[:jobs][:id] => ids))
 

@@ -33,10 +33,13 @@ module EarnestFold
       # @param dataset [Sequel::Dataset]
       # @param columns [Array] as {of} takes them
       # @return [Sequel::Dataset] one text; nil where there is no row
-      def text(dataset, columns)
+      def text(dataset, columns) = dataset.select(of_all(columns).as(:state))
+
+      # @param columns [Array] as {of} takes them
+      # @return [Sequel::SQL::Function] of all rows together, one text
+      def of_all(columns)
         row = Sequel.function(:concat_ws, ":", *columns)
-        all = Sequel.function(:string_agg, row, " ").order(*columns.first(KEY))
-        dataset.select(Sequel.function(:md5, all).as(:state))
+        Sequel.function(:md5, Sequel.function(:string_agg, row, " ").order(*columns.first(KEY)))
       end
     end
   end

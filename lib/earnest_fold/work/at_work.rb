@@ -216,7 +216,7 @@ module EarnestFold
       # @return [Integer] how many stations are behind, one after the other
       #
       #   work.behind # => 3
-      def behind = stations.take_while { |station| Station::BEHIND.include?(station_state(station)) }.size
+      def behind = stations.take_while { |station| %i[done warned].include?(station_state(station)) }.size
 
       # @return [String] where work goes on
       #

@@ -45,7 +45,8 @@ module EarnestFold
       # @param read [Object] what {#read} gave for it
       # @return [Job] the same job with it, asked for nothing again
       def with(record, read)
-        windows = job.windows.map { |window| (window == window_of(record)) ? window_with(window, record) : window }
+        changed = window_of(record)
+        windows = job.windows.map { |window| window.equal?(changed) ? window_with(window, record) : window }
         other = Job.new(job.with(windows: windows.freeze), cloth_records, settled, @made, @progress, before: self)
         other.reader.reckoned(record, read)
         other

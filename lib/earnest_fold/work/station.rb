@@ -7,8 +7,6 @@ module EarnestFold
     # that say they are filled in there.
     class Station < Reckoning::Value.define(:name, :place, :sorts, :wanting)
       MADE, ALTERED = "made", "altered"
-      # The states of one that is behind.
-      BEHIND = %i[done warned].freeze
       # Whether a figure is wanting that is filled in there or before.
       FIGURES = ->(work, name) { work.wanting?(name) }
 

@@ -89,8 +89,9 @@ module EarnestFold
         # @return [StationTape]
         def station_tape(books)
           states = entry.stations.to_h { |one| [one, entry.station_state(one)] }
-          behind = states.values.take_while { |state| Work::Station::BEHIND.include?(state) }.size
-          StationTape.new(job: job.id, work: entry.id, states: states, behind: behind, station: station, books: books)
+          StationTape.new(
+            job: job.id, work: entry.id, states: states, behind: entry.behind, station: station, books: books
+          )
         end
 
         # @return [Array<Work::Treatment, Work::Alteration>] all works of the job, the others each known to be sound

@@ -114,6 +114,12 @@ class CommandLineTest < EarnestFoldTest
     assert_match(/earnest-fold reckon FILE/, errors)
   end
 
+  def test_it_needs_none_of_the_tests_gems
+    taken = gems_taken
+    assert_includes taken, "i18n"
+    assert_empty taken & %w[capybara selenium-webdriver axe-core-capybara nokogiri]
+  end
+
   private
 
   # Its first treatment, with its cloths.
@@ -160,6 +166,12 @@ class CommandLineTest < EarnestFoldTest
   def repeats(made, document)
     repeat = document["cloths"][0]["vertical_repeat"]
     repeat && made["cut_length"] / (repeat * size(document))
+  end
+
+  # As on a machine where nothing but `bin/start` was run: its gems come with Bundler's own settings alone.
+  def gems_taken
+    script = "at_exit { warn Gem.loaded_specs.keys.join(' ') }; ARGV.replace(%w[help]); load 'bin/earnest-fold'"
+    Bundler.with_unbundled_env { Open3.capture3("ruby", "-e", script, chdir: root(".")) }[1].lines.last.split
   end
 
   def run_with(*arguments, stdin: "") = Open3.capture3(root("bin/earnest-fold"), *arguments, stdin_data: stdin)

@@ -11,16 +11,44 @@ module LeftBehind
   BEGUN = %i[rule_sets].freeze
 
   def self.clear(db)
-    of_workrooms = db[Sequel[:information_schema][:columns]]
-      .where(table_schema: "public", column_name: "workroom_id")
-      .select_map(:table_name)
-      .map(&:to_sym)
-    return if (of_workrooms - BEGUN).all? { |table| db[table].empty? }
+    return if in_tables(db).empty?
 
     db.run("DROP SCHEMA public CASCADE")
     db.run("CREATE SCHEMA public")
   end
+
+  def self.in_tables(db)
+    tables = of_workrooms(db) - BEGUN
+    return [] if tables.empty?
+
+    db.get(tables.map { |table| db[table].exists.as(table) }).zip(tables).filter_map { |any, table| table if any }
+  end
+
+  def self.of_workrooms(db) =
+    db[Sequel[:information_schema][:columns]]
+      .where(table_schema: "public", column_name: "workroom_id")
+      .select_map(:table_name)
+      .map(&:to_sym)
+
+  # Of a test that really commits: what it leaves is in the way of whichever comes after it, by chance.
+  module Nothing
+    def before_setup
+      @there_before = kept_until_the_end? ? [] : LeftBehind.in_tables(EarnestFold::Store.db)
+      super
+    end
+
+    def after_teardown
+      super
+      assert_empty LeftBehind.in_tables(EarnestFold::Store.db) - @there_before, "left" unless kept_until_the_end?
+    end
+
+    private
+
+    def kept_until_the_end? = false
+  end
 end
+
+EarnestFoldTest.include(LeftBehind::Nothing)
 
 LeftBehind.clear(EarnestFold::Store.db)
 EarnestFold::Store.migrate
@@ -52,6 +80,8 @@ class StoreTest < EarnestFoldTest
   end
 
   private
+
+  def kept_until_the_end? = true
 
   def workroom = @workroom ||= S.workroom
 

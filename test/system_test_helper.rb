@@ -44,6 +44,8 @@ class SystemTest < EarnestFoldTest
 
   private
 
+  def kept_until_the_end? = true
+
   def workroom = S.workroom
 
   # Types into a field as a person does: the change is sent when the field is left.

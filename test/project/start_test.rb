@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-require "test_helper"
+require "store_test_helper"
+require "places_of_their_own"
 require "open3"
 require "socket"
 require "timeout"
@@ -9,6 +10,9 @@ require_relative "../../support/free_port"
 
 # The start command: its faults, each in one clear line, and that it stops what it started.
 class StartTest < EarnestFoldTest
+  include PlacesOfTheirOwn
+
+  PLACES = %w[started_first].freeze
   # Seconds until nothing more is to be hoped for: a machine that does much else takes its time.
   PATIENCE = 180
 
@@ -52,8 +56,6 @@ class StartTest < EarnestFoldTest
   # Nothing goes without somebody's word.
   def test_a_reset_asks_first
     database = {"PORT" => free_port, "DATABASE_URL" => ENV.fetch("DATABASE_URL")}
-    EarnestFold::Store.connect(ENV.fetch("DATABASE_URL")) unless EarnestFold::Store.connected?
-    EarnestFold::Store.migrate
     id = EarnestFold::Store.workroom.jobs.create(title: "Stays", unit: "cm")
     environment = {"RACK_ENV" => "production"}.merge(database)
     output, status = Open3.capture2e(environment, *command, "--reset-demo", stdin_data: "")
@@ -72,7 +74,7 @@ class StartTest < EarnestFoldTest
         "LC_ALL" => nil,
         "LANG" => nil,
         "PORT" => port,
-        "DATABASE_URL" => ENV.fetch("DATABASE_URL"),
+        "DATABASE_URL" => url("started_first"),
         "REQUEST_LOG" => File::NULL,
         "RACK_ENV" => "production"
       },

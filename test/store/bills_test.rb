@@ -15,6 +15,7 @@ class BillsTest < EarnestFoldTest
 
   def teardown
     @workroom.rows(:papers).where(job_id: @job).delete
+    @workroom.rows(:paper_numbers).delete
     @workroom.rows(:jobs).where(id: @job).delete
   end
 

@@ -13,7 +13,7 @@ module EarnestFold
 
       # @param problems [Array<Problem>] at least one
       def initialize(problems)
-        @problems = problems.freeze
+        @problems = problems.dup.freeze
         super(problems.map { |problem| "#{problem.at}: #{problem.code}" }.join(", "))
       end
     end

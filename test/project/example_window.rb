@@ -69,6 +69,14 @@ module ExampleWindow
 
   def treatment = made_of(SPEC)
 
+  # The same, where other things were given: `{"heading/fullness" => "1.2"}`.
+  def given(others, spec = SPEC)
+    made_of(others.reduce(spec) { |told, (path, value)| put(told, path.split("/"), value) })
+  end
+
+  def put(told, (name, *rest), value) =
+    told.merge(name => rest.empty? ? value : put(told.fetch(name, {}), rest, value))
+
   def lined = made_of(LINED)
 
   # The same window under another heading, with the figures that stand there first, hung from a pole.
@@ -108,6 +116,34 @@ module ExampleWindow
   def life = R::Cutting::PieceLife.new(length: R::Length.cm(500), takings: [])
 
   def steps = R::MakingUp::Order.new(reckoning, house).steps
+
+  # What steps are made from: of a window, of somebody's own curtain, of a heading put on it.
+  def making_case(made = reckoning) = R::MakingUp::MakingCase.new(reckoning: made, house: house)
+
+  def altering_case = R::MakingUp::AlteringCase.new(made: own.reckoning, house: house)
+
+  # What remarks are made from.
+  def seen(made = reckoning) = R::JudgementCase.new(
+    treatment: made.treatment, reckoning: made, behind: nil, house: house, counted: nil, cutting: nil
+  )
+
+  def seen_altered = R::AlterCase.new(made: own.reckoning, house: house, noted: false, priced: nil)
+
+  # Nine metres of the cloth, as its paper says, and what the tape said of it.
+  def delivery(**measured) = R::Cutting::Delivery.new(cloth, delivered: R::Length.cm(900), measured: nil, **measured)
+
+  def shelf_piece = R::Cutting::ShelfPiece.read({"delivered" => "9 m"}, "P1", [], R::Problems.new, unit: CM)
+
+  # Two hours' work at 36 an hour; ten metres of cloth at 18.50.
+  def statement
+    work = R::Account::Billed.new(
+      title: "Office", minutes: 120r, widths: 4r, drop: R::Length.cm(210), curtains: 2, altered: false
+    )
+    bought = R::Account::Bought.new(name: "plain", length: R::Length.cm(1000), sold_by: R::Length.cm(10),
+      price: cloth.price)
+    asked = R::Account::Asked.new(school: nil, fitted: 0, travel: R::Money::ZERO, extras: [])
+    R::Account::Statement.new([work], [bought], asked, house.account)
+  end
 
   # From a Monday on.
   def working_days = R::Diary::WorkingDays.new(Date.new(2026, 3, 2), R::Diary::USUAL)

@@ -12,6 +12,9 @@ module EarnestFold
         def initialize(title:, minutes:, widths:, drop:, curtains:, altered:, clocked: nil) = super
 
         # @return [Rational] by the clock, as planned where none ran
+        #
+        #   work = Account::Billed.new(title: "", minutes: 9r, widths: 1r, drop: nil, curtains: 1, altered: false)
+        #   work.took # => (9/1)
         def took = clocked || minutes
       end
       # Cloth that is bought for it: exact length and price of a metre.

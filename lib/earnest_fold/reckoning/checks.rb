@@ -41,6 +41,9 @@ module EarnestFold
       # @param reckoning [TreatmentReckoning]
       # @param name [Symbol] of a figure that may be ordered
       # @return [Hash, nil] what was ordered, what the rules make, and how far apart they lie
+      #
+      #   made = given({"ordered/finished_drop" => "210 cm"}).reckon
+      #   Checks.ordered_otherwise(made, :finished_drop).values # => [2100 mm, 2128 mm, 28 mm]
       def ordered_otherwise(reckoning, name)
         one = reckoning.ordered.find { |beside| beside.name == name && beside.differs? } or return
         {given: one.ordered, made: one.made, apart: (one.made - one.ordered).abs}

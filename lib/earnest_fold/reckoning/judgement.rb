@@ -31,6 +31,8 @@ module EarnestFold
 
         # @param deeds [Array<Symbol>]
         # @return [Touching]
+        #
+        #   Judgement.on(:press, at: :hem).edges # => [:hem]
         def on(*deeds, at: nil, layer: nil, by: nil, of: nil) =
           Touching.new(
             deeds: deeds,
@@ -115,6 +117,8 @@ module EarnestFold
       # @param noted [Boolean] whether anything was noted of the curtains as they came in
       # @param priced [Account::Priced, nil]
       # @return [Array<Remark>]
+      #
+      #   Judgement.of_alteration(own.reckoning, house: house).first.code # => "support_weight"
       def of_alteration(made, answers = [], house:, station: nil, noted: false, priced: nil)
         looked_at = AlterCase.new(made: made, house: house, noted: noted, priced: priced)
         in_order(
@@ -129,6 +133,8 @@ module EarnestFold
       # @param steps [Array<MakingUp::Step>] its order of work
       # @return [Hash{String => Array<Remark>}] by the step's code, cautions first; a step of which nothing is said
       #   isn't there
+      #
+      #   Judgement.at_steps(seen, steps).keys.first # => "press_hem"
       def at_steps(seen, steps)
         steps
           .to_h { |step| [step.code, in_order(at_work.filter_map { |rule| remark(rule, rule.at(seen, step)) })] }
@@ -141,6 +147,8 @@ module EarnestFold
       def at_work = @at_work ||= by_code.select(&:touching).freeze
 
       # @return [Array<Rule>] those that speak at the station and haven't been answered, in the order of their codes
+      #
+      #   Judgement.speaking("hanging", []).first.code # => "control_behind"
       def speaking(station, answers) = at_station(station).reject { |rule| rule.answered?(answers) }
 
       def at_station(station) =

@@ -66,6 +66,8 @@ module EarnestFold
       end
 
       # @return [Figure]
+      #
+      #   Nearness.figure("support/length", :length, Units::CM).step # => (1/1)
       def figure(path, sort, unit) =
         Figure.new(path: path, sort: sort, step: path.end_with?("fullness") ? PERCENT : unit.step)
 

@@ -21,22 +21,34 @@ module EarnestFold
         end
 
         # @return [String] "by_time" or "by_width"
+        #
+        #   statement.school # => "by_time"
         def school = @asked.school || @rules.school
 
         # @return [Money] what all its work comes to by a school
+        #
+        #   statement.labour.to_s # => "72.00"
         def labour(by = school) = Money.sum(@priced.map { |one| one.public_send(by) })
 
         # @return [Rational] minutes of all work
+        #
+        #   statement.minutes # => (120/1)
         def minutes = @works.sum(0r, &:minutes)
 
         # @return [Boolean] whether nothing is in it: no work, no cloth, and nothing asked for besides
+        #
+        #   statement.nothing? # => false
         def nothing? = lines.empty?
 
         # @return [Money] of the lines
+        #
+        #   statement.sum.to_s # => "303.00"
         def sum = Money.sum(lines.map(&:amount))
 
         # Prices without tax: it comes on top. Prices with tax: it is in them.
         # @return [Money] rounded once
+        #
+        #   statement.tax.to_s # => "60.60"
         def tax
           return sum * (@rules.tax_percent / 100) unless gross?
 
@@ -44,26 +56,40 @@ module EarnestFold
         end
 
         # @return [Money] without tax
+        #
+        #   statement.net.to_s # => "303.00"
         def net = gross? ? sum - tax : sum
 
         # @return [Money] what is to be paid
+        #
+        #   statement.gross.to_s # => "363.60"
         def gross = gross? ? sum : sum + tax
 
         # @return [Money] what was paid so far
+        #
+        #   statement.paid.to_s # => "0.00"
         def paid = Money.sum(@asked.payments.map(&:amount))
 
         # @return [Money] what is still open; below zero where too much was paid
+        #
+        #   statement.open.to_s # => "363.60"
         def open = gross - paid
 
         # @return [Rational] minutes by the clock, as planned where none ran
+        #
+        #   statement.clocked # => (120/1)
         def clocked = @works.sum(0r, &:took)
 
         # @return [Boolean] whether any clock ran
+        #
+        #   statement.clocked? # => false
         def clocked? = @works.any?(&:clocked)
 
         # @param took [Rational] minutes
         # @return [Money, nil] what an hour of work comes to by what is asked, the rounding or what was agreed on with
         #   it; nil where nothing is made
+        #
+        #   statement.per_hour.to_s # => "36.00"
         def per_hour(by = school, took = minutes)
           return if took.zero?
 

@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   Checks::FullnessThin.call(given({"making/widths" => "1"}).reckon) # => {:made=>(32/25), :asked=>(2/1)}
         def self.call(reckoning)
           heading = reckoning.treatment.heading
           return unless heading.can_be_thin?

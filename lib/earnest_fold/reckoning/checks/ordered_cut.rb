@@ -12,6 +12,9 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   made = given({"ordered/cut_length" => "230 cm"}).reckon
+        #   Checks::OrderedCut.call(made) # => {:given=>2300 mm, :made=>2560 mm, :apart=>260 mm}
         def self.call(reckoning) = Checks.ordered_otherwise(reckoning, :cut_length)
       end
 

@@ -12,6 +12,9 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   made = given({"ordered/finished_drop" => "210 cm"}).reckon
+        #   Checks::OrderedDrop.call(made) # => {:given=>2100 mm, :made=>2128 mm, :apart=>28 mm}
         def self.call(reckoning) = Checks.ordered_otherwise(reckoning, :finished_drop)
       end
 

@@ -12,6 +12,9 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   made = given({"ordered/widths" => "3"}).reckon
+        #   Checks::OrderedWidths.call(made) # => {:given=>(3/1), :made=>(2/1), :apart=>(1/1)}
         def self.call(reckoning) = Checks.ordered_otherwise(reckoning, :widths)
       end
 

@@ -12,6 +12,8 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   Checks::ReadingsSpread.call(given({"drop/readings" => ["210 cm", "214 cm"]}).reckon) # => {:spread=>40 mm}
         def self.call(reckoning)
           spread = reckoning.treatment.drop.spread
           {spread: spread} if spread > Drop::WIDE_SPREAD

@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   Checks::SeamInSpace.call(lined.reckon) # => {:count=>2, :at=>1315 mm}
         def self.call(reckoning)
           heading = reckoning.treatment.heading
           pleated = reckoning.curtains.select { |curtain| curtain.heading.fetch(:pleats, 0).positive? }

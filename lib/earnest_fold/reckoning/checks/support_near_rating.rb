@@ -11,6 +11,9 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   made = given({"support/rating" => "3.5"}).reckon
+        #   Checks::SupportNearRating.call(made).transform_values(&:to_f) # => {:mass=>3.17772, :rating=>3.5}
         def self.call(reckoning)
           mass, rating = reckoning.mass, reckoning.treatment.support.rating
           {mass: mass, rating: rating} if mass && rating && mass <= rating && mass > rating * 4 / 5

@@ -68,6 +68,8 @@ module EarnestFold
         private_class_method :face
 
         # Linings and interlinings each start on a repeat line.
+        #
+        #   Cutting::Demand.inner(lined.reckon, lined.reckon.lining).size # => 4
         def inner(reckoning, made)
           return sideways(reckoning, made.lengths_along) if made.sideways?
 

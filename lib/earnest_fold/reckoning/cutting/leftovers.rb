@@ -70,6 +70,9 @@ module EarnestFold
         end
 
         # What lies between two places, cut up by flaws; what is too short is none.
+        #
+        #   spans = Cutting::Leftovers.clear(rolled, rolled.pieces.first, Length.cm(100), Length.cm(600))
+        #   spans.map(&:first) # => [1000 mm, 4200 mm]
         def clear(cloth, piece, from, to)
           flaws = cloth.pieces.find { |one| one.id == piece.id }&.flaws || []
           inside = flaws.sort_by(&:from).select { |flaw| flaw.from < to && flaw.to > from }

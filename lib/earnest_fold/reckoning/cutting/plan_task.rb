@@ -49,10 +49,14 @@ module EarnestFold
 
         # @param piece [Piece]
         # @return [Integer] before which nothing starts
+        #
+        #   plan_task.square_off(rolled.pieces.first) # => 0
         def square_off(piece) = piece.squared ? 0 : whole(cloth.square_off)
 
         # @param piece [Piece]
         # @return [Integer] up to where its cloth costs nothing more
+        #
+        #   plan_task.paid(rolled.pieces.first) # => 0
         def paid(piece) = whole(wishes.paid(piece))
 
         # @param treatment [String]
@@ -93,6 +97,8 @@ module EarnestFold
 
         # @param pieces [Array<Piece>] of plain cloth
         # @return [Stretches]
+        #
+        #   plan_task.stretches(rolled.pieces).all.size # => 2
         def stretches(pieces)
           Stretches.new(
             pieces.map do |piece|

@@ -133,6 +133,8 @@ module EarnestFold
         LONG = Length.mm(2500)
 
         # The usual sizes: each kind's own example.
+        #
+        #   Cutting::Uses.usual.size # => 4
         def self.usual
           @usual ||= SmallParts.map { |kind|
             problems = Problems.new

@@ -6,6 +6,8 @@ module EarnestFold
       # A stretch of a piece without flaws: which piece it belongs to, from where to where. Whole numbers.
       Stretch = Struct.new(:index, :piece, :from, :to) do
         # @return [Integer]
+        #
+        #   Cutting::Stretch.new(0, nil, 400, 1000).room # => 600
         def room = to - from
       end
 

@@ -31,6 +31,8 @@ module EarnestFold
         end
 
         # @return [Integer] the working minute at which the last is done
+        #
+        #   Diary::Plan.new([], Diary::USUAL, Date.new(2026, 3, 2)).ends # => 0
         def ends = placed.map(&:to).max || 0
 
         # @param job_id [Object]
@@ -48,6 +50,8 @@ module EarnestFold
         end
 
         # @return [Integer] days late, of all jobs together
+        #
+        #   Diary::Plan.new([], Diary::USUAL, Date.new(2026, 3, 2)).days_late # => 0
         def days_late = late.sum { |one| (one.ready - one.promised).to_i }
 
         # @param key [Object] of a task

@@ -12,6 +12,8 @@ module EarnestFold
       # are what would stand in the way, where it can't be made of such cloth at all.
       Effect = Value.define(:treatment, :widths, :widths_after, :cut_drop, :cut_drop_after, :problems) do
         # @return [Boolean] whether the treatment is cut otherwise, or can't be made at all
+        #
+        #   delivery(repeat: Length.cm(33)).effects([reckoning]).map(&:changes?) # => [false]
         def changes? = problems.any? || widths != widths_after || cut_drop != cut_drop_after
       end
 
@@ -30,22 +32,32 @@ module EarnestFold
         end
 
         # @return [Array<Difference>] narrower cloth and another repeat stop; the rest is said
+        #
+        #   delivery(measured: Length.cm(880)).differences.map(&:name) # => [:length]
         def differences
           [length, width, repeat, batch].compact
         end
 
         # @return [Boolean] whether anything stands in the way of cutting it
+        #
+        #   delivery(width: Length.cm(137)).stops? # => true
         def stops? = differences.any?(&:stops)
 
         # @return [Boolean] whether jobs that use the cloth have to be looked at
+        #
+        #   delivery.concerns_jobs? # => false
         def concerns_jobs? = differences.any? { |one| one.stops || %i[width length].include?(one.name) }
 
         # @return [Cloth] as it was measured
+        #
+        #   delivery(width: Length.cm(137)).cloth_as_measured.width # => 1370 mm
         def cloth_as_measured =
           @cloth.with(width: @width || @cloth.width, vertical_repeat: @repeat || @cloth.vertical_repeat)
 
         # @param reckonings [Array<TreatmentReckoning>]
         # @return [Array<Effect>] of the treatments that use the cloth
+        #
+        #   delivery(repeat: Length.cm(33)).effects([reckoning]).map(&:cut_drop_after) # => [2328 mm]
         def effects(reckonings)
           reckonings.select { |made| uses?(made) }.map { |made| effect(made) }
         end
@@ -53,6 +65,8 @@ module EarnestFold
         # @param reckonings [Array<TreatmentReckoning>] of one job
         # @return [Array(Length, Length), nil] its length needed before and after; nil where it can't be made of such
         #   cloth
+        #
+        #   delivery(repeat: Length.cm(33)).needed([reckoning]) # => [10328 mm, 10578 mm]
         def needed(reckonings)
           using = reckonings.select { |made| uses?(made) }
           after = using.map { |made| again(made) }

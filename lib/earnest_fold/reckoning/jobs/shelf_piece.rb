@@ -60,6 +60,9 @@ module EarnestFold
         # @param takings [Array<Taking>] in order
         # @param problems [Problems]
         # @return [ShelfPiece, nil]
+        #
+        #   piece = Cutting::ShelfPiece.read({"delivered" => "9 m"}, "P1", [], Problems.new, unit: Units::CM)
+        #   piece.length # => 9000 mm
         def self.read(raw, label, takings, problems, unit: Units::MM)
           values = FIELDS.read(raw, unit, problems) or return
           length = values[:measured] || values[:delivered]
@@ -79,20 +82,30 @@ module EarnestFold
         private_class_method :misplaced
 
         # @return [Length] what the tape says, else what the paper says
+        #
+        #   shelf_piece.length # => 9000 mm
         def length = life.length
 
         # @return [Length] up to where it is cut
+        #
+        #   shelf_piece.ended # => 0 mm
         def ended = life.ended
 
         # @return [Length]
+        #
+        #   shelf_piece.left # => 9000 mm
         def left = life.left
 
         # @return [Boolean] whether anything was cut of it
+        #
+        #   shelf_piece.begun? # => false
         def begun? = ended.positive?
 
         # What can be planned on: the piece from some place on, its distances from there.
         # @param from [Length]
         # @return [Piece]
+        #
+        #   shelf_piece.from(Length.cm(200)).length # => 7000 mm
         def from(from)
           ahead =
             flaws
@@ -111,6 +124,8 @@ module EarnestFold
         # @param cloth [Cloth]
         # @param batches [Array<String>] of the other pieces
         # @return [Delivery] it held against what is reckoned with
+        #
+        #   shelf_piece.delivery(cloth).stops? # => false
         def delivery(cloth, batches = []) =
           Delivery.new(
             cloth,
@@ -125,6 +140,8 @@ module EarnestFold
         # @param cloth [Cloth]
         # @return [Boolean] whether it may be planned on: nothing about it stops, or the maker has said to cut it all
         #   the same
+        #
+        #   shelf_piece.usable?(cloth) # => true
         def usable?(cloth) = accepted || !delivery(cloth).stops?
       end
     end

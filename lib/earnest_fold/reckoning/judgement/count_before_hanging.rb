@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::CountBeforeHanging.call(seen) # => {:hooks=>28}
         def self.call(seen)
           {hooks: hooks(seen)} if seen.reckoning
         end

@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::HardwareFirst.call(seen) # => {:form=>:unknown, :part=>:hooks, :needed=>28}
         def self.call(seen)
           parts = seen.hardware.select { |part| sort(part).hangs && !carried?(seen, part) }
           short = parts.find(&:short)

@@ -33,6 +33,8 @@ module EarnestFold
         # @param treatment [Treatment]
         # @return [Hash{Nearness::Figure => Integer}] what was measured, each with the millimetres by which it may be
         #   more than was read
+        #
+        #   Judgement::NearEdge.reaches(treatment).map { |figure, reach| reach } # => [3, 3, 3, 6]
         def reaches(treatment) =
           FIGURES
             .select { |path| measured?(treatment, path) }
@@ -42,6 +44,8 @@ module EarnestFold
         # @param now [Nearness::Outcome]
         # @param reaches [Hash{Nearness::Figure => Integer}]
         # @return [Boolean] whether nothing that is told lies within reach
+        #
+        #   Judgement::NearEdge.sure?(Nearness::Outcome.new(reckoning), []) # => true
         def sure?(now, reaches)
           most = reaches.reduce(now.treatment) { |moved, (figure, reach)| figure.moved(moved, reach) }
           outcome = Nearness::Outcome.of(most, {})
@@ -58,15 +62,21 @@ module EarnestFold
         private_class_method :near
 
         # A pleat more takes no cloth: only what hangs on the support's hardware is told.
+        #
+        #   Judgement::NearEdge.told(treatment) # => [:widths, :inner_widths, :repeats]
         def told(treatment) = treatment.heading.dictates? ? TOLD : TOLD - %i[counts]
 
         # Whoever ordered width or drop has decided what was measured.
+        #
+        #   Judgement::NearEdge.measured?(treatment, "support/length") # => false
         def measured?(treatment, path)
           decided = (path == "drop.readings") ? treatment.ordered.finished_drop : treatment.ordered.finished_width
           decided.nil? && Nearness.there?(treatment, path)
         end
 
         # @return [Integer] millimetres
+        #
+        #   Judgement::NearEdge.misread(treatment, "support/length") # => 3
         def misread(treatment, path)
           (path == "drop.readings") ? [MISREAD, treatment.drop.spread].max.mm.ceil : MISREAD.mm.to_i
         end

@@ -12,6 +12,8 @@ module EarnestFold
         # A drop that was ordered is the finished one.
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::WhichLength.call(seen) # => {:reading=>2138 mm}
         def self.call(seen)
           return if seen.treatment.ordered.finished_drop
 
@@ -21,6 +23,8 @@ module EarnestFold
 
         # @param seen [AlterCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::WhichLength.altering(seen_altered) # => {:form=>:altering, :reading=>1640 mm}
         def self.altering(seen)
           return if seen.alteration.cuts_nothing?
 

@@ -11,6 +11,8 @@ module EarnestFold
         # What was learnt of one standard: as it is now, as it has been, and on how many jobs that stands.
         Learnt = Value.define(:name, :now, :learnt, :jobs) do
           # @return [Rational] how far off, as a ratio
+          #
+          #   MakingUp::Learning::Learnt.new(name: :cut, now: 4r, learnt: 5r, jobs: 3).ratio # => (5/4)
           def ratio = learnt / now
         end
         # On fewer jobs nothing is learnt.

@@ -6,6 +6,8 @@ module EarnestFold
       # What steps are made from: a treatment reckoned, and what the house decides.
       MakingCase = Value.define(:reckoning, :house) do
         # @return [Treatment]
+        #
+        #   making_case.treatment.id # => "office"
         def treatment = reckoning.treatment
 
         # @return [MakingMethod] by which it is made
@@ -14,18 +16,28 @@ module EarnestFold
         def order_of_work = treatment.order_of_work
 
         # @return [Heading]
+        #
+        #   making_case.heading.taped? # => true
         def heading = treatment.heading
 
         # @return [Making]
+        #
+        #   making_case.making.seam # => 15 mm
         def making = treatment.making
 
         # @return [Allowance]
+        #
+        #   making_case.hem.taken # => 160 mm
         def hem = making.hem
 
         # @return [Allowance]
+        #
+        #   making_case.side.taken # => 50 mm
         def side = making.side
 
         # @return [Cloth]
+        #
+        #   making_case.face.id # => "plain"
         def face = treatment.face
 
         # @return [Length] finished
@@ -34,9 +46,13 @@ module EarnestFold
         def drop = reckoning.finished_drop
 
         # @return [Array<Curtain>] from left to right
+        #
+        #   making_case.curtains.map(&:hand) # => ["left", "right"]
         def curtains = reckoning.curtains
 
         # @return [Array<Array(String, Curtain)>] each with its name
+        #
+        #   making_case.each_curtain.map(&:first) # => ["left", "right"]
         def each_curtain = curtains.map { |curtain| [curtain.hand, curtain] }
 
         # @return [Boolean] whether a second curtain is to be the like of the first
@@ -69,6 +85,8 @@ module EarnestFold
         end
 
         # @return [String] what weighs the foot
+        #
+        #   making_case.weighting # => "corners_and_seams"
         def weighting = treatment.weighting
 
         # @return [Boolean] whether weights are put in piece by piece
@@ -85,6 +103,8 @@ module EarnestFold
         def width_by_width(curtain) = (curtain.widths.ceil >= WIDE) ? curtain.widths.ceil : nil
 
         # @return [Array<Mark>] where things are set along the heading, from the leading edge
+        #
+        #   making_case(lined.reckon).marks(lined.reckon.curtains.first).size # => 21
         def marks(curtain) = heading.marks(curtain.task, curtain.heading)
       end
       # From so many widths on a curtain is laid width by width.

@@ -7,6 +7,8 @@ module EarnestFold
       # there, and there is no cloth for anything beside it.
       PanelCase = Value.define(:made, :house) do
         # @return [Heading] the new one
+        #
+        #   MakingUp::PanelCase.new(made: own.reckoning, house: house).side.kind # => "none"
         def heading = made.alteration.heading
 
         # @return [OwnCurtain] as far as its cloth was asked

@@ -17,6 +17,8 @@ module EarnestFold
 
         # @param work [MakingCase, AlteringCase]
         # @return [Array<Draft>] none where it doesn't apply
+        #
+        #   MakingUp::Steps::Kinds.fetch("press_hem").drafts(making_case).map(&:curtain) # => ["left", "right"]
         def drafts(work)
           return [draft.call(work)].compact unless each
 
@@ -24,12 +26,16 @@ module EarnestFold
         end
 
         # @return [Array<Symbol>]
+        #
+        #   MakingUp::Steps::Kinds.fetch("press_hem").tools([MakingUp::Steps.op(:sew, :face, by: :hand)]) # => [:needle]
         def tools(operations) =
           operations
             .flat_map { |one| (one.deed == :sew) ? [SEWN_WITH.fetch(one.by)] : TOOLS.fetch(one.deed, []) }
             .union(with)
 
         # @return [Symbol] the bench that it takes: :table, :press, :machine or :hands
+        #
+        #   MakingUp::Steps::Kinds.fetch("press_hem").bench([MakingUp::Steps.op(:press, :face)]) # => :press
         def bench(operations)
           deeds = operations.map(&:deed)
           return :table if (deeds & %i[lay compare cut mark]).any?
@@ -51,11 +57,15 @@ module EarnestFold
         def once(code, does, with: [], needs: [], &draft) = step(code, does, with, needs, false, draft)
 
         # @return [Operation]
+        #
+        #   MakingUp::Steps.op(:press, :face, at: :hem).edge # => :hem
         def op(deed, *layers, at: nil, by: nil) = Operation.new(deed: deed, layers: layers, edge: at, by: by)
 
         # @param figures [Hash] those that are nil are left out
         # @param said [Array<Symbol>] which words; what is nil or false is left out
         # @return [Draft]
+        #
+        #   MakingUp::Steps.done({hem: Length.cm(8), lift: nil}).figures # => {:hem=>80 mm}
         def done(figures, said: [:do], check: nil, times: {}, widths: nil)
           Draft.new(
             curtain: nil,
@@ -68,13 +78,19 @@ module EarnestFold
         end
 
         # @return [Measured]
+        #
+        #   MakingUp::Steps.check(:drop, Length.cm(213), Length.mm(3)).planned # => 2130 mm
         def check(name, planned, tolerance, **more) =
           Measured.new(name: name, planned: planned, tolerance: tolerance, **more)
 
         # @return [Measured] of what is to be right at both edges of a curtain
+        #
+        #   MakingUp::Steps.at_both_edges(:drop, Length.cm(213), Length.mm(3)).places # => ["leading", "return"]
         def at_both_edges(name, planned, tolerance) = check(name, planned, tolerance, places: EDGES)
 
         # @return [Measured] of what is to be right at both edges and in the middle
+        #
+        #   MakingUp::Steps.across(:drop, Length.cm(213), Length.mm(3)).places # => ["leading", "middle", "return"]
         def across(name, planned, tolerance) = check(name, planned, tolerance, places: ACROSS)
 
         # @return [Rational]
@@ -95,6 +111,8 @@ module EarnestFold
         end
 
         # @return [Symbol] the words for such a fold: :double, :turned_under or :single
+        #
+        #   MakingUp::Steps.fold_words(treatment.making.hem) # => :double
         def fold_words(allowance)
           return :double if allowance.kind == "double"
 

@@ -55,12 +55,18 @@ module EarnestFold
         # @param other [Outcome]
         # @param part [Symbol] one of {#parts}
         # @return [Boolean] whether there is more of it here
+        #
+        #   Nearness::Outcome.new(reckoning).more?(Nearness::Outcome.new(lined.reckon), :widths) # => false
         def more?(other, part) = more(other, part).positive?
 
         # @return [Rational, Length] how much more of a part there is here, all curtains or cloths together
+        #
+        #   Nearness::Outcome.new(reckoning).more(Nearness::Outcome.new(lined.reckon), :lengths) # => -9200 mm
         def more(other, part) = summed(part) - other.summed(part)
 
         # @return [Rational, Integer, Length]
+        #
+        #   Nearness::Outcome.new(reckoning).summed(:lengths) # => 10400 mm
         def summed(part)
           case part
           when :repeats then repeats || 0
@@ -87,6 +93,8 @@ module EarnestFold
         # @param other [Outcome] of the same figure moved on
         # @param ordered [Boolean] whether the lengths to order are among them
         # @return [Array<(Rational, Rational)>]
+        #
+        #   Nearness::Outcome.new(reckoning).rounded(Nearness::Outcome.new(reckoning), true).size # => 3
         def rounded(other, ordered) = [
           *repeats_rounded.zip(other.repeats_rounded),
           *unlike(other).flat_map { |one, two| counts_rounded(one, one).zip(other.counts_rounded(two, one)) },
@@ -99,6 +107,8 @@ module EarnestFold
         # @param other [Outcome] of the same figure moved on
         # @param ordered [Boolean]
         # @return [Boolean] whether everything between the two gives the same as both; false also where that isn't sure
+        #
+        #   Nearness::Outcome.new(reckoning).alike_up_to?(Nearness::Outcome.new(reckoning), true) # => true
         def alike_up_to?(other, ordered) =
           counted == other.counted && decided == other.decided && same?(other, ordered) &&
             unlike(other).all? { |one, two| treatment.heading.dictates_alike?(one.task, two.task, one.heading) }
@@ -113,9 +123,13 @@ module EarnestFold
           ]
 
         # @return [Treatment]
+        #
+        #   Nearness::Outcome.new(reckoning).treatment.id # => "office"
         def treatment = reckoning.treatment
 
         # @return [Array<Curtain>]
+        #
+        #   Nearness::Outcome.new(reckoning).curtains.size # => 2
         def curtains = reckoning.curtains
 
         protected

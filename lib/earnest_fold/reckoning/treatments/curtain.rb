@@ -9,6 +9,8 @@ module EarnestFold
       # @param needed [Length] the flat width that the heading asks for there
       # @param count [Rational] the widths for it
       # @return [Curtain]
+      #
+      #   Curtain.of(treatment, treatment.spans.first, Length.cm(220), 2r).flat_width # => 2630 mm
       def self.of(treatment, span, needed, count)
         heading, rule = treatment.heading, treatment.width_rule
         cut_for = flat(treatment, rule, needed, count)
@@ -45,6 +47,8 @@ module EarnestFold
 
       # A curtain before its cloth is chosen: exactly the flat width that the fullness asks for.
       # @return [Curtain] of no widths
+      #
+      #   Curtain.asked(treatment, treatment.spans.first).hand # => "left"
       def self.asked(treatment, span)
         heading = treatment.heading
         needed = heading.needed(span)
@@ -117,6 +121,8 @@ module EarnestFold
 
       # How much narrower the measured wrap makes a bagged curtain than the one it was cut for: the cloth is cut.
       # @return [Length]
+      #
+      #   Curtain.wrapped_more(treatment) # => 0 mm
       def self.wrapped_more(treatment)
         measured = treatment.wrap_measured
         return Length::ZERO unless measured && treatment.bagged? && !treatment.heading.dictates?

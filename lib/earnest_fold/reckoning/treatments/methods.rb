@@ -32,6 +32,8 @@ module EarnestFold
       def bags? = layers == :lined && order.include?("bag_lining")
 
       # @return [Boolean] whether the lining goes right down into the face's hem
+      #
+      #   treatment.order_of_work.lining_in_hem? # => false
       def lining_in_hem? = layers == :lined && order.include?("fold_hem_over")
 
       # @param unit [Unit]

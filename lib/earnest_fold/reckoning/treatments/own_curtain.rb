@@ -67,12 +67,18 @@ module EarnestFold
       end
 
       # @return [Array<String>] which curtain each is
+      #
+      #   altering_case.curtain.hands # => ["single"]
       def hands = OwnCurtain.hands(curtains)
 
       # @return [Boolean] whether a machine's needle marks it, whatever it is coated with
+      #
+      #   altering_case.curtain.coating? # => false
       def coating? = coated || rubber_backed
 
       # @return [Length] how wide it lies flat; a width of cloth each where nobody has measured it
+      #
+      #   altering_case.curtain.flat_width # => 1300 mm
       def flat_width = width || Length.mm(1300) * widths
     end
 

@@ -22,6 +22,8 @@ module EarnestFold
       end
 
       # A curtain stacks away from its leading edge; a panel within its own share of the support.
+      #
+      #   StackBack.place(curtain, Length.cm(20), Length::ZERO, Length.cm(200)) # => [0 mm, 200 mm]
       def self.place(curtain, width, start, length)
         return [length - width, length] if curtain.leads == :left
 

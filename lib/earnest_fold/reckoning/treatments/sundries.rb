@@ -10,6 +10,8 @@ module EarnestFold
       # may be given with it, and whether it is made into the curtain, so that nobody carries it.
       class Sort < Value.define(:name, :measured, :kept, :held_against, :hangs, :carried, :sewn_in)
         # @return [Sort] held against the job where a house keeps it
+        #
+        #   Sundries::Sort.of(:weights, kept: false).kept # => false
         def self.of(name, measured: false, kept: true, hangs: false, carried: false, sewn_in: false) =
           new(
             name: name,

@@ -207,6 +207,8 @@ module EarnestFold
 
       # @param other [Treatment] the same but for figures that no width hangs on
       # @return [Treatment] itself, with the curtains that were reckoned of the other
+      #
+      #   treatment.with_curtains_of(treatment).id # => "office"
       def with_curtains_of(other)
         @once.update(curtains: other.curtains, flat_needed: other.flat_needed, widths_needed: other.widths_needed)
         @once[:lining_targets] = other.lining_targets if lining && lining.inset == other.lining.inset

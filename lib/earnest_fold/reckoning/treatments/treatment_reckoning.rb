@@ -74,6 +74,8 @@ module EarnestFold
       # How far the face of a bagged curtain comes round at each side: as it was measured on the first curtain, else as
       # it is to be expected ({BaggedLining#wrap}).
       # @return [Length]
+      #
+      #   lined.reckon.wrap # => 15 mm
       def wrap
         return treatment.wrap_measured if treatment.wrap_measured
 
@@ -94,6 +96,8 @@ module EarnestFold
       def sundries = @sundries ||= Sundries.of(self).freeze
 
       # @return [Tieback, nil] all that tie back its curtains
+      #
+      #   given({"tieback" => SmallParts["tieback"].example}).reckon.tieback&.girth # => 520 mm
       def tieback = @tieback ||= treatment.tieback&.for(treatment)
 
       # @param curtain [Curtain]
@@ -122,9 +126,13 @@ module EarnestFold
       def pattern_start = Repeat.start(treatment.pattern, drop_cut)
 
       # @return [Array<Ordered::Beside>] what was ordered, beside what the rules make of it
+      #
+      #   given({"ordered" => {"widths" => "3"}}).reckon.ordered.map(&:name) # => [:widths, :widths]
       def ordered = @ordered ||= treatment.ordered.beside(self).freeze
 
       # @return [Array<Check>] the most serious first
+      #
+      #   given({"making/widths" => "1"}).reckon.checks.map(&:code) # => ["fullness_thin"]
       def checks = @checks ||= Checks.of(self).freeze
 
       # @return [Array<Line>] how the figures came about, in the order a maker would write them

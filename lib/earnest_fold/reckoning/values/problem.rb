@@ -61,6 +61,8 @@ module EarnestFold
       def to_a = @found.uniq
 
       # @raise [Invalid] where there is any problem
+      #
+      #   Problems.new.raise_any # => false
       def raise_any = @found.any? && raise(Invalid, to_a)
     end
   end

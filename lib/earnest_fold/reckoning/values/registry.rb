@@ -53,6 +53,8 @@ module EarnestFold
       def names = @kinds.keys
 
       # @yieldparam kind [Object] in the order of their files
+      #
+      #   Checks::Kinds.each { |kind| kind }.size # => 21
       def each(&block) = @kinds.each_value(&block)
     end
   end

@@ -10,6 +10,8 @@ module EarnestFold
       # @param members [Array<Symbol>]
       # @return [Class] a subclass of Value with those members; its `new` raises ArgumentError for a missing or
       #   unknown one
+      #
+      #   Value.define(:width, :drop).new(width: 2, drop: 3).drop # => 3
       def self.define(*members, &block)
         kind = Class.new(self)
         kind.instance_variable_set(:@members, members.freeze)
@@ -46,6 +48,8 @@ module EarnestFold
 
       # @param names [Array<Symbol>, nil] that a pattern asks for; nil for all
       # @return [Hash{Symbol => Object}]
+      #
+      #   treatment.making.hem.deconstruct_keys([:kind]) # => {:kind=>"double"}
       def deconstruct_keys(names) = names ? to_h.slice(*names) : to_h
 
       # @!method hash

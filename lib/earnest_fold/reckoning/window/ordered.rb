@@ -24,6 +24,8 @@ module EarnestFold
 
       # @param raw [Object] a treatment as it is written
       # @return [Object] the same; where a drop was ordered and none measured, the drop that was ordered is its reading
+      #
+      #   Ordered.measured({"widths" => "4"}) # => {"widths"=>"4"}
       def self.measured(raw)
         ordered, drop = raw.values_at("ordered", "drop") if raw.is_a?(Hash)
         given = ordered["finished_drop"] if ordered.is_a?(Hash)
@@ -39,6 +41,8 @@ module EarnestFold
 
       # @param spans [Array<Span>] as the window gives them
       # @return [Array<Span>] as wide as they were ordered
+      #
+      #   treatment.ordered.as_wide(treatment.spans).size # => 2
       def as_wide(spans) =
         finished_width ? spans.map { |span| span.with(finished_width: finished_width, expression: [].freeze) } : spans
 

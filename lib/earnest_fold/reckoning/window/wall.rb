@@ -6,6 +6,9 @@ module EarnestFold
     # below the support its top is, how tall it is, and how far it stands off the wall (nil where nobody has said).
     Feature = Value.define(:from_left, :width, :down, :height, :stands_off) do
       # @return [Length]
+      #
+      #   alcove = Feature.new(from_left: Length.cm(9), width: Length.cm(60), down: nil, height: nil, stands_off: nil)
+      #   alcove.to_right # => 690 mm
       def to_right = from_left + width
     end
     Feature::FIELDS = Fields.new(

@@ -84,6 +84,8 @@ module EarnestFold
       end
 
       # @return [Boolean] whether two cloths are laid on each other to stay so
+      #
+      #   Judgement.laid_together?(Touch.new(step: steps.first, operation: nil, layer: nil, material: nil)) # => false
       def self.laid_together?(touch) = touch.step.deed?(:pin) || touch.step.deed?(:lock)
 
       # A wavy selvedge is folded a little past its line.

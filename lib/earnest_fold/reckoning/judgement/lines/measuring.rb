@@ -13,9 +13,13 @@ module EarnestFold
       end
 
       # @return [Boolean] whether it ends above a worktop
+      #
+      #   Judgement.worktop?(treatment) # => false
       def self.worktop?(treatment) = treatment.drop.measured_to == "worktop" || !treatment.wall.worktop.nil?
 
       # @return [Boolean] whether it has to stay clear of what is below it
+      #
+      #   Judgement.ends_above_something?(seen) # => false
       def self.ends_above_something?(seen) =
         seen.treatment.site.heat_near || !seen.treatment.wall.radiator.nil? || worktop?(seen.treatment)
 

@@ -6,6 +6,9 @@ module EarnestFold
     # nil for what is no cloth.
     Touch = Value.define(:step, :operation, :layer, :material) do
       # @return [Hash{Symbol => Object}] the step's figures
+      #
+      #   touch = Touch.new(step: steps.first, operation: nil, layer: :face, material: cloth)
+      #   touch.figures.keys # => [:cut_drop, :cuts, :selvedge]
       def figures = step.figures
     end
 
@@ -15,12 +18,17 @@ module EarnestFold
       Touching = Value.define(:deeds, :edges, :layers, :by, :of) do
         # @param operation [MakingUp::Operation]
         # @return [Boolean] whether it is looked at
+        #
+        #   Judgement.on(:press, at: :hem).match?(MakingUp::Steps.op(:press, :face, at: :hem)) # => true
         def match?(operation) =
           deeds.include?(operation.deed) && any?(edges, operation.edge) && any?(by, operation.by) &&
             (layers.nil? || operation.layers.intersect?(layers))
 
         # @param touch [Touch]
         # @return [Boolean] whether it is on such a layer, of such a material
+        #
+        #   touch = Touch.new(step: nil, operation: nil, layer: :lining, material: nil)
+        #   Judgement.on(:press, layer: :face).of?(touch) # => false
         def of?(touch) =
           any?(layers, touch.layer) && (of.nil? || (!touch.material.nil? && !!touch.material.public_send(of)))
 
@@ -50,10 +58,14 @@ module EarnestFold
 
         # @param station [String, nil] any
         # @return [Boolean] whether it speaks there
+        #
+        #   Judgement.speaking("hanging", []).first.at?("hanging") # => true
         def at?(station) = station.nil? || stations.include?(station)
 
         # @param answers [Array<String>] the codes of the questions that have been answered
         # @return [Boolean] whether it is a question that was
+        #
+        #   Judgement::Rules.find { |rule| rule.manner == :ask }.then { |rule| rule.answered?([rule.code]) } # => true
         def answered?(answers) = manner == :ask && answers.include?(code)
       end
     end

@@ -11,6 +11,9 @@ module EarnestFold
         module_function
 
         # A hem's press lines, as it is folded up.
+        #
+        #   hem = MakingUp::Steps.pressed_hem(treatment.making.hem, Length.cm(200))
+        #   hem.figures.values # => [80 mm, 160 mm, 80 mm]
         def pressed_hem(hem, across) =
           done(
             {**folded(hem), hem_depth: hem.depth},

@@ -14,9 +14,13 @@ module EarnestFold
 
         # How high the lining's foot lies, its figure first.
         # @return [Hash{Symbol => Length}]
+        #
+        #   MakingUp::Steps.lying(lined.lining) # => {:lift=>25 mm}
         def lying(lining) = lining.lift.negative? ? {below: lining.lift.abs} : {lift: lining.lift}
 
         # @return [Symbol] the words for it
+        #
+        #   MakingUp::Steps.lying_words(lined.lining) # => :above
         def lying_words(lining)
           return lining.lift.positive? ? :near_the_fold : :to_the_fold if lining.hem.taken.zero?
           return :level if lining.lift.zero?
@@ -25,6 +29,8 @@ module EarnestFold
         end
 
         # @return [Length, nil] what the lining's sides turn under
+        #
+        #   MakingUp::Steps.lining_side(making_case(lined.reckon)) # => 20 mm
         def lining_side(work) =
           work.lining.lining.side_turn.positive? ? work.lining.lining.side_turn : nil
 

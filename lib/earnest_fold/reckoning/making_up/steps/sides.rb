@@ -8,10 +8,14 @@ module EarnestFold
         module_function
 
         # How a side is folded: pressed at the full amount where it is double, its raw edge tucked to the crease.
+        #
+        #   MakingUp::Steps.turned_side(treatment.making.side) # => {:takes=>50 mm, :fold=>40 mm, :under=>10 mm}
         def turned_side(side) =
           {takes: side.taken, fold: side.depth, under: side.turn_under.positive? ? side.turn_under : nil}
 
         # Weights that go in with the sides, where the order has no step of its own for them.
+        #
+        #   MakingUp::Steps.weights_with_sides(making_case, curtain) # => 3
         def weights_with_sides(work, curtain)
           work.treatment.weights(curtain) if work.weights? && !work.step?("put_in_weights")
         end

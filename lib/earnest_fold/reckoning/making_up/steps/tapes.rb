@@ -86,6 +86,8 @@ module EarnestFold
         end
 
         # @return [Boolean] whether the tape is sewn to the face alone, the lining taken up under it
+        #
+        #   MakingUp::Steps.face_alone?(making_case) # => false
         def face_alone?(work) = work.heading.lining_taken_up? && !work.treatment.lining.nil?
 
         def tape_layers(work) = (work.treatment.lining && !face_alone?(work)) ? %i[face lining tape] : %i[face tape]

@@ -65,7 +65,7 @@ class AlteringInTheBrowserTest < SystemTest
       first(".stretches li", text: "Upper landing", minimum: 0) ||
       (click_link("the week before") && first(".stretches li", text: "Upper landing"))
     row.find(".move-it").click
-    fill_in "To the day", with: (Date.today + 60).strftime("%m/%d/%Y")
+    fill_in "To the day", with: (Date.today + 60).then { |day| day + (1 - day.wday) % 7 }.strftime("%m/%d/%Y")
     click_button "Move it"
     # The row may be on its way out while it is looked at.
     assert_selector(".promises tr", text: "Upper landing") do |moved|

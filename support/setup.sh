@@ -10,7 +10,8 @@ say() { printf '%s\n' "$*" >&2; }
 fail() { say "$*"; exit 1; }
 
 packages=(ruby ruby-dev bundler build-essential pkg-config libpq-dev libyaml-dev libffi-dev libvips42 postgresql)
-[ "$purpose" = test ] && packages+=(libxml2-dev libxslt1-dev zlib1g-dev chromium chromium-driver fonts-liberation)
+[ "$purpose" = test ] &&
+  packages+=(libxml2-dev libxslt1-dev zlib1g-dev chromium-headless-shell chromium-driver fonts-liberation)
 
 installed() { [ "$(dpkg-query -W -f='${db:Status-Status}' "$1" 2>/dev/null)" = installed ]; }
 

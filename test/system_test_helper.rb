@@ -11,6 +11,8 @@ Browser.register
 Capybara.server = :puma, {Silent: true, Threads: "1:4", config_files: ["-"]}
 Capybara.default_driver = :chromium
 Capybara.default_max_wait_time = 10
+# A machine that is asked a hundred times a second answers later.
+Capybara.default_retry_interval = 0.05
 Capybara.enable_aria_label = true
 
 # A test in the real browser, with the demo house. What the line or the house refuses is no complaint of the page's own.

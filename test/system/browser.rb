@@ -2,12 +2,12 @@
 
 require "capybara"
 require "selenium-webdriver"
-require "tmpdir"
 require_relative "../../support/free_port"
 
-# Headless Chromium as the browser tests and the pictures use it: nothing looked up, nothing downloaded.
+# Headless Chromium as the browser tests and the pictures use it: nothing looked up, nothing downloaded. It is the one
+# without windows and bars to draw, at a quarter less of the machine's time; a folder for what it keeps it makes itself.
 module Browser
-  ARGUMENTS = %w[--headless=new --no-sandbox --disable-gpu --disable-dev-shm-usage --window-size=1280,800
+  ARGUMENTS = %w[--headless --no-sandbox --disable-gpu --disable-dev-shm-usage --window-size=1280,800
     --hide-scrollbars --force-device-scale-factor=1 --force-prefers-reduced-motion --no-first-run
     --no-default-browser-check --disable-background-networking --disable-component-update --disable-sync --disable-quic
     --disable-extensions --disable-default-apps --metrics-recording-only].freeze
@@ -23,11 +23,9 @@ module Browser
   # Makes the driver known to Capybara under :chromium.
   def register
     Capybara.register_driver(:chromium) do |app|
-      folder = Dir.mktmpdir("earnest-fold-browser")
-      at_exit { FileUtils.remove_entry(folder, true) }
       options = Selenium::WebDriver::Chrome::Options.new(
-        binary: "/usr/bin/chromium",
-        args: [*ARGUMENTS, LOOPBACK_ONLY, "--user-data-dir=#{folder}"]
+        binary: "/usr/bin/chromium-headless-shell",
+        args: [*ARGUMENTS, LOOPBACK_ONLY]
       )
       options.add_option("goog:loggingPrefs", {browser: "ALL"})
       service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")

@@ -184,18 +184,13 @@ class RoomsTest < EarnestFoldTest
 
   def room_of(file) = file.split("/").first.delete_suffix(".rb")
 
-  def constants(file)
-    tokens = Ripper.lex(File.read(root("lib/earnest_fold", file)))
-    tokens
-      .each_with_index
-      .filter_map { |(_, kind, text), index| text if kind == :on_const && !definition?(tokens, index) }
-      .uniq
+  # Read once for all of these tests. A module's own name is no reference.
+  NAMED = Hash.new do |named, file|
+    tokens = Ripper.lex(File.read(File.join(ROOT, "lib/earnest_fold", file))).reject { |_, kind, _| kind == :on_sp }
+    named[file] = [nil, *tokens].each_cons(2).filter_map do |before, (_, kind, text)|
+      text if kind == :on_const && !%w[module class].include?(before&.at(2))
+    end.uniq
   end
 
-  # A module's own name is no reference.
-  def definition?(tokens, index) =
-    tokens[0...index]
-      .reverse
-      .find { |_, kind, _| kind != :on_sp }
-      .then { |token| token && %w[module class].include?(token[2]) }
+  def constants(file) = NAMED[file]
 end

@@ -80,20 +80,6 @@ class AlteringInTheBrowserTest < SystemTest
     assert_equal before, find(".promises tr", text: "Upper landing").all("td")[1].text
   end
 
-  def test_the_new_screens_are_there_for_everyone
-    id = workroom.jobs.list.find { |line| line.title == "Ferry chapel" }.id
-    own = workroom.jobs.find(id).treatments.first.id
-    [
-      "/logbook",
-      "/house-rules/books",
-      "/jobs/#{id}/treatments/#{own}/log",
-      "/jobs/#{id}/treatments/#{own}/came-in"
-    ].each do |path|
-      visit path
-      assert_empty findings.map { |finding| "#{path} #{finding}" }
-    end
-  end
-
   def test_the_keys_reach_an_alterations_stations
     go "Ferry chapel", "Measure"
     find("body").send_keys("2")

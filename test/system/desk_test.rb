@@ -147,25 +147,4 @@ class DeskTest < SystemTest
     page.execute_script("document.querySelector('main').insertAdjacentHTML('beforeend', '<input>')")
     assert_match(/\Alabel: /, findings.join)
   end
-
-  def test_every_view_is_accessible
-    ["/today", "/jobs", "/cloths", "/cloths/new", "/keys", "/find?q=e", "/measure-sheet", "/nowhere"].each do |path|
-      accessible_at(path)
-    end
-    accessible_at("/cloths/#{workroom.cloths.all.first.id}")
-    job = workroom.jobs.list.find { |line| line.title == "Upper landing" }
-    treatment = workroom.jobs.find(job.id).treatments.first.id
-    accessible_at("/jobs/#{job.id}")
-    accessible_at("/jobs/#{job.id}/read-back")
-    %w[measure heading cloth compare cutting ticket changes].each do |station|
-      accessible_at("/jobs/#{job.id}/treatments/#{treatment}/#{station}")
-    end
-  end
-
-  private
-
-  def accessible_at(path)
-    visit path
-    assert_empty findings, path
-  end
 end

@@ -99,25 +99,6 @@ class HouseRulesTest < SystemTest
     assert_no_selector ".elevation .feature.glass"
   end
 
-  def test_the_new_views_are_accessible
-    lounge = workroom.jobs.find(workroom.jobs.list.find { |line| line.title == "Residents' lounge" }.id)
-    treatment = "/jobs/#{lounge.id}/treatments/#{lounge.treatments.first.id}"
-    [
-      "/house-rules",
-      "/house-rules/schools",
-      "/house-rules/sets/#{workroom.house.read.first_set.id}",
-      "/people",
-      "/jobs/archive",
-      "/jobs/#{lounge.id}",
-      "#{treatment}/measure",
-      "#{treatment}/heading",
-      "#{treatment}/cloth?part=room"
-    ].each do |path|
-      visit path
-      assert_empty findings, path
-    end
-  end
-
   private
 
   def office = workroom.jobs.find(workroom.jobs.list.find { |line| line.title == "Ticket office" }.id).treatments.first

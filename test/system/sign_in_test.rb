@@ -50,7 +50,7 @@ class SignInInTheBrowserTest < SystemTest
 
   def test_the_pages_are_there_for_everyone
     joined
-    at = %w[/you /people /me/password /me/second /me/codes /me/spare-codes /me/close /me/address]
+    at = %w[/me/password /me/second /me/codes /me/spare-codes /me/close /me/address]
     at.each do |path|
       visit path
       assert_empty findings, path

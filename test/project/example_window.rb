@@ -80,10 +80,12 @@ module ExampleWindow
   def lined = made_of(LINED)
 
   # The same window under another heading, with the figures that stand there first, hung from a pole.
-  def headed(kind)
+  def headed(kind, others = {})
     heading = R::Headings[kind].example.merge("kind" => kind)
-    made_of(SPEC.merge("heading" => heading, "support" => POLE))
+    given(others, SPEC.merge("heading" => heading, "support" => POLE))
   end
+
+  def lined_given(others) = given(others, LINED)
 
   # What an alteration of that kind is built from, with the figures that stand there first.
   def altered(kind)
@@ -131,6 +133,9 @@ module ExampleWindow
 
   # Nine metres of the cloth, as its paper says, and what the tape said of it.
   def delivery(**measured) = R::Cutting::Delivery.new(cloth, delivered: R::Length.cm(900), measured: nil, **measured)
+
+  # Somebody's own, as they said it.
+  def own_curtains = altering_case.curtain
 
   def shelf_piece = R::Cutting::ShelfPiece.read({"delivered" => "9 m"}, "P1", [], R::Problems.new, unit: CM)
 

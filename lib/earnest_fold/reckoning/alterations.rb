@@ -90,6 +90,8 @@ module EarnestFold
       def figures = raise(NotImplementedError)
 
       # @return [Array<Check>]
+      #
+      #   altered("new_heading").checks.size # => 1
       def checks = []
 
       # @return [Array<Line>]
@@ -112,6 +114,8 @@ module EarnestFold
 
       # @param curtain [OwnCurtain]
       # @return [Length] how wide it lies
+      #
+      #   altered("from_flat_cloth").across(own_curtains) # => 3400 mm
       def across(curtain) = curtain.flat_width
 
       # @return [Hash{Symbol => Symbol}] each edge: :kept, :new, or what else becomes of it
@@ -121,6 +125,8 @@ module EarnestFold
 
       # @param curtain [OwnCurtain]
       # @return [Length] of the cloth that comes off, along the curtain
+      #
+      #   altered("from_flat_cloth").left_over(own_curtains) # => 30 mm
       def left_over(_curtain) = Length::ZERO
 
       # @param place [Length] of a motif, below the top edge as it came
@@ -133,9 +139,13 @@ module EarnestFold
       # What the steps, the drawing and the judgement ask of a kind; nothing of it where a kind says nothing else.
 
       # @return [Tuck, nil] the one under the heading band
+      #
+      #   altered("shorten_at_top").top_tuck.remove # => 410 mm
       def top_tuck = nil
 
       # @return [Tuck, nil] the one above the made hem
+      #
+      #   altered("shorten_keep_hem").foot_tuck.remove # => 380 mm
       def foot_tuck = nil
 
       # @return [Boolean] whether nothing is cut or sewn, so that it stays as long as it is
@@ -154,6 +164,8 @@ module EarnestFold
       def made_hem = nil
 
       # @return [Length] how far what hangs below rises
+      #
+      #   altered("shorten_at_top").rise # => 410 mm
       def rise = Length::ZERO
 
       # @return [Allowance, nil] of a hem that is sewn anew
@@ -162,12 +174,18 @@ module EarnestFold
       def new_hem = nil
 
       # @return [Length, nil] of a top that is turned anew
+      #
+      #   altered("from_flat_cloth").new_top # => 90 mm
       def new_top = nil
 
       # @return [Hash{Symbol => Length}, nil] what is laid on at the foot, and where
+      #
+      #   altered("lengthen").added_to_foot # => {:band=>45 mm, :band_seam=>2125 mm}
       def added_to_foot = nil
 
       # @return [Hash{Symbol => Length, Integer}, nil] the figures of a heading that is put on
+      #
+      #   altered("new_heading").heading_put_on.size # => 8
       def heading_put_on = nil
 
       # @param curtain [OwnCurtain]
@@ -177,9 +195,13 @@ module EarnestFold
       def cloths_joined(_curtain) = 1
 
       # @return [Curtain, nil] what comes of it, with the heading that is put on
+      #
+      #   altered("hang_only").headed.finished_width # => 940 mm
       def headed = nil
 
       # @return [Array<Span>] where each hangs, where what it hangs from was measured
+      #
+      #   altered("hang_only").spans.size # => 2
       def spans = []
 
       # @return [Hash{Symbol => Integer, Length}] what its support takes, where that was measured
@@ -187,6 +209,8 @@ module EarnestFold
 
       # What holds it where nothing is sewn: the hooks and what they go into; nil where it hangs as it did.
       # @return [Hash{Symbol => Object}, nil] the hooks' `figures`; `heading` and `drawn_up` where a tape draws it up
+      #
+      #   altered("hang_only").hooked_by.keys # => [:heading, :figures, :drawn_up]
       def hooked_by = nil
 
       # @return [Integer] how many it makes of one
@@ -195,9 +219,13 @@ module EarnestFold
       def pieces_made = 1
 
       # @return [Array<Integer>, nil] which of several pieces get a new hem; nil where there is but one
+      #
+      #   altered("split_panel").pieces_hemmed # => [1]
       def pieces_hemmed = nil
 
       # @return [Array<Integer>, nil] which of several pieces get a new top; nil where there is but one
+      #
+      #   altered("split_panel").pieces_topped # => [2]
       def pieces_topped = nil
 
       # @return [Boolean] whether a top that is turned anew is a casing for a rod
@@ -216,6 +244,8 @@ module EarnestFold
       def cut_edge = nil
 
       # @return [Array<FromFlatCloth::Way>, nil] the directions of the cloth that can be chosen from
+      #
+      #   altered("from_flat_cloth").ways.size # => 2
       def ways = nil
 
       # @param curtain [OwnCurtain]
@@ -248,6 +278,8 @@ module EarnestFold
       end
 
       # A curtain that is to be shortened and is shorter already.
+      #
+      #   altered("lengthen").longer_than_it_is.size # => 1
       def longer_than_it_is =
         if from_the_top > existing_length
           at = %w[wanted_length existing_length]
@@ -280,6 +312,8 @@ module EarnestFold
     # An alteration of a job, under its id, with the curtain that is altered.
     AlterationOfJob = Value.define(:id, :alteration, :curtain) do
       # @return [Array<AlterLine>]
+      #
+      #   own.reckoning.lines.map(&:name) # => [:new_fold, :first_press, :cut_line]
       def lines = alteration.lines(curtain)
 
       # @return [Array<Check>] what stops it, what can't be meant first; where that is so, its other stops say nothing
@@ -287,9 +321,13 @@ module EarnestFold
       def stops = (found = contradictions).empty? ? alteration.checks : found
 
       # @return [Boolean] whether there is more than one to be alike
+      #
+      #   own.reckoning.pair? # => false
       def pair? = curtain.curtains > 1
 
       # @return [Length]
+      #
+      #   own.reckoning.left_over # => 610 mm
       def left_over = alteration.left_over(curtain)
 
       # @return [nil] none of the house's tapes is named

@@ -203,6 +203,9 @@ module EarnestFold
       # @param task [HeadingTask]
       # @param figures [Hash]
       # @return [Array<NearCount>] none where nothing is counted
+      #
+      #   made = headed("fixed_pitch").reckon.curtains.first
+      #   headed("fixed_pitch").heading.near_counts(made.task, made.heading).size # => 3
       def near_counts(_task, _figures) = []
 
       # @param count [Integer] one of {#near_counts}
@@ -215,6 +218,9 @@ module EarnestFold
       # @param task [HeadingTask]
       # @param figures [Hash]
       # @return [Array<Line>] how the figures came about
+      #
+      #   made = headed("buckram_panel").reckon.curtains.first
+      #   headed("buckram_panel").heading.working(made.task, made.heading).size # => 1
       def working(_task, _figures) = []
 
       # @return [Symbol] by which drawing it is shown: :heading_marks, or :gathers where it is drawn up
@@ -343,6 +349,9 @@ module EarnestFold
       # @param task [HeadingTask]
       # @param figures [Hash]
       # @return [Array<Mark>] each seam that it says something of, `kind` naming the part it lies in
+      #
+      #   made = headed("hand_pleat").reckon.curtains.first
+      #   headed("hand_pleat").heading.seam_marks(made.task, made.heading).size # => 1
       def seam_marks(_task, _figures) = []
 
       # @param figures [Hash]

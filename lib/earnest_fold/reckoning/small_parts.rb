@@ -51,6 +51,8 @@ module EarnestFold
       def strips(width) = Strips.of(length, joined_by, width)
 
       # @return [Array<Line>]
+      #
+      #   small_part("tieback").working.size # => 3
       def working = []
     end
 

@@ -90,6 +90,8 @@ module EarnestFold
 
       # Its own hem stays the hem, so everything runs from there.
       # @param curtain [OwnCurtain]
+      #
+      #   altered("from_flat_cloth").lines(own_curtains).map(&:name) # => [:top_fold, :cut_line]
       def lines(_curtain) = [line(:top_fold, :fold, from_the_top, :hem), line(:cut_line, :cut, cut_line, :hem)]
 
       def extent(curtain) = (chosen(curtain) == figures[:ways].last) ? cloth_width : cloth_length
@@ -101,6 +103,8 @@ module EarnestFold
       def left_over(curtain) = chosen(curtain)&.fits ? chosen(curtain).remnant : Length::ZERO
 
       # Its top is where the cut falls.
+      #
+      #   altered("from_flat_cloth").motif_after(Length.cm(30), own_curtains) # => 180 mm
       def motif_after(place, curtain) =
         (place - left_over(curtain) - top_allowance).then { |after| after.negative? ? nil : after }
 

@@ -82,9 +82,13 @@ module EarnestFold
       def across(_curtain) = width
 
       # @return [Array<Mark>] along the heading, from the leading edge
+      #
+      #   altered("hang_only").marks.size # => 13
       def marks = heading.marks(task, figures[:heading])
 
       # @return [Curtain] one of them, as it hangs
+      #
+      #   altered("hang_only").headed.finished_width # => 940 mm
       def headed = Curtain.standing(task, heading, figures[:heading])
 
       def hooked_by

@@ -51,6 +51,8 @@ module EarnestFold
         end
 
       # @param curtain [OwnCurtain]
+      #
+      #   altered("lengthen").lines(own_curtains).map(&:name) # => [:old_foot, :band_seam, :new_fold]
       def lines(_curtain)
         old = let_down ? [line(:old_foot, :mark, existing_length)] : []
         faced = (let_down && band.zero?) ? [line(:facing_seam, :sew, from_the_top)] : []

@@ -95,9 +95,13 @@ module EarnestFold
         (place - (existing_length - from_the_top)).then { |after| after.negative? ? nil : after }
 
       # @return [Array<Mark>] along the heading, from the leading edge
+      #
+      #   altered("new_heading").marks.size # => 9
       def marks = heading.marks(task, figures[:heading])
 
       # @return [Curtain] the panel as a curtain with that heading
+      #
+      #   altered("new_heading").headed.finished_width # => 1200 mm
       def headed = Curtain.standing(task, heading, figures[:heading])
 
       # @return [HeadingTask] the panel as the heading sees it

@@ -66,6 +66,8 @@ module EarnestFold
       def contradictions = longer_than_it_is + hem_too_deep(hem, "hem.depth")
 
       # @param curtain [OwnCurtain]
+      #
+      #   altered("shorten_at_hem").lines(own_curtains).map(&:name) # => [:new_fold, :first_press, :cut_line]
       def lines(_curtain)
         first = hem.kind.then { |kind| (kind == "double") ? [line(:first_press, :fold, from_the_top + hem.depth)] : [] }
         [line(:new_fold, :fold, from_the_top), *first, line(:cut_line, :cut, cut_line)]

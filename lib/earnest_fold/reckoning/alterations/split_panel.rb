@@ -66,6 +66,8 @@ module EarnestFold
       # The first piece from the top edge, those between below it, the last from the foot; what is over lies above the
       # last.
       # @param curtain [OwnCurtain]
+      #
+      #   altered("split_panel").lines(own_curtains).map(&:name) # => [:new_fold, :piece_1, :last_piece]
       def lines(_curtain)
         return [] if pieces < 2
 

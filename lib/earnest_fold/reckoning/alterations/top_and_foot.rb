@@ -107,6 +107,8 @@ module EarnestFold
       def top_tuck = Tuck.new(remove: take_out_top, seam: seam, strip: top_strip)
 
       # @return [Tuck, nil] nil where nothing goes at the foot
+      #
+      #   altered("top_and_foot").foot_tuck.remove # => 360 mm
       def foot_tuck = foot_out.positive? ? Tuck.new(remove: foot_out, seam: at_foot, strip: foot_strip) : nil
 
       def rise = take_out_top

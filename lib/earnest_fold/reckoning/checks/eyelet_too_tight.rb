@@ -11,6 +11,9 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   made = headed("eyelet", "support/diameter" => "4 cm").reckon
+        #   Checks::EyeletTooTight.call(made) # => {:eyelet=>40 mm, :least=>50 mm}
         def self.call(reckoning)
           pole = reckoning.treatment.support.diameter
           pole && reckoning.treatment.heading.too_tight_for(pole)

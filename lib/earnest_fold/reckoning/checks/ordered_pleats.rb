@@ -12,6 +12,9 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   made = lined_given({"ordered/pleats" => "3"}).reckon
+        #   Checks::OrderedPleats.call(made) # => {:given=>3, :made=>10, :apart=>7}
         def self.call(reckoning) = Checks.ordered_otherwise(reckoning, :pleats)
       end
 

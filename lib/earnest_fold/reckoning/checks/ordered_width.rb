@@ -12,6 +12,9 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   made = given({"ordered/finished_width" => "80 cm"}).reckon
+        #   Checks::OrderedWidth.call(made).keys # => [:given, :made, :apart]
         def self.call(reckoning) = Checks.ordered_otherwise(reckoning, :finished_width)
       end
 

@@ -11,6 +11,9 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   made = lined_given({"making/widths" => "5"}).reckon
+        #   Checks::PleatsOutOfRange.call(made).keys # => [:pleats, :space, :take_up]
         def self.call(reckoning)
           heading = reckoning.treatment.heading
           reckoning.curtains.filter_map { |curtain| heading.out_of_range(curtain.heading) }.first

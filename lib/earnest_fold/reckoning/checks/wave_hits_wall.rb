@@ -11,6 +11,9 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   made = headed("wave", "support/projection" => "3 cm").reckon
+        #   Checks::WaveHitsWall.call(made) # => {:projection=>30 mm}
         def self.call(reckoning)
           projection = reckoning.treatment.support.projection
           heading = reckoning.treatment.heading

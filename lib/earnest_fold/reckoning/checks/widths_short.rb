@@ -11,6 +11,9 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   made = headed("wave", "making/widths" => "1").reckon
+        #   Checks::WidthsShort.call(made) # => {:made=>1280 mm, :needed=>2464 mm, :least=>(2/1)}
         def self.call(reckoning)
           treatment = reckoning.treatment
           return unless treatment.heading.dictates? && treatment.making.widths && !treatment.sideways?

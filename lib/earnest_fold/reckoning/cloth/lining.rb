@@ -81,6 +81,8 @@ module EarnestFold
       def lengths_along = sideways? ? widths_made.map { |width| width / cloth.after_shrinking } : nil
 
       # @return [Rational, nil] kilograms
+      #
+      #   lined.reckon.lining.mass.round(2).to_s # => "299/100"
       def mass = Mass.sum(widths_made.map { |width| Mass.of(cloth, width, drop_cut.made) })
 
       private

@@ -14,6 +14,8 @@ module EarnestFold
       def required? = default.equal?(Fields::REQUIRED)
 
       # @return [Boolean] whether a choice may be left open
+      #
+      #   Cloth::FIELDS.count(&:may_be_open?) # => 2
       def may_be_open? = default.nil? && !required?
 
       # @return [String] its name in documents
@@ -116,6 +118,8 @@ module EarnestFold
 
       # @param station [String]
       # @return [Array<Field>] those filled in there, in their order
+      #
+      #   Treatment::FIELDS.of_station("measure").map(&:name).first # => :name
       def of_station(station) = @fields.select { |field| field.station == station }
 
       # @param at [String] the JSON Pointer of a problem

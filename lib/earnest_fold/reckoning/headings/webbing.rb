@@ -53,6 +53,9 @@ module EarnestFold
       def folds(_task, figures) = figures[:eyelets]
 
       # A pleat behind each grommet, folded in two and laid open.
+      #
+      #   made = headed("webbing").reckon.curtains.first
+      #   headed("webbing").heading.fold_depth(made.task, made.heading) # => 82 mm
       def fold_depth(task, figures) =
         ([task.flat - task.span.finished_width, Length::ZERO].max / (4 * figures[:eyelets])).ceil_to(Length.mm(1))
 

@@ -74,6 +74,8 @@ module EarnestFold
       # @param unit [Unit]
       # @return [HouseRules]
       # @raise [Invalid]
+      #
+      #   HouseRules.read({"stitching" => "machine"}, Units::CM).stitching # => "machine"
       def self.read(raw, unit)
         problems = Problems.new
         values = FIELDS.read(raw, unit, problems)

@@ -26,6 +26,8 @@ module EarnestFold
       def depth = frill * 2 + seam * 2
 
       # @return [Length] of the seam by which strips of it are joined where no cloth is long enough for it whole
+      #
+      #   small_part("frill").joined_by # => 15 mm
       def joined_by = seam
 
       def working

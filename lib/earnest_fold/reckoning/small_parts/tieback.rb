@@ -52,13 +52,19 @@ module EarnestFold
         Declare.record(AT_WINDOW, nil) { |values, _| Wanted.new(**values) if values[:girth] && values[:finished_depth] }
 
       # @return [Length]
+      #
+      #   small_part("tieback").length # => 590 mm
       def length = finished_length + end_turn * 2
 
       # @return [Hash{Symbol => Integer, Length}] what all of them are fastened by
+      #
+      #   small_part("tieback").fastened_by # => {:tieback_rings=>4}
       def fastened_by =
         (fastening == "rings") ? {tieback_rings: 2 * count} : {hook_and_loop: finished_depth * count}
 
       # @return [Length]
+      #
+      #   small_part("tieback").depth # => 240 mm
       def depth = (make == "folded") ? finished_depth * 4 : finished_depth * 2 + seam * 2
 
       def working
@@ -74,6 +80,8 @@ module EarnestFold
       end
 
       # @return [Length] round the dressed curtain
+      #
+      #   small_part("tieback").finished_length # => 560 mm
       def finished_length = girth + ease
     end
 

@@ -39,6 +39,8 @@ module EarnestFold
       def self.included(kind) = kind.extend(Pinning)
 
       # @return [Length] what comes out at the foot, the curtain hanging as it does after its top was taken in
+      #
+      #   altered("shorten_at_hem").taken_out_foot # => 770 mm
       def taken_out_foot = existing_length - rise - from_the_top
     end
   end

@@ -41,9 +41,13 @@ module EarnestFold
       def self.included(kind) = kind.extend(AsItCame)
 
       # @return [Boolean] whether it stays as it came
+      #
+      #   altered("hang_only").cuts_nothing? # => true
       def cuts_nothing? = true
 
       # @return [Length] as it hangs, from the point that lengths are measured from
+      #
+      #   altered("hang_only").wanted_length # => 2140 mm
       def wanted_length = existing_length - stand_up
 
       # @return [Array<Line>] none: nothing is measured off

@@ -14,6 +14,8 @@ module EarnestFold
       ).freeze
 
       # @return [Length] what the new top takes
+      #
+      #   altered("from_flat_cloth").new_top # => 90 mm
       def new_top = top_allowance
 
       # @return [Boolean] whether a rod goes through it

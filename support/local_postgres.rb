@@ -6,6 +6,7 @@ require "fileutils"
 require "open3"
 require "securerandom"
 require "socket"
+require_relative "free_port"
 
 # A PostgreSQL server of this checkout's own: data under var/, loopback only, own port, own password. It leaves every
 # other server on the machine alone, and stops only what it started.
@@ -14,7 +15,6 @@ class LocalPostgres
   class Trouble < StandardError; end
 
   USER = "earnest_fold"
-  FIRST_PORT = 54_320
   ROOT = File.expand_path("..", __dir__)
   # Fast and forgetful: for tests alone, never for people's data.
   FORGETFUL = {"fsync" => "off", "synchronous_commit" => "off", "full_page_writes" => "off"}.freeze
@@ -129,7 +129,7 @@ class LocalPostgres
 
   # Between finding a port free and taking it somebody else may have taken it.
   def launch_at_free_port(tries = 3)
-    @port = free_port
+    @port = FreePort.find
     launch do
       return launch_at_free_port(tries - 1) if tries > 1 && last_of_log.include?("could not create any TCP/IP sockets")
 
@@ -178,19 +178,6 @@ class LocalPostgres
   def log = File.join(home, "log")
 
   def last_of_log = File.exist?(log) ? File.readlines(log).last(2).map(&:strip).join(" ") : "no log was written"
-
-  def free_port
-    (FIRST_PORT...FIRST_PORT + 200).find do |port|
-      TCPServer.new("127.0.0.1", port).close
-      true
-    rescue SystemCallError
-      false
-    end ||
-      raise(
-        Trouble,
-        "No port from #{FIRST_PORT} to #{FIRST_PORT + 199} is free for PostgreSQL: stop something that listens there."
-      )
-  end
 
   # Under var/, or beside other programs' data where PostgreSQL's user can't get into the checkout; what tests leave
   # may go with the next tidying up.

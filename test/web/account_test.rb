@@ -18,14 +18,18 @@ class AccountStationTest < WebTest
     get account
     assert_match(/paid 50\.00 € open 166\.00 €/, text)
     assert_match(/As agreed −29\.24|As agreed −[\d.]+/, text)
-    assert_match(/, deposit, 50\.00 take away/, text)
+    assert_match(/, deposit 50\.00 take away/, text)
+    pay("extra_name" => "Ready early", "extra_amount" => "-10")
+    get account
+    assert_match(/Ready early −10\.00 take away/, text)
+    pay("away" => CGI.unescapeHTML(last_response.body[/name="away" value="([^"]+)"/, 1]))
     pay("payment_name" => "cash", "payment_amount" => "ten")
     assert_equal 422, last_response.status
     named = last_response.body[/name="unpaid" value="([^"]+)"/, 1]
     pay("unpaid" => CGI.unescapeHTML(named))
     pay("agreed" => "")
     get account
-    refute_match(/deposit, 50|As agreed/, text)
+    refute_match(/deposit 50|Ready early|As agreed/, text)
   end
 
   def test_the_clocks_stand_beside_what_was_planned_and_can_be_charged

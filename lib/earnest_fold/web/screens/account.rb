@@ -13,6 +13,8 @@ module EarnestFold
         TAG = "tag_it"
         # A step's share of the time, and what the clocks said of it, nil where none ran.
         StepShare = Reckoning::Value.define(:title, :minutes, :clocked)
+        # What was said of the account beside its fields, and by which name it is taken away.
+        Said = Reckoning::Value.define(:words, :amount, :named)
 
         attr_reader :sheet, :papers, :form
         # @return [String] for whom the next paper is
@@ -90,9 +92,14 @@ module EarnestFold
         # @return [Array<Field>] where something that was paid is typed
         def payment_fields = Forms::AccountForm::PAID.map { |name| field(name) }
 
-        # @param paid [Hash] as it is kept
-        # @return [String] on which day, in which words
-        def paid_words(paid) = "#{Words.date(Date.iso8601(paid["on"]), :dated)}, #{paid["name"]}"
+        # @return [Array<Said>] what else is asked for
+        def extras = kept["extras"].map { |extra| said(extra, extra["name"]) }
+
+        # @return [Array<Said>] what was paid
+        def payments =
+          kept["payments"].map do |paid|
+            said(paid, "#{Words.date(Date.iso8601(paid["on"]), :dated)}, #{paid["name"]}")
+          end
 
         # @return [Array<Work::Job::Entry>] what is not in it yet
         def missing = sheet.works.reject(&:reckoning)
@@ -156,9 +163,6 @@ module EarnestFold
         # @return [Array<String>] the papers that can be written
         def kinds_of_bill = Store::Bills::KINDS
 
-        # @return [String] by which something else that is asked for is taken away
-        def named(extra) = Forms::AccountForm.named(extra)
-
         # @return [Array<Field>]
         def fields = (Forms::AccountForm::NAMES - Forms::AccountForm::NEW).map { |name| field(name) }
 
@@ -170,6 +174,12 @@ module EarnestFold
 
         # @return [Array<Forms::Merging::Both>]
         def both_versions = form ? form.clashes : []
+
+        def said(one, words) = Said.new(
+          words: words,
+          amount: Words.money(Reckoning::Money.read(one["amount"]).to_r),
+          named: Forms::AccountForm.named(one)
+        )
 
         def field(name) =
           Field.of_form(

@@ -87,6 +87,12 @@ class MovingHouseTest < EarnestFoldTest
     assert_match(/There is no/, move("moving_to", "in", "none.tar", fails: true))
     counted = 'print %i[jobs cloths].map { |table| EarnestFold::Store.db[table].count }.join(" ")'
     assert_equal "0 0", program("moving_to", counted)
+    # Nothing is in it, and yet it isn't as it began: who was forgotten here would be taken for somebody of there.
+    program("moving_to", <<~RUBY)
+      room = EarnestFold::Store.workroom
+      EarnestFold::Store::Forgetting.new(room).forget(room.customers.add(name: "Wenna Tern")) { "" }
+    RUBY
+    assert_match(/There is work in this workroom/, move("moving_to", "in", "a.tar", fails: true))
   end
 
   private

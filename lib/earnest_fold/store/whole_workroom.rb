@@ -11,8 +11,8 @@ module EarnestFold
       # What of a row belongs to the door.
       DOORS = {people: %w[account_id calendar_print], paper_answers: %w[link_id]}.freeze
       OF_HOUSE = %w[name unit rules on_hand version].freeze
-      # Where anything is in these there is work in it.
-      WORK = %i[jobs cloths customers papers tapes].freeze
+      # What a workroom begins with, and an archive brings along.
+      BEGUN = %i[people rule_sets].freeze
       # What goes outside by a queue, which stays where it was.
       GOING = %i[letters orders].freeze
       # A table: its columns that are written (bytes apart), its key, and the tables that it names.
@@ -25,8 +25,8 @@ module EarnestFold
         @workroom = workroom
       end
 
-      # @return [Boolean] whether there is no work in it yet
-      def empty? = Store.guard { WORK.all? { |table| @workroom.rows(table).empty? } }
+      # @return [Boolean] whether there is no work in it yet, nor anything that is left of some
+      def empty? = Store.guard { (names - BEGUN).all? { |table| @workroom.rows(table).empty? } }
 
       # @return [Integer] the state of the tables: rows fit tables of the same
       def self.version = Store.guard { Store.db[:schema_info].get(:version) }
@@ -54,7 +54,7 @@ module EarnestFold
         raise Taken, "there is work in it" unless empty?
 
         accounts = @workroom.rows(:people).exclude(account_id: nil).all
-        %i[people rule_sets].each { |table| @workroom.rows(table).delete }
+        BEGUN.each { |table| @workroom.rows(table).delete }
         Store.db[:workrooms].where(id: @workroom.id).update(house(rows.house))
         tables.each { |table| put(table, rows) }
         accounts.each { |person| belongs(person) }
@@ -69,12 +69,12 @@ module EarnestFold
       private
 
       # Those that are named before those that name them.
-      def tables
-        names = Store.db[Sequel[:information_schema][:columns]]
+      def tables = in_order(names.map { |name| table(name) })
+
+      def names =
+        Store.db[Sequel[:information_schema][:columns]]
           .where(column_name: "workroom_id", table_schema: Sequel.function(:current_schema))
-          .select_order_map(:table_name)
-        in_order((names.map(&:to_sym) - LEFT).map { |name| table(name) })
-      end
+          .select_order_map(:table_name).map(&:to_sym) - LEFT
 
       def table(name)
         columns = Store.db[Sequel[:information_schema][:columns]]

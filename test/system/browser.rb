@@ -5,12 +5,12 @@ require "selenium-webdriver"
 require_relative "../../support/free_port"
 
 # Headless Chromium as the browser tests and the pictures use it: nothing looked up, nothing downloaded. It is the one
-# without windows and bars to draw, at a quarter less of the machine's time; a folder for what it keeps it makes itself.
+# without windows and bars to draw, at a quarter less of the machine's time; it sets words as wide as the others do only where it is told to.
 module Browser
   ARGUMENTS = %w[--headless --no-sandbox --disable-gpu --disable-dev-shm-usage --window-size=1280,800
     --hide-scrollbars --force-device-scale-factor=1 --force-prefers-reduced-motion --no-first-run
     --no-default-browser-check --disable-background-networking --disable-component-update --disable-sync --disable-quic
-    --disable-extensions --disable-default-apps --metrics-recording-only].freeze
+    --disable-extensions --disable-default-apps --metrics-recording-only --font-render-hinting=none].freeze
   LOOPBACK_ONLY = "--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE 127.0.0.1 , EXCLUDE localhost"
 
   # A page that leaves while it is looked at is looked at again, as one that was renewed is.

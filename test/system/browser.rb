@@ -5,12 +5,16 @@ require "selenium-webdriver"
 require_relative "../../support/free_port"
 
 # Headless Chromium as the browser tests and the pictures use it: nothing looked up, nothing downloaded. It is the one
-# without windows and bars to draw, at a quarter less of the machine's time; it sets words as wide as the others do only where it is told to.
+# without windows and bars to draw, at a quarter less of the machine's time; it sets words as wide as people's browsers
+# do where it is told to.
 module Browser
+  # The program itself: what Debian starts it by stays behind it, and would be all that is ended.
+  PROGRAM = "/usr/lib/chromium/chromium-headless-shell"
   ARGUMENTS = %w[--headless --no-sandbox --disable-gpu --disable-dev-shm-usage --window-size=1280,800
     --hide-scrollbars --force-device-scale-factor=1 --force-prefers-reduced-motion --no-first-run
     --no-default-browser-check --disable-background-networking --disable-component-update --disable-sync --disable-quic
-    --disable-extensions --disable-default-apps --metrics-recording-only --font-render-hinting=none].freeze
+    --disable-extensions --disable-default-apps --metrics-recording-only --font-render-hinting=none
+    --log-file=/dev/null].freeze
   LOOPBACK_ONLY = "--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE 127.0.0.1 , EXCLUDE localhost"
 
   # A page that leaves while it is looked at is looked at again, as one that was renewed is.
@@ -24,7 +28,7 @@ module Browser
   def register
     Capybara.register_driver(:chromium) do |app|
       options = Selenium::WebDriver::Chrome::Options.new(
-        binary: "/usr/bin/chromium-headless-shell",
+        binary: PROGRAM,
         args: [*ARGUMENTS, LOOPBACK_ONLY]
       )
       options.add_option("goog:loggingPrefs", {browser: "ALL"})

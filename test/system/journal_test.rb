@@ -16,9 +16,12 @@ class JournalTest < SystemTest
     "Ease, each" => %w[ease 1.5]
   }.freeze
 
+  # One of them all the same: each application has a browser of its own.
+  LINE = Line.new(SystemTest::APP)
+
   def setup
     super
-    Browser.opens(Line.new(SystemTest::APP))
+    Browser.opens(LINE)
     workroom.rows(:papers).delete
   end
 

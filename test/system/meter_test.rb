@@ -5,12 +5,17 @@ require_relative "../../support/meter_stand_in"
 
 # Measuring with a distance meter: each reading is looked at before it is a figure.
 class MeterTest < SystemTest
+  class << self
+    attr_accessor :me
+  end
+  OF_SOMEBODY = ->(env) { EarnestFold::Web::App.call(env.merge(SignedIn::KEY => me)) }
+
   def setup
     super
     workroom.rows(:meters).delete
     workroom.rows(:meter_readings).delete
-    me = SignedIn.owner(workroom, person_id: owner)
-    Browser.opens(->(env) { EarnestFold::Web::App.call(env.merge(SignedIn::KEY => me)) })
+    self.class.me = SignedIn.owner(workroom, person_id: owner)
+    Browser.opens(OF_SOMEBODY)
   end
 
   def teardown

@@ -6,7 +6,9 @@ require "yaml"
 # on a page didn't come from the locale.
 module MadeUp
   LETTERS = [*"a".."z", *"A".."Z"].join.freeze
-  OTHERS = "абцдефгхийклмнопярстувшщыз" + "АБЦДЕФГХИЙКЛМНОПЯРСТУВШЩЫЗ"
+  SMALL = "абцдефгхийклмнопярстувшщыз"
+  CAPITAL = "АБЦДЕФГХИЙКЛМНОПЯРСТУВШЩЫЗ"
+  OTHERS = SMALL + CAPITAL
   # Said to the program, not to people.
   AS_THEY_ARE = %w[language numbers].freeze
 

@@ -113,7 +113,8 @@ class DiaryStationTest < WebTest
     workroom.bench.say(office.treatments.first.id, "hung", "", "done")
     assert_empty diary.plan.placed.select { |one| one.job == office.id }
     workroom.bench.say(office.treatments.first.id, "hung", "", "undone")
-    workroom.bills.write(office.id, "invoice", {"gross" => "1.00", "currency" => "€", "customer" => "", "lines" => []})
+    content = {"gross" => "1.00", "currency" => "€", "customer" => "", "lines" => []}
+    workroom.bills.write(office.id, "invoice", content)
     assert_empty diary.plan.placed.select { |one| one.job == office.id }
   end
 

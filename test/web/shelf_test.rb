@@ -199,7 +199,8 @@ class ShelfPagesTest < WebTest
   def test_a_table_of_any_spreadsheet_is_taken_in
     workroom.cloths.create(cloth_named("Ferry cotton twill").spec.merge("name" => "Toile écrue"), colour: "#ffffff")
     table = "CLOTH;piece ;Length Delivered;Flaws;End cut square\r\n" \
-      "Toile écrue;W1;12,5 m;3,2 m - 3,3 m slub – thick; Yes\r\n;;;;\r\nToile écrue;W2;20 yards;2 feet – 3 feet;\r\n"
+      "Toile écrue;W1;12,5 m;3,2 m - 3,3 m slub – thick; Yes\r\n;;;;\r\n" \
+      "Toile écrue;W2;20 yards;2 feet – 3 feet;\r\n"
     bring_in(table.encode(Encoding::WINDOWS_1252).b)
     assert_equal 303, last_response.status, text
     first, second = %w[W1 W2].map { |label| piece_named(label).piece }

@@ -18,7 +18,8 @@ class WordsTest < EarnestFoldTest
 
   def test_figures_as_people_write_them
     assert_equal %w[2 2½ ½ 10½], [2r, 5/2r, 1/2r, 21/2r].map { |count| Words.widths(count) }
-    assert_equal ["2.63", "2", "0.5", "−1.25", "0"], [263/100r, 2, 1/2r, -5/4r, 0].map { |number| Words.number(number) }
+    numbers = [263/100r, 2, 1/2r, -5/4r, 0]
+    assert_equal ["2.63", "2", "0.5", "−1.25", "0"], numbers.map { |number| Words.number(number) }
     assert_equal ["414.80", "0.01", "7.00"], [2074/5r, 1/200r, 7r].map { |amount| Words.money(amount) }
     assert_equal "18.3 m", Words.bought(R::Length.mm(18_300), :metre)
     assert_equal ["2 1/8 yd", "20.01 yd"],

@@ -35,7 +35,8 @@ module EarnestFold
       def folds(_task, figures) = [figures[:rings] - 1, 1].max
 
       def working(task, figures)
-        [Line.of(:rings, figures[:rings], [task.flat, "÷", clip_spacing, "+", 1, "→", "2", "×", figures[:rings] / 2])]
+        in_twos = ["→", "2", "×", figures[:rings] / 2]
+        [Line.of(:rings, figures[:rings], [task.flat, "÷", clip_spacing, "+", 1, *in_twos])]
       end
     end
 

@@ -175,12 +175,6 @@ module EarnestFold
         # @return [Array<Forms::Merging::Both>]
         def both_versions = form ? form.clashes : []
 
-        def said(one, words) = Said.new(
-          words: words,
-          amount: Words.money(Reckoning::Money.read(one["amount"]).to_r),
-          named: Forms::AccountForm.named(one)
-        )
-
         def field(name) =
           Field.of_form(
             form || Forms::AccountForm.new(kept, @account.asked, nil),
@@ -188,6 +182,14 @@ module EarnestFold
             label: Words.say("account.fields.#{name}"),
             unit: unit
           )
+
+        private
+
+        def said(one, words) = Said.new(
+          words: words,
+          amount: Words.money(Reckoning::Money.read(one["amount"]).to_r),
+          named: Forms::AccountForm.named(one)
+        )
       end
     end
   end

@@ -7,8 +7,8 @@ module EarnestFold
     #
     # With D(i) the sum of the first i differences, D(0) = D(n) = 0, a seam inside pleat i puts an upper bound on D(i
     # − 1) and a lower one on D(i). A course with steps of at most d exists exactly when every lower bound L at a and
-    # upper bound U at b keep L − U ≤ d·|a − b|: so the least d for a choice of pleats is the largest such quotient,
-    # and no search over d is needed.
+    # upper bound U at b keep L − U ≤ d·|a − b|: so the least d for a choice of pleats is the largest such
+    # quotient, and no search over d is needed.
     class HiddenSeams
       MARGIN = Length.mm(5)
       # A bound on the course at one place.

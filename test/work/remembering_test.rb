@@ -12,6 +12,11 @@ class RememberingTest < WebTest
     /name="once" value="[^"]*"/,
     /data-once="[^"]*"/
   ].freeze
+  TAPE = {
+    "name" => "Narrow tape", "kind" => "corded", "below" => "1 cm", "turn_in" => "2 cm", "row_top" => "0.8 cm",
+    "row_bottom" => "2 cm"
+  }.freeze
+  GATHERED = {"kind" => "pencil_pleat", "fullness" => "2", "top_turn" => "4 cm"}.freeze
   CHANGES = {
     "a piece more" => -> { workroom.shelf.receive(twill.id, "R77", {"delivered" => "31 m"}) },
     "a plan at the table" => -> { take },
@@ -62,6 +67,11 @@ class RememberingTest < WebTest
     "a wish" => -> { workroom.cutting_wishes.keep(office.id, twill.id, {"preferred" => ["R77"]}, saw: {}) },
     "a change taken back" => -> { workroom.treatments.take_back(quay.id, version: quay.version) },
     "an invoice" => -> { invoice },
+    "a tape that its heading takes" => -> { change(quay, "heading" => GATHERED, "tape" => tape.to_s) },
+    "what that tape says" => -> { workroom.tapes.update(tape, {**TAPE, "below" => "1.4 cm"}, version: 0) },
+    "the method it is made by" => -> { change(quay, "method" => "locked_in") },
+    "a room's name" => -> { EarnestFold::Store.db[:windows].where(id: quay_window.id).update(room: "The long room") },
+    "another window's room" => -> { EarnestFold::Store.db[:windows].where(id: light_window.id).update(room: "Yard") },
     "something put away" => -> { workroom.treatments.put_away(light.id, true) },
     "the same job archived" => -> { workroom.jobs.archive(office.id, true) }
   }.freeze
@@ -116,6 +126,10 @@ class RememberingTest < WebTest
   def quay_window = office.windows.first
 
   def quay = office.treatments.find { |one| one.id == @quay ||= office.treatments.first.id }
+
+  def light_window = office.windows.last
+
+  def tape = @tape ||= workroom.tapes.create(TAPE)
 
   def light = office.treatments.find { |one| one.id == @light ||= office.treatments.last.id }
 

@@ -14,7 +14,7 @@ module EarnestFold
       # @raise [Missing]
       def find(id)
         rows = Store.guard { Store.prepared(:at_hand, workroom: @workroom.id, job: id) { whole } }
-        rows.empty? ? raise(Missing, "no job #{id}") : There.new(@workroom, id, rows)
+        rows.empty? ? raise(Missing, "no job #{id}") : There.new(@workroom, id, rows.first)
       end
 
       private
@@ -28,12 +28,12 @@ module EarnestFold
 
       # What was found; each part of it is read where somebody asks for it.
       class There
-        # @return [Array<Hash>] as it stands: another with any change of the job or of anything beside it
+        # @return [Hash] as it stands: another with any change of the job or of anything beside it
         attr_reader :state
 
         # @param workroom [Workroom]
         # @param id [Integer] the job's
-        # @param state [Array<Hash>] the rows
+        # @param state [Hash] the row
         def initialize(workroom, id, state)
           @workroom, @id, @state = workroom, id, state
         end
@@ -42,20 +42,16 @@ module EarnestFold
         def job = Store.guard { @workroom.jobs.record_of(state) }
 
         # @return [Array<Records::Cloth>]
-        def cloths = Store.guard { @workroom.cloths.in_state(beside[:cloths_state]) }
+        def cloths = Store.guard { @workroom.cloths.in_state(state[:cloths_state]) }
 
         # @return [House::Record]
-        def house = Store.guard { @workroom.house.in_state(beside[:house_state]) }
+        def house = Store.guard { @workroom.house.in_state(state[:house_state]) }
 
         # @return [Hash{String => Array}] the cuts that were made ({Plans#made})
-        def made = @workroom.plans.made_in_state(@id, beside[:made_state])
+        def made = @workroom.plans.made_in_state(@id, state[:made_state])
 
         # @return [Bench::Progress] what was said at the bench
-        def progress = @workroom.bench.progress_in_state(@id, beside[:progress_state])
-
-        private
-
-        def beside = state.first
+        def progress = @workroom.bench.progress_in_state(@id, state[:progress_state])
       end
     end
   end

@@ -9,13 +9,12 @@ module EarnestFold
       USES = %i[face_id lining_id interlining_id trimming_id].map { |column| Sequel[:treatments][column] }.freeze
       # Of as many cloths as are looked at.
       USING = Remembered.new(100)
-      private_constant :USES, :USING
-      JOINED = [
-        Sequel[:jobs][:id].as(:job_id),
+      # A job as it stands: everything that has to be taken apart as text.
+      KEPT = [
+        Sequel[:jobs][:id],
         :title,
         :unit,
-        Sequel[:jobs][:version].as(:job_version),
-        # Each row has it: it is read once.
+        :version,
         Sequel[:jobs][:updated_at].cast(:text).as(:updated_at),
         Records.text(:extras, :extras),
         :notes,
@@ -24,20 +23,17 @@ module EarnestFold
         Records.text(:account, :account),
         Records.text(:dates, :dates),
         :customer_id,
-        :house_id,
-        Sequel[:windows][:id].as(:window_id),
-        :room,
-        :name,
-        Sequel[:treatments][:id],
-        Records.written(:treatments)
+        :house_id
       ].freeze
-      IN_ORDER = [
-        Sequel[:windows][:position],
-        Sequel[:windows][:id],
-        Sequel[:treatments][:position],
-        Sequel[:treatments][:id]
-      ].freeze
-      private_constant :JOINED, :IN_ORDER
+      # Its windows and the works at them, in order: of each the window's id, room and name, the work's id, and which
+      # state of it this is. A job of dozens of windows is one row, and as it stands is told by comparing one text.
+      STANDING = Sequel.lit(<<~SQL)
+        COALESCE(json_agg(
+          json_build_array(windows.id, windows.room, windows.name, treatments.id, #{Records.row_state(:treatments)})
+          ORDER BY windows.position, windows.id, treatments.position, treatments.id), '[]')::text
+      SQL
+      AT_WINDOW = {workroom_id: Sequel[:windows][:workroom_id], window_id: Sequel[:windows][:id]}.freeze
+      private_constant :USES, :USING, :KEPT, :STANDING, :AT_WINDOW
 
       def initialize(workroom)
         @workroom = workroom
@@ -78,28 +74,33 @@ module EarnestFold
       def find(id)
         Store.guard do
           rows = Store.prepared(:whole_job, workroom: @workroom.id, job: id) { Jobs.whole_job }
-          rows.empty? ? raise(Missing, "no job #{id}") : record_of(rows)
+          rows.empty? ? raise(Missing, "no job #{id}") : record_of(rows.first)
         end
       end
 
       # A job with its windows and their treatments, in one question: of which workroom ($workroom) and which ($job) is
       # to be given.
       # @return [Sequel::Dataset]
-      def self.whole_job =
-        joined(Store.db[:jobs].where(Sequel[:jobs][:workroom_id] => :$workroom, Sequel[:jobs][:id] => :$job))
-          .order(*IN_ORDER)
+      def self.whole_job = whole(Store.db[:jobs].where(workroom_id: :$workroom, id: :$job))
 
       # @api private
-      def self.joined(jobs)
-        jobs
-          .left_join(:windows, workroom_id: Sequel[:jobs][:workroom_id], job_id: Sequel[:jobs][:id])
-          .left_join(:treatments, workroom_id: Sequel[:jobs][:workroom_id], window_id: Sequel[:windows][:id])
-          .select(*JOINED)
+      # @param jobs [Sequel::Dataset]
+      # @param works [Sequel::Dataset] all works at windows, or those that are asked for
+      def self.whole(jobs, works = at_windows) =
+        jobs.select(*KEPT).select_append(works.select(STANDING).as(:standing))
+
+      # @api private
+      def self.at_windows = of_jobs(Store.db[:windows].left_join(:treatments, **AT_WINDOW))
+
+      # @api private
+      def self.of_jobs(works)
+        window, job = Sequel[:windows], Sequel[:jobs]
+        works.where(window[:workroom_id] => job[:workroom_id], window[:job_id] => job[:id])
       end
 
-      # @param rows [Array<Hash>] those of {whole_job}
+      # @param row [Hash] that of {whole_job}
       # @return [Records::Job]
-      def record_of(rows) = records(rows).first
+      def record_of(row) = records([row]).first
 
       # @param cloth_id [Integer]
       # @return [Array<Records::Job>] those at work (not in the archive) that use the cloth, the last changed first, at
@@ -116,7 +117,7 @@ module EarnestFold
       def all(ids)
         return [] if ids.empty?
 
-        Store.guard { placed(whole(ids).order(Sequel[:jobs][:id], *IN_ORDER).all, ids) }
+        Store.guard { placed(Jobs.whole(@workroom.rows(:jobs).where(id: ids)).all, ids) }
       end
 
       # @param words [String]
@@ -254,17 +255,18 @@ module EarnestFold
 
       # @param found [Array<Hash>] as {last_using} finds them
       def with_their_works(found)
-        works = "{#{found.map { |row| row[:works] }.join(",")}}"
-        rows = Store.prepared(:whole_of_works, workroom: @workroom.id, works: works) { whole_of_works }
-        placed(rows, found.map { |row| row[:id] })
+        ids, works = found.map { |row| row[:id] }, found.map { |row| row[:works] }
+        given = {workroom: @workroom.id, jobs: "{#{ids.join(",")}}", works: "{#{works.join(",")}}"}
+        placed(Store.prepared(:whole_of_works, **given) { whole_of_works }, ids)
       end
 
       # Of each job only those works.
-      def whole_of_works =
-        Jobs.joined(Store.db[:jobs].where(Sequel[:jobs][:workroom_id] => :$workroom))
-          .where(Sequel[:treatments][:workroom_id] => :$workroom)
+      def whole_of_works
+        works = Jobs.of_jobs(Store.db[:windows].join(:treatments, **AT_WINDOW))
           .where(Sequel.lit("treatments.id = ANY(?::int[])", :$works))
-          .order(Sequel[:jobs][:id], *IN_ORDER)
+        jobs = Store.db[:jobs].where(workroom_id: :$workroom).where(Sequel.lit("id = ANY(?::int[])", :$jobs))
+        Jobs.whole(jobs, works)
+      end
 
       def uses(cloth) = Sequel.or(USES.to_h { |column| [column, cloth] })
 
@@ -285,8 +287,6 @@ module EarnestFold
 
       def state_of_works =
         Versions.of_all(%i[treatments windows jobs].flat_map { |table| Versions.columns(table) })
-
-      def whole(ids) = Jobs.joined(@workroom.rows(:jobs).where(Sequel[:jobs][:id] => ids))
 
       # Changes places with the neighbour; all are numbered afresh, so that equal positions part.
       def swap(table, rows, id, by)
@@ -321,47 +321,43 @@ module EarnestFold
         )
       end
 
-      # @param rows [Array<Hash>] the job with its windows and their treatments, in order
-      # @param rows [Array<Hash>] those of one job after the other
+      # @param rows [Array<Hash>] as {whole} gives them
       def records(rows)
-        states = rows.to_h { |row| row.values_at(:id, :written) }
-        states.delete(nil)
-        treatments = @workroom.treatments.in_states(states)
-        rows.chunk_while { |one, other| one[:job_id] == other[:job_id] }.map { |of_job| record(of_job, treatments) }
+        standing = rows.map { |row| Sequel.parse_json(row[:standing]) }
+        states = standing.flatten(1).to_h { |work| work.last(2) }
+        treatments = @workroom.treatments.in_states(states.except(nil))
+        rows.zip(standing).map { |row, works| record(row, windows(works, treatments)) }
       end
 
-      def record(rows, treatments)
-        windows =
-          rows
-            .select { |row| row[:window_id] }
-            .chunk_while { |one, other| one[:window_id] == other[:window_id] }
-            .map { |of_one| window_record(of_one, treatments) }
-        job = rows.first
+      def record(row, windows)
         Records::Job.new(
-          id: job[:job_id],
-          title: job[:title],
-          unit: job[:unit],
-          version: job[:job_version],
-          updated_at: Store.db.to_application_timestamp(job[:updated_at]),
-          extras: Records.parsed(job[:extras]),
-          notes: job[:notes],
-          archived: job[:archived],
-          invoiced: job[:invoiced],
-          account: Records.parsed(job[:account]),
-          dates: Records.parsed(job[:dates]),
-          customer_id: job[:customer_id],
-          house_id: job[:house_id],
-          windows: windows.freeze
+          id: row[:id],
+          title: row[:title],
+          unit: row[:unit],
+          version: row[:version],
+          updated_at: Store.db.to_application_timestamp(row[:updated_at]),
+          extras: Records.parsed(row[:extras]),
+          notes: row[:notes],
+          archived: row[:archived],
+          invoiced: row[:invoiced],
+          account: Records.parsed(row[:account]),
+          dates: Records.parsed(row[:dates]),
+          customer_id: row[:customer_id],
+          house_id: row[:house_id],
+          windows: windows
         )
       end
 
-      def window_record(rows, treatments)
-        Records::Window.new(
-          id: rows.first[:window_id],
-          room: rows.first[:room],
-          name: rows.first[:name],
-          treatments: rows.filter_map { |row| treatments[row[:id]] }.freeze
-        )
+      # @param works [Array<Array>] the job's, one window after the other
+      def windows(works, treatments)
+        works
+          .chunk_while { |one, other| one.first == other.first }
+          .map { |of_one|
+            id, room, name = of_one.first
+            there = of_one.filter_map { |work| treatments[work[3]] }
+            Records::Window.new(id: id, room: room, name: name, treatments: there.freeze)
+          }
+          .freeze
       end
     end
   end

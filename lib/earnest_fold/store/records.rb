@@ -108,7 +108,10 @@ module EarnestFold
 
       # @param table [Symbol]
       # @return [Sequel::SQL::AliasedExpression] `written`: which state of a row this is, as any change makes another
-      def self.written(table) = Sequel.lit("#{table}.xmin::text || #{table}.ctid::text").as(:written)
+      def self.written(table) = Sequel.lit(row_state(table)).as(:written)
+
+      # @api private
+      def self.row_state(table) = "#{table}.xmin::text || #{table}.ctid::text"
 
       # @param column [Symbol, Sequel::SQL::QualifiedIdentifier] a JSON column
       # @return [Sequel::SQL::Cast] the same to be selected as text

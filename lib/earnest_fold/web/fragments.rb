@@ -6,8 +6,9 @@ module EarnestFold
     # that it is worth it, and nowhere else.
     module Fragments
       # Of as many works as are changed at the same time.
-      PARTS = Store::Remembered.new(600)
-      private_constant :PARTS
+      PARTS = Store::Remembered.new(60)
+      ROWS = Store::Remembered.new(60)
+      private_constant :PARTS, :ROWS
       @remembered = true
 
       class << self
@@ -23,6 +24,20 @@ module EarnestFold
         # @yieldreturn [String] markup
         # @return [String]
         def part(view, shown, &made) = @remembered ? PARTS.fetch([view, shown], &made) : made.call
+
+        # What stands in rows, most of them the same after one figure was changed: each is made anew where it isn't
+        # what it was when these rows were shown last.
+        # @param place [Array] whose rows they are
+        # @param shown [Array<Reckoning::Value>] all that each shows: it is given nothing else
+        # @yieldparam one [Reckoning::Value]
+        # @yieldreturn [String] markup
+        # @return [String]
+        def rows(place, shown)
+          before = (@remembered && ROWS[place]) || []
+          made = shown.zip(before).map { |one, last| (last && last.first == one) ? last : [one, yield(one)] }
+          ROWS[place] = made
+          made.map(&:last).join
+        end
 
         # For the bench: what the block shows is made anew each time.
         def made_anew

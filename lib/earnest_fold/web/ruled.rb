@@ -5,6 +5,8 @@ module EarnestFold
     # How a treatment stands to the set of house rules and to the tape that it takes: which of them spoke at each field,
     # and where it departs.
     class Ruled
+      include Work::Remembers
+
       R = Reckoning
       # What the set says of one field: its name, what it says (as a person reads it), and whether the treatment
       # departs from it.
@@ -21,6 +23,8 @@ module EarnestFold
         top_allowance: "heading.top_turn",
         hooks: "heading.hook_spacing"
       }.freeze
+      # All of a treatment that a set, a method or a tape speaks of: whatever was measured changes nothing here.
+      SPOKEN_OF = %w[making lining heading method weighting].freeze
 
       # @param set [Store::RuleSet, nil]
       # @param spec [Hash] the treatment's
@@ -28,17 +32,20 @@ module EarnestFold
       # @param tape [Store::Records::Tape, nil] which speaks before the set
       def initialize(set, spec, unit, tape: nil)
         @set, @spec, @unit, @tape = set, spec, unit, tape
-        @of_tape = Work::Starting.tape_figures(tape, spec)
         @of_method = Hash.new { |figures, of_unit| figures[of_unit] = of_method(of_unit) }
-        @marks = {}
       end
+
+      # @return [Array] all that it was given, as far as it looks at it
+      def made_of = [
+        @set && [@set.id, @set.version], @tape && [@tape.id, @tape.version], @unit, @spec.slice(*SPOKEN_OF)
+      ]
 
       # @return [String, nil] the name of the set
       def name = @set&.name
 
       # @param path [String]
       # @return [RuleMark, nil] nil where the set says nothing of the field
-      def mark(path) = @marks.fetch(path) { @marks[path] = held(path) }
+      def mark(path) = once(:mark, path) { [held(path)] }.first
 
       # @param paths [Array<String>]
       # @return [Integer] how many of these fields depart
@@ -73,7 +80,7 @@ module EarnestFold
 
       # Whose figure it is: the tape's, the method's, or the set's.
       def named(path)
-        return @tape.spec["name"] if @of_tape.key?(path)
+        return @tape.spec["name"] if of_tape.key?(path)
 
         method?(path) ? Words.say("methods.#{@spec["method"]}") : name
       end
@@ -82,10 +89,12 @@ module EarnestFold
       def other_unit = @unit.inches? ? R::Units::CM : R::Units::IN
 
       def value(path, unit = @unit)
-        return @of_tape[path] if @of_tape.key?(path)
+        return of_tape[path] if of_tape.key?(path)
 
         method?(path) ? by_method(path, unit) : of_set(path, unit)
       end
+
+      def of_tape = @of_tape ||= Work::Starting.tape_figures(@tape, @spec)
 
       # A record that a method gives is given whole.
       def method?(path) = @of_method[@unit].key?(path) || @of_method[@unit][path.rpartition(".").first].is_a?(Hash)

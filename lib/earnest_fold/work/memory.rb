@@ -44,7 +44,7 @@ module EarnestFold
       # A job as it is in hand: the last one alone is kept too.
       # @param workroom_id [Integer]
       # @param id [Integer] of the job
-      # @param made_of [Array] everything that it is made of, by its content
+      # @param made_of [Hash] everything that it is made of, by its content
       # @yieldreturn [Job] it, where it isn't there yet
       def job(workroom_id, id, made_of, &made) = last_of(JOBS, [workroom_id, id], made_of, &made)
 

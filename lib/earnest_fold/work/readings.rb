@@ -6,8 +6,8 @@ module EarnestFold
     # each was taken, so that one left out moves no other.
     module Readings
       PLACES = %w[left middle right].freeze
+      # Asked for whatever was read.
       ALWAYS = PLACES.map { |place| "drop.readings.#{place}".freeze }.freeze
-      private_constant :ALWAYS
       # A reading at a place is a field by itself, which may be empty.
       FIELD = Reckoning::Field.new(name: :reading, kind: Reckoning::DropAsked::READING, default: nil)
 

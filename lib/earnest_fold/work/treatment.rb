@@ -30,8 +30,10 @@ module EarnestFold
       #
       #   work.cut? # => false
       def cut?
+        return false if reckoning.nil? || made.empty?
+
         there = made.tally
-        !reckoning.nil? && to_be_cut.tally.all? { |name, count| there.fetch(name, 0) >= count }
+        to_be_cut.tally.all? { |name, count| there.fetch(name, 0) >= count }
       end
 
       # @return [Array<String>] which curtains there are

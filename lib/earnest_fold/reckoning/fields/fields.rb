@@ -91,9 +91,9 @@ module EarnestFold
       #
       #   Treatment::FIELDS.at("making.hem.depth", {}).kind.least # => :zero
       def at(path, kept)
-        step, rest = PARTED.fetch(path) { path.split(".", 2) }
-        return fetch(step.to_sym) unless rest
+        return fetch(path.to_sym) unless path.include?(".")
 
+        step, rest = PARTED.fetch(path) { path.split(".", 2) }
         field, inside = fetch(step.to_sym), kept[step]
         inner = field.kind.inner(inside) || raise(KeyError, "no fields in #{step}")
         found = inner.at(rest, inside.is_a?(Hash) ? inside : {})

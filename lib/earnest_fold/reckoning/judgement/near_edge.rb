@@ -47,10 +47,14 @@ module EarnestFold
         #
         #   Judgement::NearEdge.sure?(Nearness::Outcome.new(reckoning), []) # => true
         def sure?(now, reaches)
-          most = reaches.reduce(now.treatment) { |moved, (figure, reach)| figure.moved(moved, reach) }
-          outcome = Nearness::Outcome.of(most, {})
+          outcome = Nearness::Outcome.of(most(now.treatment, reaches), {})
           !outcome.nil? && told(now.treatment).none? { |part| outcome.more?(now, part) }
         end
+
+        # Each of them is a member of its own: all change at once.
+        def most(treatment, reaches) =
+          treatment.with(**reaches.map { |figure, reach| figure.change(treatment, reach) }.reduce({}, :merge))
+        private_class_method :most
 
         def near(now, figure, reach)
           treatment = now.treatment

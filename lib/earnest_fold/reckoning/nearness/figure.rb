@@ -26,10 +26,17 @@ module EarnestFold
         #
         #   Nearness.figures(treatment, Units::CM).first.moved(treatment, 10).support.length # => 1810 mm
         def moved(treatment, by)
-          value, far = Figure.read(treatment, steps), step * by
-          made = Figure.put(treatment, steps, shifted(value, far))
+          made = treatment.with(**change(treatment, by))
           Figure::UP_AND_DOWN.match?(path) ? made.with_curtains_of(treatment) : made
         end
+
+        # @param treatment [Treatment]
+        # @param by [Integer] steps, up or down
+        # @return [Hash{Symbol => Object}] what that makes of the treatment's members
+        #
+        #   Nearness.figures(treatment, Units::CM).first.change(treatment, 10).keys # => [:support]
+        def change(treatment, by) =
+          Figure.change(treatment, steps, shifted(Figure.read(treatment, steps), step * by))
 
         # @param treatment [Treatment]
         # @return [Integer] how many steps it can go down within reach: most figures can't be less than nothing
@@ -89,10 +96,17 @@ module EarnestFold
       #
       #   Nearness::Figure.put(treatment, %w[support length], Length.cm(190)).support.length # => 1900 mm
       def Figure.put(object, steps, value)
-        step, *rest = steps
         object = object.asked if object.is_a?(Drop)
+        object.with(**Figure.change(object, steps, value))
+      end
+
+      # @return [Hash{Symbol => Object}] which members of the object become what, with the value there
+      #
+      #   Nearness::Figure.change(treatment, %w[overlap], Length.cm(9)) # => {:overlap=>90 mm}
+      def Figure.change(object, steps, value)
+        step, *rest = steps
         inner = rest.empty? ? value : put(read(object, [step]), rest, value)
-        object.with(step.to_sym => inner, **(object.is_a?(Treatment) ? Figure.beside(object, step, inner) : {}))
+        {step.to_sym => inner, **(object.is_a?(Treatment) ? Figure.beside(object, step, inner) : {})}
       end
 
       # The lining may be the same cloth as the face.

@@ -49,7 +49,7 @@ module EarnestFold
       #
       #   HardwareCount.total(job.reckon.treatments)[:hooks] # => 52
       def total(job) =
-        job.map { |made| made.sundries }.reduce({}) { |sums, one| sums.merge(one) { |_, sum, more| sum + more } }
+        job.each_with_object({}) { |made, sums| sums.merge!(made.sundries) { |_, sum, more| sum + more } }
     end
   end
 end

@@ -38,9 +38,6 @@ module EarnestFold
 
         def station = self.class::STATION
 
-        # @return [String] SVG
-        def silhouette(other) = Pictures.silhouette(sheet, other)
-
         # @return [Symbol] the view of what stands in the middle
         def view = :"_#{station}"
 
@@ -94,30 +91,15 @@ module EarnestFold
           )
         end
 
-        # @return [Array<Work::Treatment, Work::Alteration>] all works of the job, the others each known to be sound
-        def rail = @rail ||= sheet.works.map { |work| (work.id == entry.id) ? work : work.sound }
+        # @return [Array<WindowRail>] all works of the job
+        def rail = WindowRail.parts(sheet, entry, station)
 
         # @param step [Integer] −1 or 1
         # @return [String, nil] the same station of the treatment before or after
         def neighbour(step)
           place = sheet.works.index { |other| other.id == entry.id } + step
           other = sheet.works[place] unless place.negative?
-          other && path_of(other)
-        end
-
-        # @return [String] the same station of other work, or Measure where it has none such
-        def path_of(other) =
-          Paths.station(job.id, other.id, other.stations.include?(station) ? station : "measure")
-
-        # @return [String] a treatment in few words, for the rail
-        def summary(other)
-          return Words.say("desk.faulty") if other.reckoned.faulty?
-          return Words.say("desk.stopped") if other.checks.any?(&:stop?)
-          return Words.say("desk.open") unless other.reckoning
-
-          return Words.say("alterations_short.#{other.altered_as}") if other.altered_as
-
-          "#{Words.say("openings.#{other.record.spec.dig("opening", "kind")}")} · #{Words.say("states.done")}"
+          other && WindowRail.path(sheet, other, station)
         end
 
         def notice = @notice && Words.say("notices.#{@notice}")
@@ -164,9 +146,7 @@ module EarnestFold
         def noted? = spec.values_at("notes", "name").any? { |words| !words.to_s.empty? }
 
         # @return [Ruled]
-        def ruled =
-          @ruled ||=
-            sheet.rule_set(entry).then { |set| once(:ruled) { Ruled.new(set, spec, unit, tape: sheet.tape(entry)) } }
+        def ruled = @ruled ||= Ruled.new(sheet.rule_set(entry), spec, unit, tape: sheet.tape(entry))
 
         # @return [Field] which of the house's sets the treatment takes
         def rule_sets =
@@ -196,6 +176,11 @@ module EarnestFold
 
         # A line with the name of the rule that spoke there, and whether it is departed from.
         WorkingLine = R::Value.define(:line, :unit, :rule, :departs)
+
+        # @yieldparam line [WorkingLine]
+        # @yieldreturn [String] as it is shown
+        # @return [String]
+        def shown_lines(&block) = Fragments.rows([self.class.name, entry.id], working_lines, &block)
 
         # @return [Array<WorkingLine>]
         def working_lines = working.map do |line|

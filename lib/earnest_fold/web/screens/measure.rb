@@ -57,7 +57,7 @@ module EarnestFold
         def dress? = spec.dig("opening", "kind") == "dress_pair"
 
         # @return [Array<Field>] the three places at which a drop is taken
-        def readings = Work::Readings.paths({}).map { |path| field(path) }
+        def readings = Work::Readings::ALWAYS.map { |path| field(path) }
 
         # @return [Array<Field>] what the room is
         def site = SITE.map { |path| field(path) }
@@ -74,7 +74,7 @@ module EarnestFold
         def bare = WALL.keys - there
 
         # @return [Array<Field>] readings beyond the three
-        def more_readings = (Work::Readings.paths(spec) - Work::Readings.paths({})).map { |path| field(path) }
+        def more_readings = (Work::Readings.paths(spec) - Work::Readings::ALWAYS).map { |path| field(path) }
 
         # @return [Array<Field>] from which point to which the drop was measured, and what the house says of those
         #   points

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Web
+    module Screens
+      # Some works of a job, one under the other, as the rail at the side of every station shows them. A job may have
+      # dozens, and what is done at one changes none of the others: their markup is made once for as long as they stand
+      # so.
+      class WindowRail
+        include Work::Remembers
+
+        # A work in few words, with its picture; `here` for the one that is looked at.
+        Row = Reckoning::Value.define(:path, :picture, :title, :summary, :here)
+
+        # @param sheet [Work::Job]
+        # @param entry [Work::AtWork] the one looked at
+        # @param station [String]
+        # @return [Array<WindowRail>] those before the one looked at, itself, and those after it: each of the others
+        #   known to be sound
+        def self.parts(sheet, entry, station)
+          at = sheet.works.index { |work| work.id == entry.id }
+          before, after = sheet.works[0...at], sheet.works[at + 1..]
+          [before.map(&:sound), [entry], after.map(&:sound)].map { |works| new(sheet, works, station, entry.id) }
+        end
+
+        # @return [String] the same station of a work, or Measure where it has none such
+        def self.path(sheet, work, station) =
+          Paths.station(sheet.job.id, work.id, work.stations.include?(station) ? station : "measure")
+
+        # @param sheet [Work::Job]
+        # @param works [Array<Work::AtWork>] of it
+        # @param station [String] the one that is looked at
+        # @param here [Integer] the work that is looked at
+        def initialize(sheet, works, station, here)
+          @sheet, @works, @station, @here = sheet, works, station, here
+        end
+
+        # @return [Array] all that it was given
+        def made_of = [
+          @sheet.job.id, @station, @works.map { |work| [work.state, @sheet.colour(work.face), work.id == @here] }
+        ]
+
+        # @yieldreturn [String] the rows as they are shown
+        # @return [String]
+        def shown(&block) = @works.empty? ? "" : Fragments.of(self, :markup, &block)
+
+        # @return [Array<Row>]
+        def rows = @works.map do |work|
+          Row.new(
+            path: self.class.path(@sheet, work, @station),
+            picture: Pictures.silhouette(@sheet, work),
+            title: work.title,
+            summary: summary(work),
+            here: work.id == @here
+          )
+        end
+
+        private
+
+        def summary(work)
+          return Words.say("desk.faulty") if work.reckoned.faulty?
+          return Words.say("desk.stopped") if work.checks.any?(&:stop?)
+          return Words.say("desk.open") unless work.reckoning
+          return Words.say("alterations_short.#{work.altered_as}") if work.altered_as
+
+          "#{Words.say("openings.#{work.record.spec.dig("opening", "kind")}")} · #{Words.say("states.done")}"
+        end
+      end
+    end
+  end
+end

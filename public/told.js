@@ -6,15 +6,17 @@
   function toldHere(node) { return Boolean(node.dataset) && "told" in node.dataset; }
 
   // What is wrong stands at its field until somebody types there again, or it is sent again, whatever is shown anew. A
-  // field with the cursor in it was left as it is, so it is found by what is told beside it.
+  // field with the cursor in it, or with something that waits to be sent, was left as it is, so it is found by what is
+  // told beside it.
   function tellAt(entry) {
     var names = entry.path ? [entry.path] : entry.fields.map(function (pair) { return pair[0]; });
     document.querySelectorAll("form .problem").forEach(function (problem) {
       var place = problem.closest(".field") || problem.parentElement;
-      var controls = Array.from(place.querySelectorAll("input:not([type=hidden]), select, textarea"));
-      if (!controls.some(function (control) { return names.includes(control.name); })) return;
+      var controls = Array.from(place.querySelectorAll("input:not([type=hidden]), select, textarea"))
+        .filter(function (control) { return names.includes(control.name); });
+      if (!controls.length) return;
       place.dataset.told = "";
-      controls.filter(function (control) { return control === document.activeElement; }).forEach(function (control) {
+      controls.forEach(function (control) {
         control.setAttribute("aria-invalid", "true");
         if (problem.id) control.setAttribute("aria-describedby", problem.id);
       });
@@ -26,6 +28,7 @@
     var place = control.closest("[data-told]:not(.both)");
     [place].concat(Array.from(control.querySelectorAll("[data-told]"))).filter(Boolean).forEach(function (told) {
       delete told.dataset.told;
+      told.querySelectorAll("[aria-invalid]").forEach(function (one) { one.removeAttribute("aria-invalid"); });
     });
   }
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "web_test_helper"
+require "nokogiri"
 require "pdf-reader"
 require "stringio"
 
@@ -264,11 +265,40 @@ class CuttingTest < WebTest
     send_form(
       "/jobs/#{lounge.id}/cutting/#{reed.id}/parts",
       "treatment" => bay.id.to_s,
-      "kind" => "tieback",
-      "girth" => "none"
+      "kind" => "ribbon",
+      "girth" => "52"
     )
     assert_equal 422, last_response.status
     assert_match(/The small part was not taken/, text)
+    assert_empty job("Residents' lounge").extras["small_parts"]
+  end
+
+  def test_a_small_part_that_is_refused_stays_as_it_was_typed_with_what_is_wrong
+    send_form(
+      "/jobs/#{lounge.id}/cutting/#{reed.id}/parts",
+      "treatment" => bay.id.to_s,
+      "kind" => "tieback",
+      "girth" => "wide",
+      "ease" => "4",
+      "count" => "6"
+    )
+    assert_equal 422, last_response.status
+    page = Nokogiri::HTML(last_response.body)
+    form = page.css("form").find { |one| one.at_css("[name=kind][value=tieback]") }
+    assert_equal %w[wide 4 6], %w[girth ease count].map { |name| form.at_css("[name=#{name}]")["value"] }
+    assert_equal %w[girth finished_depth], form.css("[aria-invalid]").map { |field| field["name"] }
+    assert_match(/Can't be read as a length.*Must be given/m, form.css(".problem").text.squeeze(" \n"))
+    assert form.ancestors("details").all? { |folded| folded["open"] }, "it isn't folded away"
+    assert_equal page.css("[id]").map { |one| one["id"] }.tally.select { |_, count| count > 1 }, {}
+  end
+
+  def test_what_is_asked_of_a_small_part_begins_as_its_kind_does
+    get station(lounge, "cutting")
+    page = Nokogiri::HTML(last_response.body)
+    counts = page.css(".part-form").to_h do |form|
+      [form.at_css("[name=kind]")["value"], form.at_css("[name=count]")["value"]]
+    end
+    assert_equal({"tieback" => "2", "frill" => "1", "tab" => "", "patch" => "1"}, counts)
   end
 
   def test_the_plan_on_paper_says_what_the_screen_says

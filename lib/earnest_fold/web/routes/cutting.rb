@@ -17,10 +17,12 @@ module EarnestFold
         post Paths.plan(":id", ":cloth", "parts"), :add_part
         post Paths.plan(":id", ":cloth", "parts/:part/remove"), :remove_part
 
-        def show(id, treatment, notice: nil, status: 200)
+        # @param part [Forms::PartForm, nil] that was refused
+        def show(id, treatment, notice: nil, status: 200, part: nil)
           job = sheet(id)
           entry = job.made(number(treatment))
-          page(:desk, shown(Screens::Cutting, job, entry, asked: params, notice: notice), status: status)
+          screen = shown(Screens::Cutting, job, entry, asked: params, notice: notice, refused: part)
+          page(:desk, screen, status: status)
         end
 
         def ticket(id, treatment)
@@ -51,10 +53,12 @@ module EarnestFold
 
         def add_part(id, cloth)
           job = sheet(id)
-          form = Forms::PartForm.new(job, cloth, params)
-          return show(id, params["treatment"].to_s, notice: :part_refused, status: 422) unless form.valid?
+          form = Forms::PartForm.sent(job, number(cloth).to_s, params)
+          unless form&.valid?
+            return show(id, params["treatment"].to_s, notice: :part_refused, status: 422, part: form)
+          end
 
-          workroom.jobs.set_small_parts(job.job.id) { |parts| parts + [form.kept] }
+          workroom.jobs.set_small_parts(job.job.id) { |parts| parts + [form.to_be_kept] }
           back(id)
         end
 

@@ -20,13 +20,24 @@ module EarnestFold
 
         attr_reader :cutting
 
-        # @return [Hash{String => Array<String>}] the small parts that can be cut beside, each with what is asked of it
-        def kinds_of_part = self.class.kinds_of_part
+        # @return [Array<String>] the kinds of small part that can be cut beside
+        def kinds_of_part = Forms::PartForm::ASKED.keys
 
-        # @api private
-        def self.kinds_of_part =
-          @kinds_of_part ||=
-            R::SmallParts.to_h { |kind| [kind.kind, kind.fields.reject { |field| field.kind.words }.map(&:key)] }
+        # @param kind [String]
+        # @yieldparam fields [Array<Field>] what is asked of one more of that kind
+        # @yieldreturn [String] as they are shown
+        # @return [String]
+        def part_fields(kind)
+          return yield(fields_of(@screen.refused)) if refused_part?(kind)
+
+          shown(:part_fields, kind) { yield fields_of(Forms::PartForm.new(@screen.sheet, cutting.id.to_s, kind)) }
+        end
+
+        # @return [Boolean] whether a small part to be cut from it was refused
+        def refused_part?(kind = nil)
+          form = @screen.refused
+          !form.nil? && form.cloth == cutting.id.to_s && (kind.nil? || form.kind_of_part == kind)
+        end
 
         # @param part [Reckoning::SmallPartOfJob]
         # @return [Boolean] whether it comes with a treatment, so that it isn't taken away here
@@ -183,6 +194,16 @@ module EarnestFold
         def table_path = Paths.table(@screen.job.id, cloth.id)
 
         private
+
+        # @param form [Forms::PartForm]
+        def fields_of(form)
+          place = "part-#{form.cloth}-#{form.kind_of_part}"
+          form.names.map do |name|
+            Field
+              .of_form(form, name, label: Words.say("part_fields.#{name}"), unit: unit)
+              .with(place: place)
+          end
+        end
 
         def colour = @screen.sheet.colour(cloth)
 

@@ -13,10 +13,14 @@ module EarnestFold
 
         # @param cutting [Work::Cutting]
         # @param asked [Hash] what else was asked for: "cut" the cut that was touched, "zoom"
-        def initialize(sheet, entry, cutting: nil, asked: {}, **shown)
+        # @param refused [Forms::PartForm, nil] a small part that couldn't be taken
+        def initialize(sheet, entry, cutting: nil, asked: {}, refused: nil, **shown)
           super(sheet, entry, **shown)
-          @cutting, @asked = cutting, asked
+          @cutting, @asked, @refused = cutting, asked, refused
         end
+
+        # @return [Forms::PartForm, nil]
+        attr_reader :refused
 
         # @return [Array<ClothPlan>] those of them that widths are cut from
         def cut_from = cloths.reject { |cloth| cloth.cutting.cuts.empty? }

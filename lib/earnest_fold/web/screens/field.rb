@@ -5,11 +5,12 @@ module EarnestFold
     module Screens
       # One field as a view shows it: what stands in it, what it is called, and what is wrong with it.
       Field = Reckoning::Value.define(
-        :path, :label, :text, :problem, :hint, :options, :rule, :now, :offer, :stop, :taken, :most, :plain
+        :path, :label, :text, :problem, :hint, :options, :rule, :now, :offer, :stop, :taken, :most, :plain, :place
       ) do
         # `now` is what stands in the store, where that may be something else than what is shown; `offer` what was
         # perhaps meant; `stop` what can't be made for as long as it says what it says; `taken` what it is taken as
-        # while nobody says anything; `most` how many letters it takes; `plain` whether that is a plain number.
+        # while nobody says anything; `most` how many letters it takes; `plain` whether that is a plain number; `place`
+        # where on the page it stands, where there are several of its name.
         def self.of(
           path:, label:, text:, problem: nil, hint: nil, options: nil, rule: nil, now: text, offer: nil, stop: nil,
           taken: nil, most: Reckoning::FieldKinds::Kind::LONGEST_TYPED, plain: false
@@ -27,7 +28,8 @@ module EarnestFold
             stop: stop,
             taken: taken,
             most: most,
-            plain: plain
+            plain: plain,
+            place: nil
           )
         end
 
@@ -85,7 +87,7 @@ module EarnestFold
         # Several lines where the kind takes as many.
         def long? = path == "notes"
 
-        def id = path.tr(".", "-")
+        def id = place ? "#{place}-#{path}".tr(".", "-") : path.tr(".", "-")
 
         def problem_id = "#{id}-problem"
 

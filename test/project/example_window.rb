@@ -195,6 +195,48 @@ module ExampleWindow
     sets: [], tapes: [], state: nil
   )
 
+  # The plain cloth at Cutting, with a roll of 30 m on the shelf, planned by the rule of thumb.
+  def cutting = EarnestFold::Work::ClothCutting.new(
+    in_hand, in_hand.cloths_needed.first, [roll_kept], plan: nil, cuts: [], wanted: {}, maker: ByThumb
+  )
+
+  # The same with an empty shelf.
+  def uncut = EarnestFold::Work::ClothCutting.new(
+    in_hand, in_hand.cloths_needed.first, [], plan: nil, cuts: [], wanted: {}, maker: ByThumb
+  )
+
+  module ByThumb
+    def self.plan(stock, cuts, wishes) = EarnestFold::Work::PlanMaker::Got.new(
+      plan: R::Cutting::Planner.new(stock, cuts, wishes).soonest, errand: nil
+    )
+  end
+
+  def roll_kept
+    piece = R::Cutting::ShelfPiece.read({"delivered" => "30 m"}, "R1", [], R::Problems.new, unit: CM)
+    EarnestFold::Store::Records::Piece.new(
+      id: 1, cloth_id: 1, spec: {}, piece: piece, parent_id: nil, used_up: false, version: 2, reserved: []
+    )
+  end
+
+  # The diary with that job in it, on a Monday morning; its first week; what is said of the job beside.
+  def diary = EarnestFold::Work::Diary.new([in_hand], [], [], house, Time.utc(2026, 3, 2, 7))
+
+  def week = EarnestFold::Work::Week.new(diary)
+
+  def outlook = EarnestFold::Work::Outlook.new(in_hand, nil, diary)
+
+  def today = EarnestFold::Work::Today.new([in_hand], diary)
+
+  # What the first work of the job said and took.
+  def logbook = EarnestFold::Work::Logbook.new([in_hand], {}, {1 => []}, {}, house)
+
+  # Somebody's own curtain as it came in, with one mark on it.
+  def came_in = EarnestFold::Work::CameIn.new(own, [mark_seen])
+
+  def mark_seen = EarnestFold::Store::CameIn::Note.new(
+    id: 1, sort: "mark", curtain: "left", across: 500, down: 950, words: "at the fold", struck: false, by: "", at: nil
+  )
+
   # A sheet to draw on; what is drawn on one; how large a drawing is.
   def sheet = EarnestFold::Drawings::Svg.new(9, 9, says: "")
 

@@ -31,6 +31,8 @@ module EarnestFold
       def works = @works ||= sheet.works.select(&:reckoning)
 
       # @return [Hash] as it is kept
+      #
+      #   Work::Account.new(in_hand).kept.keys # => ["school", "fitted", "travel", "extras", "agreed", "payments"]
       def kept = NOTHING.merge(sheet.job.account)
 
       # @return [Reckoning::Account::Statement]
@@ -50,6 +52,8 @@ module EarnestFold
         works.reduce({}) { |sums, work| sums.merge(clocks(work)) { |_, sum, more| sum + more } }
 
       # @return [Reckoning::Account::Asked]
+      #
+      #   Work::Account.new(in_hand).asked.fitted # => 2
       def asked
         extras =
           kept["extras"].map do |extra|

@@ -22,6 +22,8 @@ module EarnestFold
       def layers? = false
 
       # @return [#[]] the steps that there can be, by their codes: those of a heading too
+      #
+      #   own.order_kinds["press_hem"].code # => "press_hem"
       def order_kinds =
         ->(code) { Reckoning::MakingUp::AlteringSteps::Kinds[code] || Reckoning::MakingUp::Steps::Kinds[code] }
 
@@ -42,6 +44,8 @@ module EarnestFold
 
       # @param path [String] of a field
       # @return [Boolean] whether it can't be left empty: any figure of somebody's own curtain may be wanting still
+      #
+      #   own.needs?("kind") # => true
       def needs?(path) = SpecFields.kind(path, record.spec).decides?
 
       # @return [nil] it came with its cloth
@@ -79,6 +83,8 @@ module EarnestFold
       def asked_for = [reckoning.alteration.edges, reckoning.alteration.length_at_last]
 
       # @return [Reckoning::Account::Billed] as it stands in the account
+      #
+      #   own.billed.altered # => true
       def billed =
         Reckoning::Account::Billed.new(
           title: title,

@@ -95,6 +95,8 @@ module EarnestFold
       # @param code [String] of a step
       # @param curtain [String] "" for all of them
       # @return [Reckoning::MakingUp::Part, nil] what is done of the step at that curtain
+      #
+      #   work.part("press_hem", "left").curtain # => "left"
       def part(code, curtain)
         step = steps.find { |one| one.code == code }
         step&.parts&.find { |one| one.curtain.to_s == curtain }
@@ -205,6 +207,8 @@ module EarnestFold
       # @param problem [Reckoning::Problem]
       # @return [String] the station at which it can be mended; the last at which anything is filled in where nobody
       #   knows
+      #
+      #   work.station_of(Problem.new(at: "/making/hem", code: :missing, data: {})) # => "cloth"
       def station_of(problem) = fields.station_of(problem.at) || filled_in.last
 
       # @param station [String]

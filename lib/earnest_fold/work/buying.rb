@@ -16,12 +16,18 @@ module EarnestFold
       # that find no place on them.
       Way = R::Value.define(:batch, :lengths, :price, :cost, :uncut) do
         # @return [R::Length]
+        #
+        #   Work::Buying.new(uncut).ways.first.length # => 20600 mm
         def length = lengths.sum(R::Length::ZERO)
 
         # @return [String] which one it is, for whoever chooses it: the batch, and just these lengths
+        #
+        #   Work::Buying.new(uncut).ways.first.key # => "|20600.000 mm"
         def key = [batch, *lengths.map { |length| SupplierSays.written(length) }].join("|")
 
         # @return [Boolean] whether everything is cut of it
+        #
+        #   Work::Buying.new(uncut).ways.first.whole? # => true
         def whole? = uncut.empty?
       end
 
@@ -42,21 +48,33 @@ module EarnestFold
       attr_reader :coming
 
       # @return [Array<C::Cut>] what the shelf doesn't give
+      #
+      #   Work::Buying.new(uncut).cuts.size # => 8
       def cuts = @cuts ||= @cutting.plan ? uncut : @cutting.left
 
       # @return [R::Length] on one endless piece, with the small parts that find no place beside
+      #
+      #   Work::Buying.new(uncut).length # => 20568 mm
       def length = @length ||= C::Endless.new(cloth, cuts).length_needed + small_parts
 
       # @return [R::Length] in the steps in which it is sold
+      #
+      #   Work::Buying.new(uncut).to_order # => 20600 mm
       def to_order = cloth.to_order(length)
 
       # @return [Boolean] whether the shelf has enough
+      #
+      #   Work::Buying.new(cutting).nothing? # => true
       def nothing? = !length.positive?
 
       # @return [Array<String>] the works that it is bought for
+      #
+      #   Work::Buying.new(uncut).works # => ["office", "parlour"]
       def works = cuts.map(&:treatment).uniq
 
       # @return [Array<Way>] the best first: those that give everything, the cheapest, the shortest
+      #
+      #   Work::Buying.new(uncut).ways.map(&:key) # => ["|20600.000 mm"]
       def ways
         @ways ||= [*tried.grep(Way), *(anyhow unless nothing?)].sort_by do |way|
           [way.whole? ? 0 : 1, way.uncut.size, way.batch ? 0 : 1, way.cost || 0, way.length.mm, way.batch.to_s]

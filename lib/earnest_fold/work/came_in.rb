@@ -26,21 +26,31 @@ module EarnestFold
       end
 
       # @return [Array<String>] the curtains there are; one, before anything is said of them
+      #
+      #   came_in.hands # => ["single"]
       def hands = work.hands
 
       # @return [Array<Array(Integer, Store::CameIn::Note)>] with their numbers on the drawing, those struck too
+      #
+      #   came_in.numbered.map(&:first) # => [1]
       def numbered = notes.each_with_index.map { |note, index| [index + 1, note] }
 
       # @return [Array<Array(Integer, Store::CameIn::Note)>] those that still stand
+      #
+      #   came_in.standing.size # => 1
       def standing = numbered.reject { |_, note| note.struck }
 
       # @param note [Store::CameIn::Note]
       # @return [String] the nearest place that has a name
+      #
+      #   Work::CameIn.place(mark_seen) # => "hem_middle"
       def self.place(note) =
         PLACES.min_by { |_, (across, down)| (across - note.across)**2 + (down - note.down)**2 }.first
 
       # @param note [Store::CameIn::Note]
       # @return [Array<Told, String>] what was noted, on which curtain where there are several, where, and in words
+      #
+      #   came_in.said(mark_seen).last # => "at the fold"
       def said(note)
         curtain = (hands.size > 1 && !note.curtain.empty?) ? [Told.hand(note.curtain)] : []
         [Told.of("came_in.sorts.#{note.sort}"), *curtain, Told.of("came_in.places.#{CameIn.place(note)}"), note.words]

@@ -14,6 +14,8 @@ module EarnestFold
       # plan at the table.
       ShownPiece = R::Value.define(:record, :origin, :piece, :placed, :made, :kept, :wasted) do
         # @return [Reckoning::Length] from where this job begins on it to the end of its last cut
+        #
+        #   cutting.shown.first.used # => 20248 mm
         def used = placed.empty? ? R::Length::ZERO : placed.last.to
       end
 
@@ -35,12 +37,16 @@ module EarnestFold
       end
 
       # @return [Cloth]
+      #
+      #   cutting.cloth.id # => "plain"
       def cloth = reckoned.cloth
 
       # @return [Integer] of the cloth
       def id = Integer(cloth.id, 10)
 
       # @return [Array<Reckoning::TreatmentReckoning>] every treatment of the job that is reckoned
+      #
+      #   cutting.reckonings.size # => 2
       def reckonings = sheet.figures.reckonings
 
       # @return [Array] all that it was given, as far as it is this cloth's
@@ -51,6 +57,8 @@ module EarnestFold
       ]
 
       # @return [Array<Cutting::Cut>] every cut that the job wants of the cloth
+      #
+      #   cutting.cuts.size # => 8
       def cuts = sheet.figures.cuts(cloth)
 
       # @return [Array<Store::Records::PlanCut>]
@@ -60,6 +68,8 @@ module EarnestFold
       def spoiled = kept_cuts.select { |cut| cut.state == "wrong" }
 
       # @return [Array<Cutting::Cut>] what is still to be cut
+      #
+      #   cutting.left.size # => 8
       def left
         @left ||= made.reduce(cuts) do |wanted, done|
           gone = wanted.index(done.cut) || wanted.index { |cut| same?(cut, done.cut) }
@@ -68,6 +78,8 @@ module EarnestFold
       end
 
       # @return [Array<Store::Records::Piece>] those that can be planned on
+      #
+      #   cutting.pieces.map(&:label) # => ["R1"]
       def pieces =
         @pieces ||= on_shelf.select do |record|
           record.piece.usable?(cloth) && record.piece.length > record.begins(sheet.job.id)
@@ -76,6 +88,8 @@ module EarnestFold
       # Of many pieces those that matter: what the maker has a wish for, or a pin on, and the longest. A plan is as long
       # as it reaches into its pieces, so short ends beside many long pieces don't make it shorter.
       # @return [Array<Store::Records::Piece>] at most MOST_PIECES, and what is wished for
+      #
+      #   cutting.planned_on.map(&:label) # => ["R1"]
       def planned_on
         return pieces if pieces.size <= MOST_PIECES
 
@@ -88,6 +102,8 @@ module EarnestFold
 
       # Where on a roll the first repeat line falls nobody knows before it is there: so much of it is kept free.
       # @return [Reckoning::Length]
+      #
+      #   cutting.start_unknown # => 320 mm
       def start_unknown = left.any?(&:start) ? cloth.vertical_repeat : R::Length::ZERO
 
       # So many seconds a plan on other pieces than the shelf's may take.
@@ -96,28 +112,40 @@ module EarnestFold
       # @param pieces [Array<Reckoning::Piece>] that aren't on the shelf yet, or not alone
       # @param wanted [Array<Cutting::Cut>]
       # @return [Cutting::Plan] soon there, not the best there is
+      #
+      #   cutting.tried_on([rolled.pieces.first], cuts).length_used # => 11928 mm
       def tried_on(pieces, wanted) = PlanMaker.soon_enough(C::Planner.new(cloth.with(pieces: pieces), wanted), TRIES)
 
       # @return [Array<Store::Records::Piece>] those that differ too much from what was reckoned with
       def held_back = on_shelf.reject { |record| record.piece.usable?(cloth) }
 
       # @return [Reckoning::Cloth] with what there is of it
+      #
+      #   cutting.stock.pieces.map(&:id) # => ["R1"]
       def stock = @stock ||= cloth.with(pieces: planned_on.map { |record| left_of(record) })
 
       # @return [Boolean] whether there is a piece that can be planned on
+      #
+      #   [cutting, uncut].map(&:stock?) # => [true, false]
       def stock? = pieces.any?
 
       # @return [Cutting::Plan, nil] of what is still to be cut, the best there is so far ({#awaited}); nil where there
       #   is nothing to cut it from, or none so far
+      #
+      #   cutting.plan.length_used # => 20248 mm
       def plan = got(wishes).plan
 
       # @return [Cutting::Plan, nil] the same without pins and preferences
+      #
+      #   cutting.best.length_used # => 20248 mm
       def best = wishes.none? ? plan : got(C::Wishes.of(batches: wishes.batches)).plan
 
       # @return [Store::Errands::Errand, nil] the one that works on a better plan, or was to; nil where it is this one
       def awaited = got(wishes).errand
 
       # @return [Cutting::Wishes] as far as they still make sense
+      #
+      #   cutting.wishes.none? # => true
       def wishes
         labels = planned_on.map(&:label)
         @wishes ||= C::Wishes.of(
@@ -130,6 +158,8 @@ module EarnestFold
 
       # @return [Boolean] whether the plan at the table is for other figures than those that hold now, or lies over a
       #   flaw
+      #
+      #   cutting.outdated? # => false
       def outdated?
         return false unless taken
 
@@ -143,9 +173,13 @@ module EarnestFold
       def made_otherwise = made.reject { |done| cuts.include?(done.cut) }
 
       # @return [Array<ShownPiece>] every piece of the plan at the table, or of the one that could be taken there
+      #
+      #   cutting.shown.size # => 1
       def shown = @shown ||= (taken || !awaited) ? once(:shown) { laid_out } : laid_out
 
       # @return [Array<Store::Plans::PlannedCut>] the plan, to be taken to the table
+      #
+      #   cutting.lines.first.to # => 2538 mm
       def lines
         plan.pieces.flat_map do |piece|
           record = pieces.find { |one| one.label == piece.id }
@@ -162,9 +196,13 @@ module EarnestFold
       end
 
       # @return [Hash{Integer => Integer}] the versions of the pieces that are planned on
+      #
+      #   cutting.seen # => {1=>2}
       def seen = planned_on.to_h { |record| [record.id, record.version] }
 
       # @return [Array<Cutting::Leftover>] what the plan leaves over; where no width is cut from it, all that there is
+      #
+      #   cutting.leftovers.size # => 4
       def leftovers
         return @leftovers ||= C::Leftovers.whole(stock) if cuts.empty?
         return [] unless plan
@@ -179,6 +217,8 @@ module EarnestFold
       def small_cuts = @small_cuts ||= C::SmallCuts.new(C::SmallCuts.of(small_parts), leftovers, cloth.usable_width)
 
       # @return [Hash{String => Rational}] widths by curtain of what a treatment has of this cloth
+      #
+      #   cutting.counts(reckoning) # => {"left"=>(2/1), "right"=>(2/1)}
       def counts(reckoning) = C::Demand.counts(reckoning, cloth)
 
       private

@@ -14,9 +14,13 @@ module EarnestFold
       # waits for is there (nil: it waits for nothing).
       About = Reckoning::Value.define(:sheet, :entry, :steps, :awaited) do
         # @return [String] of which work it is; hanging is the whole job's
+        #
+        #   diary.about(diary.laid.first.task.key).whose # => "office, Sluice House"
         def whose = hanging? ? sheet.job.title : "#{entry.title}, #{sheet.job.title}"
 
         # @return [Boolean] whether it is a visit, and not work at the bench
+        #
+        #   diary.about(diary.laid.first.task.key).hanging? # => false
         def hanging? = steps.empty?
       end
       # A job's dates as they are kept.
@@ -56,14 +60,20 @@ module EarnestFold
       end
 
       # @return [Reckoning::Diary::Plan]
+      #
+      #   diary.plan.placed.size # => 35
       def plan = @plan ||= D::Plan.new(@jobs, rules, now.to_date, now: minutes_over)
 
       # @param hanging [Boolean] what is hung alone
       # @return [Array<Reckoning::Diary::Laid>]
+      #
+      #   diary.laid(hanging: true).size # => 1
       def laid(hanging: false) = hanging ? plan.placed.select { |one| about(one.task.key).hanging? } : plan.placed
 
       # @param key [String] of a task
       # @return [About]
+      #
+      #   diary.about(diary.laid.first.task.key).entry.title # => "office"
       def about(key) = @about.fetch(key)
 
       # @param job_id [Integer]
@@ -72,24 +82,34 @@ module EarnestFold
 
       # @param job [Store::Records::Job]
       # @return [Boolean] whether its hanging is held: a part is wanting, and nobody has said when it comes
+      #
+      #   diary.held?(job_kept([])) # => false
       def held?(job) = short(job.id).any? && Diary.date(job, "parts").nil?
 
       # @return [Store::Diary::Move, nil]
       def move(key) = @moves[place(key)]
 
       # @return [Boolean]
+      #
+      #   diary.task?("1~nothing") # => false
       def task?(key) = @about.key?(key)
 
       # @param key [String]
       # @return [Array(Integer, String)] the treatment's id and the block, as a move is kept
+      #
+      #   diary.place("12~making") # => [12, "making"]
       def place(key) = key.split("~", 2).then { |id, block| [Integer(id, 10), block] }
 
       # @param minute [Integer] of work
       # @return [Time] where it begins, in the workroom's zone
+      #
+      #   diary.time(0).to_s # => "2026-03-02 08:30:00 +0000"
       def time(minute) = at(plan.calendar.date(minute), plan.calendar.of_day(minute))
 
       # @param placed [Reckoning::Diary::Laid]
       # @return [Array<Array(Date, Integer, Integer)>] the days it lies on, with minutes of the working day
+      #
+      #   diary.days(diary.laid.first).size # => 1
       def days(placed)
         length = plan.calendar.length
         (placed.from.div(length)..[placed.to - 1, placed.from].max.div(length)).map do |number|
@@ -101,6 +121,8 @@ module EarnestFold
       # @param date [Date]
       # @param minute [Integer] of its working day
       # @return [Time] by the clock on the wall; of an hour that comes twice the first, of one that is left out the next
+      #
+      #   diary.at(Date.new(2026, 3, 3), 540).to_s # => "2026-03-03 17:30:00 +0000"
       def at(date, minute)
         wall = Time.utc(date.year, date.month, date.day) + (rules.day_begins + minute) * 60
         zone.local_to_utc(wall) { |periods| periods.first }.then { |utc| zone.to_local(utc) }
@@ -110,9 +132,13 @@ module EarnestFold
 
       # @param at [Time]
       # @return [Time] the same moment in the workroom's zone
+      #
+      #   diary.local(Time.utc(2026, 3, 2, 7)).to_s # => "2026-03-02 07:00:00 +0000"
       def local(at) = zone.to_local(at)
 
       # @return [Date, nil] a date that a job has
+      #
+      #   Work::Diary.date(job_kept([]), "promised").to_s # => "2026-03-20"
       def self.date(job, name) = (text = job.dates[name]) && Date.iso8601(text)
 
       private

@@ -19,6 +19,8 @@ module EarnestFold
       def of(thing) = Digest::SHA256.hexdigest(written(thing))
 
       # @api private
+      #
+      #   Work::Fingerprint.written(Length.cm(3)) # => "30/1mm"
       def written(thing)
         case thing
         when R::Length then "#{thing.mm}mm"

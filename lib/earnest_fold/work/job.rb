@@ -44,6 +44,8 @@ module EarnestFold
       # @param record [Store::Records::Treatment] as it is by now
       # @param read [Object] what {#read} gave for it
       # @return [Job] the same job with it, asked for nothing again
+      #
+      #   in_hand.with(work.record, in_hand.read(1, work.record.spec)).works.size # => 3
       def with(record, read)
         changed = window_of(record)
         windows = job.windows.map { |window| window.equal?(changed) ? window_with(window, record) : window }

@@ -61,6 +61,8 @@ module EarnestFold
       end
 
       # @return [Array<Logged>] of which anything was said or noted
+      #
+      #   logbook.works.map { |one| one.entry.title } # => ["office"]
       def works
         @works ||= @sheets.flat_map do |sheet|
           sheet
@@ -71,6 +73,8 @@ module EarnestFold
       end
 
       # @return [Logged, nil] one piece of work, though nothing was said of it yet
+      #
+      #   logbook.of(1).entry.title # => "office"
       def of(treatment_id)
         @sheets.each do |sheet|
           (entry = sheet.works.find { |one| one.id == treatment_id && one.reckoning }) && (return work(sheet, entry))

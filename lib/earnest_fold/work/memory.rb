@@ -26,11 +26,15 @@ module EarnestFold
 
       # @param made_of [Array] everything that something is made of, by its content
       # @return [Object] one small object for all that is the same: long lists are compared once
+      #
+      #   Work::Memory.state([1]).equal?(Work::Memory.state([1])) # => true
       def state(made_of) = STATES.fetch(made_of) { Object.new.freeze }
 
       # @param state [Object] of what it is made from
       # @param name [Array] what it is
       # @yieldreturn [Object] the thing, where it isn't there yet; false and nil are made again each time
+      #
+      #   Work::Memory.fetch(work.state, [:any]) { 2 } # => 2
       def fetch(state, name) = MADE.fetch([state, name]) { yield }
 
       # What is made of a whole workroom is large, and another with its every change: the last one alone is kept, as

@@ -28,13 +28,19 @@ module EarnestFold
       end
 
       # @return [Date, nil]
+      #
+      #   outlook.promised.to_s # => "2026-03-20"
       def promised = Diary.date(@sheet.job, "promised")
 
       # @return [Date, nil] when its last step will be done, as the diary lies now; nil where nothing is left to do, or
       #   it isn't in the diary
+      #
+      #   outlook.ready.to_s # => "2026-03-06"
       def ready = @diary.plan.ready(@sheet.job.id)
 
       # @return [Boolean] whether it will be ready later than it was promised
+      #
+      #   outlook.late? # => false
       def late? = !!(promised && ready && ready > promised)
 
       # @return [Reckoning::Account::Statement, nil] what it comes to; nil where nothing of it is reckoned

@@ -23,6 +23,8 @@ module EarnestFold
       # @param planner [Reckoning::Cutting::Planner]
       # @param seconds [Numeric]
       # @return [Reckoning::Cutting::Plan]
+      #
+      #   Work::PlanMaker.soon_enough(Cutting::Planner.new(rolled, cuts), 1).length_used # => 11928 mm
       def self.soon_enough(planner, seconds)
         thumb = planner.soonest
         thumb.uncut.empty? ? thumb : Timeout.timeout(seconds) { planner.plan }

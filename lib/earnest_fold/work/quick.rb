@@ -21,6 +21,8 @@ module EarnestFold
       end
 
       # @return [Treatment, Alteration]
+      #
+      #   Work::Quick.new(settled, cloths_kept, Units::CM, work.record.spec).work.reckoning.widths_total # => 4
       def work = job.works.first
     end
   end

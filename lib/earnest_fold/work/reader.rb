@@ -48,6 +48,8 @@ module EarnestFold
       # @param record [Store::Records::Treatment]
       # @param read [Object, nil] what {#read} gave for it already
       # @return [Reckoned]
+      #
+      #   in_hand.reader.reckoned(work.record).problems.size # => 0
       def reckoned(record, read = nil)
         made_of = [record.id, record.source, @unit_state, cloths_of(record.spec).map { |id| @records[id]&.source }]
         Memory.fetch(Memory.state(made_of), [:reckoned]) do

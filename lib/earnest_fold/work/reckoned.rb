@@ -44,6 +44,8 @@ module EarnestFold
 
       # @param cloth [Reckoning::Cloth]
       # @return [ClothAlone] as if this treatment were alone on the cloth
+      #
+      #   work.reckoned.cloth_alone(cloth).reckoned.length_needed # => 10328 mm
       def cloth_alone(cloth) = (@alone ||= {})[cloth.id] ||= ClothAlone.new(cloth, reckoning)
 
       # @param cloth [Reckoning::Cloth]

@@ -6,6 +6,8 @@ module EarnestFold
     # what it was given, all of it, and what is made of it is remembered under the state of just that.
     module Remembers
       # @return [Object] the same one for everything of this kind that is made of the same
+      #
+      #   work.state.equal?(in_hand.work(1).state) # => true
       def state = @state ||= Memory.state([self.class, made_of])
 
       # @return [String] short: what it is made of fills pages

@@ -112,6 +112,8 @@ module EarnestFold
       end
 
       # @api private
+      #
+      #   Work::SpecFields.reading("drop.readings.left", {}).name # => :reading
       def reading(path, spec) =
         Readings.there?(path, spec) ? Readings::FIELD : raise(KeyError, "no such reading")
     end

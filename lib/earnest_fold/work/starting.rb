@@ -34,6 +34,8 @@ module EarnestFold
       # @param path [String] of a field
       # @param value [Object, nil] as it is kept; nil takes it away
       # @return [Hash] a copy with it, and with all that it brings
+      #
+      #   Work::Starting.new(settled, Units::CM).changed({}, "overlap", "9 cm")["overlap"] # => "9 cm"
       def changed(spec, path, value) =
         BRING.key?(path) ? send(BRING.fetch(path), spec, value) : SpecFields.set(spec, path, value)
 
@@ -41,6 +43,8 @@ module EarnestFold
       # @param spec [Hash] empty before anything is measured
       # @param kind [String] of alteration
       # @return [Hash]
+      #
+      #   Work::Starting.new(settled, Units::CM).altered({}, "shorten_at_hem")["kind"] # => "shorten_at_hem"
       def altered(spec, kind)
         fields = R::Alterations.fetch(kind).all_fields
         starts = fields.reject { |field| field.start.nil? }.to_h { |field| [field.key, started(field.start)] }

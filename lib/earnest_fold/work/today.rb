@@ -45,6 +45,8 @@ module EarnestFold
       end
 
       # @return [Array<AtBench>] those at which there is something to do, in the order of what comes first
+      #
+      #   today.benches.size # => 5
       def benches
         diary.plan.placed.group_by { |placed| placed.task.bench }
           .map { |bench, placed| AtBench.new(bench: bench, now: placed[0], after: placed[1]) }

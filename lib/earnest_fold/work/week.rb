@@ -18,17 +18,25 @@ module EarnestFold
       end
 
       # @return [Array<Date>] the working days
+      #
+      #   week.days.map(&:to_s).first # => "2026-03-02"
       def days = (0..6).map { |number| monday + number }.select { |date| diary.plan.calendar.works?(date) }
 
       # @param date [Date]
       # @return [Array<Stint>] in order of time
+      #
+      #   week.stretches(Date.new(2026, 3, 2)).size # => 14
       def stretches(date) = by_day.fetch(date, [])
 
       # @return [Array<Stint>] of the whole week
+      #
+      #   week.all.size # => 37
       def all = days.flat_map { |date| stretches(date) }
 
       # @param stretch [Stint]
       # @return [Array(Integer, Integer)] from when to when, in minutes since midnight
+      #
+      #   week.hours(week.all.first) # => [510, 518]
       def hours(stretch) = [stretch.from, stretch.to].map { |minute| diary.rules.day_begins + minute }
 
       private

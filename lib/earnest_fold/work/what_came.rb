@@ -12,15 +12,21 @@ module EarnestFold
       end
 
       # @return [Boolean] whether anything waits
+      #
+      #   Work::WhatCame.new(cutting, []).waiting? # => false
       def waiting? = @held.any?(&:waiting?)
 
       # @return [Array<String>] the works that are still to be cut of this cloth
+      #
+      #   Work::WhatCame.new(cutting, []).works # => ["office", "parlour"]
       def works = @works ||= @cutting.left.map(&:treatment).uniq
 
       # @return [Array<String>] those that can't be, once all that came lies on the shelf
       def uncut = @uncut ||= pieces.empty? ? works : plan.uncut.map(&:treatment).uniq & works
 
       # @return [Array<String>] those that can
+      #
+      #   Work::WhatCame.new(cutting, []).cut # => ["office", "parlour"]
       def cut = works - uncut
 
       private

@@ -15,6 +15,8 @@ module EarnestFold
 
       # @param plan [Reckoning::Cutting::Plan]
       # @return [Hash] of texts, numbers and lists
+      #
+      #   Work::WrittenPlan.new(rolled, cuts).written(plan).keys # => ["proved", "bound", "pieces", "uncut"]
       def written(plan) = {
         "proved" => plan.proved,
         "bound" => text(plan.bound),
@@ -24,6 +26,8 @@ module EarnestFold
 
       # @param kept [Hash] as it was written of the same pieces and cuts
       # @return [Reckoning::Cutting::Plan]
+      #
+      #   Work::WrittenPlan.new(rolled, cuts).then { |written| written.read(written.written(plan)) == plan } # => true
       def read(kept)
         C::Plan.new(
           pieces: @stock.pieces.zip(kept["pieces"]).map { |piece, placed| on(piece, placed) },

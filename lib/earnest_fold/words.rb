@@ -48,6 +48,8 @@ module EarnestFold
     private_constant :BY_NUMBER
 
     # @api private
+    #
+    #   Words.by_number("%{count} %{count ? width|widths}", {count: 2}) # => "%{count} widths"
     def by_number(said, facts)
       return said unless said.include?(" ? ")
 
@@ -90,6 +92,8 @@ module EarnestFold
     end
 
     # @api private
+    #
+    #   Words.place_or_words("%{width}") # => [nil, :width, ""]
     def place_or_words(part)
       return [part].freeze unless part.start_with?("%{")
 
@@ -154,6 +158,8 @@ module EarnestFold
 
     # @param line [Reckoning::Account::Charge]
     # @return [String] a line of an account
+    #
+    #   Words.account_line(statement.lines.first, Units::CM) # => "Making Office: 2 h"
     def account_line(line, unit)
       data = line.data.merge(name: line.name)
       data = data.merge(length: bought(data[:length], data[:sold_by])) if data[:length]
@@ -248,6 +254,8 @@ module EarnestFold
 
     # @param remark [Reckoning::Remark]
     # @return [String] in the words of its form, where it has several
+    #
+    #   Words.remark(work.said_at("measure", in_hand).first, Units::CM)[0, 18] # => "Is the support up?"
     def remark(remark, unit)
       key = ["judgement.#{remark.code}", *remark.data[:form]].join("_")
       data = remark.data.except(:form)
@@ -280,6 +288,8 @@ module EarnestFold
 
     # @param problem [Reckoning::Problem]
     # @return [String] the one line under a field: what would do
+    #
+    #   Words.field_problem(Problem.new(at: "", code: :missing, data: {}), Units::CM) # => "Must be given."
     def field_problem(problem, unit)
       name = problem.at.tr("./", "_").delete_prefix("_")
       special = "field_problems.#{name}.#{problem.code}"
@@ -344,6 +354,8 @@ module EarnestFold
     end
 
     # A curtain and a support in the middle of a sentence.
+    #
+    #   Words.fact(:hand, "left") # => "left"
     def fact(name, value)
       case name
       when :hand then hand(value).downcase
@@ -354,6 +366,8 @@ module EarnestFold
 
     # @param said [Array<Work::Told, String>] what was noted of a curtain as it came in
     # @return [String]
+    #
+    #   Words.noted(came_in.said(mark_seen)) # => "Mark or stain, hem, middle, at the fold"
     def noted(said) = said.map { |one| told(one) }.reject(&:empty?).join(", ")
 
     # @param length [Reckoning::Length]
@@ -374,6 +388,8 @@ module EarnestFold
 
     # @param step [Reckoning::MakingUp::Step]
     # @return [String] what is done, with its figures; of each curtain by itself where they differ
+    #
+    #   Words.step_done(steps.last, Units::CM) # => "Press from the back, and fold. Tag: finished drop 212.8 cm."
     def step_done(step, unit)
       return part_done(step, step.parts.first, unit) if step.alike?
 
@@ -381,6 +397,8 @@ module EarnestFold
     end
 
     # @api private
+    #
+    #   Words.part_done(steps.first, steps.first.parts.first, Units::CM)[0, 20] # => "Lay the 4 widths out"
     def part_done(step, part, unit) =
       part.said.map { |said| say("work_steps.#{step.code}.#{said}", unit: unit, **part.figures) }.join(" ")
 
@@ -481,6 +499,8 @@ module EarnestFold
       end
     end
 
+    #
+    #   Words.line_key(reckoning.working.first) # => "working.finished_width"
     def line_key(line)
       return "working.one_width_cut" if line.name == :widths && line.data[:count] == 1
 
@@ -495,6 +515,8 @@ module EarnestFold
     #   Words.sign("×") # => "×"
     def sign(token) = ROUNDED.key?(token) ? TEXTS.fetch(ROUNDED[token]) : token
 
+    #
+    #   Words.value_in(Length.cm(3), Units::CM) # => "3.0 cm"
     def value_in(value, unit)
       case value
       when R::Length then with_unit(value, unit)

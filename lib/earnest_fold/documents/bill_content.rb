@@ -69,6 +69,8 @@ module EarnestFold
         statement.paid.zero? ? {} : {"paid" => statement.paid.to_s, "open" => statement.open.to_s}
 
       # @api private
+      #
+      #   Documents::BillContent.told(statement.lines.first, Units::CM)["words"] # => "Making Office: 2 h"
       def told(line, unit) =
         {
           "sort" => line.sort.to_s,

@@ -11,11 +11,15 @@ module EarnestFold
       end
 
       # @return [Array<Calendar::Event>] one for each day that a stretch of work lies on
+      #
+      #   Documents::DiaryPapers.new(diary).events.size # => 37
       def events =
         @diary.laid(hanging: @hanging).flat_map { |placed| @diary.days(placed).map { |day| event(placed, *day) } }
 
       # @param day [Date, nil] any of the week
       # @return [String] PDF: the work of each day of a week
+      #
+      #   Documents::DiaryPapers.new(diary).wall(Date.new(2026, 3, 2))[0, 4] # => "%PDF"
       def wall(day)
         week = Work::Week.new(@diary, day, hanging: @hanging)
         days = week.days.to_h { |date| [Words.day(date), week.stretches(date).map { |one| row(week, one) }] }

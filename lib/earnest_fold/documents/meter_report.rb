@@ -46,6 +46,8 @@ module EarnestFold
 
       # A figure alone could be anything: nobody guesses in what it was read.
       # @api private
+      #
+      #   Documents::MeterReport.measured("214 cm", Problems.new) # => 2140 mm
       def self.measured(text, problems)
         return problems.add(:no_unit) unless R::LengthReader.unit_named?(text)
 

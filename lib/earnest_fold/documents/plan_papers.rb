@@ -12,9 +12,13 @@ module EarnestFold
       end
 
       # @return [String] SVG
+      #
+      #   Documents::PlanPapers.new(cutting).svg.scan("<svg").size # => 2
       def svg = Drawings::Stack.new(strips.map { |title, drawing, _| [title, drawing] }, says: title).to_s
 
       # @return [String] PDF
+      #
+      #   Documents::PlanPapers.new(cutting).pdf[0, 4] # => "%PDF"
       def pdf
         pieces = strips.map do |title, drawing, cuts|
           PlanPdf::OfPiece.new(
@@ -27,9 +31,13 @@ module EarnestFold
       end
 
       # @return [String] PDF
+      #
+      #   Documents::PlanPapers.new(cutting).tickets[0, 4] # => "%PDF"
       def tickets = TicketsPdf.new(tickets_title, every_ticket).render
 
       # @return [String] SVG
+      #
+      #   Documents::PlanPapers.new(cutting).tickets_drawn.scan("<rect").size # => 8
       def tickets_drawn = Drawings::TicketSheet.new(every_ticket.map(&:lines), says: tickets_title).to_s
 
       # What a job must have bought.

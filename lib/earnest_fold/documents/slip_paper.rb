@@ -12,11 +12,15 @@ module EarnestFold
       end
 
       # @return [Hash] what it says, as plain values: kept where it is handed out
+      #
+      #   Documents::SlipPaper.new(in_hand, came_in, []).content.keys # => ["title", "house", "wanted", "notes"]
       def content = {
         "title" => title, "house" => @job.settled.name, "wanted" => wanted, "notes" => notes
       }
 
       # @return [String] PDF
+      #
+      #   Documents::SlipPaper.new(in_hand, came_in, []).render[0, 4] # => "%PDF"
       def render
         SlipPdf.new(
           title: title,

@@ -77,9 +77,13 @@ module EarnestFold
         [MANIFEST, HOUSE].include?(name) || [ROWS, BYTES, DOCUMENT].any? { |one| one.match?(name) }
 
       # @api private
+      #
+      #   Documents::WorkroomArchive.parted({"a/1.json" => "x"}, %r{a/(\d)}).size # => 1
       def self.parted(files, named) = files.filter_map { |name, bytes| (found = named.match(name)) && [found, bytes] }
 
       # @api private
+      #
+      #   Documents::WorkroomArchive.text("hem".b).encoding.to_s # => "UTF-8"
       def self.text(bytes)
         read = bytes.dup.force_encoding(Encoding::UTF_8)
         read.valid_encoding? ? read : refuse

@@ -17,6 +17,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::PieceBar.new(shelf_piece, Length.cm(3000), "#fff")) # => "220 18"
       def to_s
         ended, whole = 1 + @scale[@piece.ended], 1 + @scale[@piece.length]
         @svg.rect(1, 4, whole - 1, 10, class: "gone") if @piece.begun?

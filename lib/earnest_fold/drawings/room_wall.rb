@@ -35,6 +35,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::RoomWall.new([], [], Units::CM)) # => "830 0"
       def to_s
         @rows.each_with_index { |row, index| row(row, index * row_height) }
         @svg.to_s

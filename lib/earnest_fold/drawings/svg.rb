@@ -151,6 +151,8 @@ module EarnestFold
         self
       end
 
+      #
+      #   size(sheet) # => "9 9"
       def to_s = "#{@drawn}</svg>"
 
       private

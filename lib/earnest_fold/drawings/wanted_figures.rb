@@ -18,6 +18,8 @@ module EarnestFold
       end
 
       # @return [String]
+      #
+      #   size(Drawings::WantedFigures.new({length: "180", drop: nil, cloth: nil}, colour: "#fff")) # => "560 260"
       def to_s
         curtains
         cloth

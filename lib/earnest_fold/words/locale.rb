@@ -27,6 +27,8 @@ module EarnestFold
       # @param name [String] a language, or the path of a file of another folder
       # @return [Hash{String => Object}] every text by its whole key, so that the common case needs no search
       # @raise [I18n::InvalidLocaleData, KeyError] where the file is none
+      #
+      #   Words::Locale.load("en").key?("problems.missing") # => true
       def load(name)
         file = name.end_with?(".yml") ? name : File.join(FOLDER, "#{name}.yml")
         language = File.basename(file, ".yml").to_sym

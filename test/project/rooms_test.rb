@@ -80,6 +80,25 @@ class RoomsTest < EarnestFoldTest
     assert_empty arrows.uniq.select { |from, to| from < to && arrows.include?([to, from]) }
   end
 
+  # What is marked `@api private` is how something is done inside a folder: only there, and in the folder that it stands
+  # in, is it named.
+  PRIVATE = /^ +# @api private\n +(?:class|module) ([A-Z]\w+)|^ +# @api private\n +([A-Z]\w+) = /
+
+  def test_what_is_private_is_named_where_it_belongs
+    homes = homes_of(files)
+    innards = files.flat_map do |file|
+      File.read(root("lib/earnest_fold", file)).scan(PRIVATE).map { |pair| pair.compact.first }
+    end
+    innards &= homes.keys
+    assert_operator innards.size, :>, 20
+    wrong = files.flat_map do |file|
+      (constants(file) & innards)
+        .reject { |name| near?(folder_of(file), folder_of(homes[name])) }
+        .map { |name| "#{file} names #{name}" }
+    end
+    assert_empty wrong
+  end
+
   # Within a room, and a subject of the core, a word means one thing. What stands here is the same thing each time:
   # what the class of a kind answers, the rules of a subject, the row of a table.
   SAME_THING = %w[Kind Rules Row Error Plan DemoHouse].freeze
@@ -146,6 +165,8 @@ class RoomsTest < EarnestFoldTest
   private
 
   def files = Dir[root("lib/earnest_fold/**/*.rb")].map { |file| file.delete_prefix("#{root("lib/earnest_fold")}/") }
+
+  def near?(folder, home) = folder.start_with?(home) || folder == File.dirname(home)
 
   # Where each thing of the core is defined; what two subjects call by one name is left out.
   def homes_in_core = homes_of(files.select { |file| file.start_with?("reckoning/") }) { |file| subject(file) }

@@ -6,6 +6,7 @@ module EarnestFold
       # What can be cut from all pieces of one batch: for every multiset the least cloth, then the fewest pieces, then
       # the longest remnant. Pieces are joined one by one; each of the three aims only grows worse or stays as pieces
       # are added, so the best of a part stays within the best of the whole.
+      # @api private
       class BatchFill
         # A way to cut a multiset: what it takes, and how it is shared out over the pieces so far.
         SoFar = Struct.new(:used, :pieces, :remnant, :share, :before) do

@@ -5,6 +5,7 @@ module EarnestFold
     module Cutting
       # The best plan of all, where there are few enough cuts for every way to share treatments out among batches to
       # be weighed: fewest uncut, least cloth, fewest pieces, longest remnant.
+      # @api private
       class EveryWay
         MOST_STATES = 6_000
         MOST_WORK = 4_000_000

@@ -6,6 +6,7 @@ module EarnestFold
       # The order of cuts where some run sideways, free of the repeat, on a cloth on which others keep to it: a free
       # cut may fill what the repeat would waste. For every multiset of kinds cut so far only the least end matters,
       # so the least end of all is found exactly, as long as there are not too many such multisets.
+      # @api private
       class FreeAmongPhased
         MOST_STATES = 20_000
         State = Struct.new(:end, :kind, :before)

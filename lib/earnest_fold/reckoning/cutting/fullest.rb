@@ -4,6 +4,7 @@ module EarnestFold
   module Reckoning
     module Cutting
       # How full a stretch of plain cloth can get: all lengths that some of the cuts make together, one bit for each.
+      # @api private
       class Fullest
         # Beyond this many steps of the scale no sums are listed.
         MOST = 40_000_000

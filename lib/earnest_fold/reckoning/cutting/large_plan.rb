@@ -6,6 +6,7 @@ module EarnestFold
       # Plans for many cuts of plain cloth, with what no plan can go under. Treatments are shared out among batches in
       # a few ways (all from one batch where it is enough; else as the rule of thumb shares them), and each batch is
       # searched by itself.
+      # @api private
       class LargePlan
         ROUNDS = 6
         # Treatments by batch, what they use, and how they lie.

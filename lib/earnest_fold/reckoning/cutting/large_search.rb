@@ -10,6 +10,7 @@ module EarnestFold
       # stretches a bound says what it takes at least: where they start, and all cuts, less what fits on the stretches
       # before at best. Choices are tried in the order of their bounds. When a plan takes no more than the least bound
       # of all, it is proved.
+      # @api private
       class LargeSearch
         # How many choices are looked at, and how many of them kept.
         MOST_LASTS = 30_000

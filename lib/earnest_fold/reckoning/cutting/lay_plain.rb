@@ -4,6 +4,7 @@ module EarnestFold
   module Reckoning
     module Cutting
       # Lays cuts along stretches of plain cloth, where order doesn't matter and nothing is lost between cuts.
+      # @api private
       class LayPlain
         # @param stretches [Stretches]
         # @param kinds [Array<PieceFill::Shape>]

@@ -6,6 +6,7 @@ module EarnestFold
       # The plain rule of thumb: the treatment with most cloth first, each cut, the longest first, into the piece
       # where it ends soonest after what is there. A plan where nothing better comes in time, and what better plans
       # are held against.
+      # @api private
       class LongestFirst
         # @param task [PlanTask]
         def initialize(task)

@@ -5,6 +5,7 @@ module EarnestFold
     module Cutting
       # What can be cut from one piece. For each multiset of kinds cut so far only the least end matters: whatever
       # comes after starts no later from there. So the least end of every multiset is built up cut by cut.
+      # @api private
       class PieceFill
         # A kind of cut: where in the repeat it starts (nil: anywhere), how long it is. Whole numbers, as everything
         # here.

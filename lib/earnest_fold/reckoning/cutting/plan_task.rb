@@ -5,6 +5,7 @@ module EarnestFold
     module Cutting
       # What is to be planned, on one scale of whole numbers: the kinds of cut, the treatments that need them, and the
       # pieces by batch.
+      # @api private
       class PlanTask
         # @return [Cloth]
         attr_reader :cloth

@@ -10,6 +10,7 @@ module EarnestFold
       # a given last end, how often the cloth between is walked on each stretch of the circle is settled up to one
       # whole lap for all stretches; so the least laps that leave no stretch below zero give the least cloth, and
       # where the arcs don't hang together yet, one lap more joins them all. The path itself is then an Eulerian one.
+      # @api private
       class RepeatCircle
         # One way to end: at which point, how many laps more, and how far round in all.
         Ending = Struct.new(:point, :laps, :waste)

@@ -12,6 +12,7 @@ module EarnestFold
       end
 
       # The pieces of one or several batches cut up by their flaws.
+      # @api private
       class Stretches
         # A piece as whole numbers: where cutting may begin, and up to where its cloth costs nothing more.
         Bar = Struct.new(:length, :flaws, :begins, :paid)

@@ -7,6 +7,7 @@ module EarnestFold
         # What a plan can cost at all: a whole number of steps of the scale, and 1 for every piece that is used. Where
         # every cut ends on the same few lines of the pattern (all placed at the hem, say), each piece is used up to
         # one of those lines, so the steps are larger. A bound is raised to the next such number.
+        # @api private
         class Attainable
           # With more pieces of which it is open whether they are used, the ways to choose are too many.
           MOST_OPEN = 8

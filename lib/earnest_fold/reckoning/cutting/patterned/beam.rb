@@ -11,6 +11,7 @@ module EarnestFold
         # A beginning is a plain array, for there are a great many of them: the piece and the place from which to go
         # on, what is still to be cut (packed), what finished pieces cost, what this one costs up to its last cut, the
         # bound of any plan that begins so, the place of the last cut, and the beginning before it.
+        # @api private
         class Beam
           # How many are followed at most, and how many steps that may be in all.
           WIDTH = 25

@@ -6,6 +6,7 @@ module EarnestFold
       module Patterned
         # Makes a whole plan of a mixture: one filling after the other is chosen, and each time the rest is mixed
         # anew, which says at once whether the plan can still come out as wanted.
+        # @api private
         class Completion
           # @param stock [Stock]
           # @param most [Integer] how many fillings are tried in all, and of one piece

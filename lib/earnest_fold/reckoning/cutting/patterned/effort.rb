@@ -5,6 +5,7 @@ module EarnestFold
     module Cutting
       module Patterned
         # How much work a search may do. Counted, not timed: the same cuts always lead to the same plan.
+        # @api private
         class Effort
           # @return [Integer]
           attr_reader :spent

@@ -6,6 +6,7 @@ module EarnestFold
       module Patterned
         # One way to cut a piece from its beginning to its last cut: at which of its places, how far that goes, what
         # it costs, and what it yields (row and count, see {Wanted}). As a window it leaves nothing else open.
+        # @api private
         Filling = Struct.new(:piece, :places, :spent, :cost, :yields) do
           # @return [Boolean] whether the piece may be left alone
           def alone? = false
@@ -23,6 +24,7 @@ module EarnestFold
 
         # How far a piece may be cut, from the least to the most that it may cost; a least of {LEFT_ALONE} says that
         # it may be left alone as well, and a most of the same that it has to be.
+        # @api private
         Bounds = Struct.new(:least, :most) do
           # @return [Boolean]
           def alone? = least.negative?

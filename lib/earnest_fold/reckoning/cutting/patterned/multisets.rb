@@ -5,6 +5,7 @@ module EarnestFold
     module Cutting
       # How many of each kind, packed into one whole number so that two of them are joined by one addition: a field of
       # bits for each kind, with a guard bit above that shows at once when there are too many of it.
+      # @api private
       class Multisets
         # @return [Array<Integer>] one of each kind
         attr_reader :units

@@ -6,6 +6,7 @@ module EarnestFold
       module Patterned
         # Fillings of one piece that gain nearly as much as the best, of what is left to cut. They are looked for cut
         # by cut, kinds that the mixture takes most of first.
+        # @api private
         class NearlyBest
           # How many beginnings are looked at for each filling that is wanted.
           VISITED = 100

@@ -7,6 +7,7 @@ module EarnestFold
         # What is settled so far, as a mixture, and what it costs at least; `tried` says how hard a plan is sought
         # there, `turn` tells the newer from the older. It knows into which parts it is to be split (what is wanted,
         # and the windows, of each), so that the mixture falls into none of them.
+        # @api private
         Node = Struct.new(:mixture, :bound, :tried, :turn) do
           # @return [Array<Array(Wanted, Array<Bounds>)>] none where the mixture itself settles everything but the
           #   fillings

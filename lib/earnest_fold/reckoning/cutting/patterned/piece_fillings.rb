@@ -6,6 +6,7 @@ module EarnestFold
       module Patterned
         # The ways to cut one piece of patterned cloth: the one that gains most at given prices, and those that gain
         # nearly as much with what is left to cut.
+        # @api private
         class PieceFillings
           # More than any plan costs.
           NEVER = 1 << 61

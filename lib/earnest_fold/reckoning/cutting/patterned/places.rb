@@ -7,6 +7,7 @@ module EarnestFold
         # Every place on a piece of patterned cloth at which some kind of cut can begin, in order along it. Cloth
         # between cuts is never needed for itself, so a cut begins at the first place of its kind after the one
         # before.
+        # @api private
         class Places
           # @return [Array<Integer>] by place: the kind, and where a cut of it ends
           attr_reader :kinds, :ends

@@ -10,6 +10,7 @@ module EarnestFold
         # costs less (Lagrange's bound).
         #
         # A narrower one begins where this one ended: what it no longer allows is made so dear that it is given up.
+        # @api private
         class Relaxation
           # Making up a cut from nowhere costs as much as so many of it.
           FROM_NOWHERE = 10

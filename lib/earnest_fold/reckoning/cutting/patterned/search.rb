@@ -7,6 +7,7 @@ module EarnestFold
         # Plans many cuts of patterned cloth. {Relaxation} says what they take at least. Then it is settled step by
         # step from which batch each treatment is cut, which pieces are used and how far, always going on where the
         # least is still possible, until a plan takes no more than that (branch and bound): then no plan is better.
+        # @api private
         class Search
           # How much work there may be in all, and after how much of it, each time, a plan is sought that takes a
           # little more than the bound.

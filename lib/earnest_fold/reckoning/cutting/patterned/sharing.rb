@@ -5,6 +5,7 @@ module EarnestFold
     module Cutting
       module Patterned
         # From which batches each treatment may be cut, as {Wanted} is told of it.
+        # @api private
         class Sharing
           # @param task [PlanTask]
           # @param leaving [Integer, nil] what leaving one cut uncut costs; nil: nothing may be left

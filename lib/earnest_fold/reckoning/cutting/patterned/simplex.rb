@@ -8,6 +8,7 @@ module EarnestFold
         # what is wanted, at the least cost. Every step divides without remainder (all numbers stand over one common
         # denominator), so nothing is rounded and nothing drifts. Columns can be added between one {#minimise} and the
         # next.
+        # @api private
         class Simplex
           # What is wanted is taken in so many parts and each row a few parts more, so that no two rows run out at
           # once: that keeps the method from going in circles.

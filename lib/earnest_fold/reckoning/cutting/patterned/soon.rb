@@ -5,12 +5,14 @@ module EarnestFold
     module Cutting
       module Patterned
         # A whole plan: how each piece that is used is cut, and what was chosen for each treatment.
+        # @api private
         Found = Struct.new(:fillings, :wanted) do
           # @return [Integer] what is cut, and what is left uncut
           def cost = fillings.sum(&:cost) + wanted.cost
         end
 
         # Plans that come soon and prove nothing: laid by {Beam}, then bettered two pieces at a time.
+        # @api private
         class Soon
           # How often one is laid, how much work there may be in bettering it, and how many fillings are tried each
           # time.

@@ -6,6 +6,7 @@ module EarnestFold
       module Patterned
         # The pieces of patterned cloth as the search for many cuts sees them, and how much of the search's work is
         # left.
+        # @api private
         class Stock
           # One step of the scale costs as much as using so many pieces: the least cloth comes first, then the fewest
           # pieces.

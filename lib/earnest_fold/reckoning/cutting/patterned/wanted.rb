@@ -6,6 +6,7 @@ module EarnestFold
       module Patterned
         # What is to be cut, row by row: a row for each kind of cut in each batch. Where it isn't settled from which
         # batch a treatment is cut, or whether it is left uncut, its choices stand open.
+        # @api private
         class Wanted
           # A treatment cut from a batch, or left uncut (no batch): what that costs by itself, and what it needs (row
           # and count).

@@ -205,6 +205,8 @@ module EarnestFold
       def spans = []
 
       # @return [Hash{Symbol => Integer, Length}] what its support takes, where that was measured
+      #
+      #   altered("shorten_at_hem").of_support # => {}
       def of_support = {}
 
       # What holds it where nothing is sewn: the hooks and what they go into; nil where it hangs as it did.
@@ -229,18 +231,28 @@ module EarnestFold
       def pieces_topped = nil
 
       # @return [Boolean] whether a top that is turned anew is a casing for a rod
+      #
+      #   altered("shorten_at_hem").casing? # => false
       def casing? = false
 
       # @return [Integer, nil] clips along a top that is turned anew
+      #
+      #   altered("shorten_at_hem").clipped # => nil
       def clipped = nil
 
       # @return [Length, nil] how deep the stiffening of a top that is turned anew is
+      #
+      #   altered("shorten_at_hem").top_stiffened # => nil
       def top_stiffened = nil
 
       # @return [Boolean] whether a heading that came is taken off first
+      #
+      #   altered("shorten_at_hem").old_heading_off? # => false
       def old_heading_off? = false
 
       # @return [String, nil] how a cut edge is finished, where that was said
+      #
+      #   altered("shorten_at_hem").cut_edge # => nil
       def cut_edge = nil
 
       # @return [Array<FromFlatCloth::Way>, nil] the directions of the cloth that can be chosen from
@@ -261,6 +273,8 @@ module EarnestFold
 
       # What can't be meant though it can be reckoned.
       # @return [Array<Check>]
+      #
+      #   altered("shorten_at_hem").contradictions # => []
       def contradictions = []
 
       # @param code [String]
@@ -318,6 +332,8 @@ module EarnestFold
 
       # @return [Array<Check>] what stops it, what can't be meant first; where that is so, its other stops say nothing
       #   new
+      #
+      #   own.reckoning.stops # => []
       def stops = (found = contradictions).empty? ? alteration.checks : found
 
       # @return [Boolean] whether there is more than one to be alike
@@ -331,10 +347,14 @@ module EarnestFold
       def left_over = alteration.left_over(curtain)
 
       # @return [nil] none of the house's tapes is named
+      #
+      #   own.reckoning.tape # => nil
       def tape = nil
 
       # @return [Hash{Symbol => Integer, Length}] what all its curtains need: of a heading that is put on, and of what
       #   holds one that came; nothing where it hangs as it did
+      #
+      #   own.reckoning.sundries # => {}
       def sundries
         each = alteration.hooked_by&.fetch(:figures)&.except(:tape_length, :buckram_length) || put_on
         counted = Sundries::BY_NAME.keys.filter_map { |name| each[name] && [name, each[name] * curtain.curtains] }.to_h

@@ -63,9 +63,13 @@ module EarnestFold
         def asks_of_support = %w[support.carriers]
 
         # @return [String, nil] the kind of tape that it takes; nil where it takes none
+        #
+        #   HandPleat.tape # => nil
         def tape = nil
 
         # @return [Symbol, nil] its own field that the tape's pitch is; nil where it has none
+        #
+        #   HandPleat.tape_pitch # => nil
         def tape_pitch = nil
 
         # @return [Array<String>] its own fields that a tape says for as long as nobody says otherwise
@@ -124,12 +128,18 @@ module EarnestFold
       def taped? = false
 
       # @return [Boolean] whether its tape is sewn along its top row first, so that it can't rope
+      #
+      #   treatment.heading.top_row_first? # => false
       def top_row_first? = false
 
       # @return [Length, nil] how far a frill set between curtain and tape stands above the top
+      #
+      #   treatment.heading.frill_above # => nil
       def frill_above = nil
 
       # @return [Stiffening, nil] what its turned top is stiffened with; nil where it isn't
+      #
+      #   treatment.heading.stiffened # => nil
       def stiffened = nil
 
       # @return [Boolean] whether the fullness made can fall short of the fullness asked
@@ -317,11 +327,15 @@ module EarnestFold
       def hooked_as = :do
 
       # @return [Integer, nil] into every how manieth pocket a hook goes; nil where they aren't counted so
+      #
+      #   lined.heading.hooked_every # => nil
       def hooked_every = nil
 
       # @param figures [Hash]
       # @return [Array<Array<Integer>>, nil] the pockets that each hook's prongs go into, from the leading edge; nil
       #   where hooks have one prong
+      #
+      #   treatment.heading.pockets_of(curtain.heading) # => nil
       def pockets_of(_figures) = nil
 
       # @param projection [Length] how far the support stands off the wall
@@ -344,6 +358,8 @@ module EarnestFold
 
       # @param figures [Hash]
       # @return [Hash, nil] what of its pleats lies outside its range
+      #
+      #   treatment.heading.out_of_range(curtain.heading) # => nil
       def out_of_range(_figures) = nil
 
       # @param task [HeadingTask]
@@ -356,10 +372,14 @@ module EarnestFold
 
       # @param figures [Hash]
       # @return [Length, nil] how wide it is drawn up by what was counted; nil where it is as wide as was asked
+      #
+      #   treatment.heading.drawn_up(curtain.heading) # => nil
       def drawn_up(_figures) = nil
 
       # @param figures [Array<Hash>] of each curtain
       # @return [Hash, nil] drop, width and count of the tabs that are cut beside it; nil where it has none
+      #
+      #   treatment.heading.tabs(curtain.heading) # => nil
       def tabs(_figures) = nil
 
       # @return [String, nil] the style of its folds, where it has several
@@ -417,6 +437,8 @@ module EarnestFold
       # Says what about this heading can't be reckoned.
       # @param support [Support]
       # @param problems [Problems] at the heading's place
+      #
+      #   treatment.heading.refuse(treatment.support, Problems.new) # => nil
       def refuse(_support, _problems) = nil
     end
 

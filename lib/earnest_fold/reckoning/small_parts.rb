@@ -31,6 +31,8 @@ module EarnestFold
 
         # @param values [Hash] as FIELDS read them
         # @return [SmallPart]
+        #
+        #   Patch.build({width: Length.cm(5), height: Length.cm(5), count: 1}, Problems.new).count # => 1
         def build(values, _problems) = new(**values)
       end
 

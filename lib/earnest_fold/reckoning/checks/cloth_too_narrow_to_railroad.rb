@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   Checks::ClothTooNarrowToRailroad.call(reckoning) # => nil
         def self.call(reckoning)
           cuts = [reckoning.drop_cut, reckoning.lining&.drop_cut].compact
           narrow = cuts.find { |cut| cut.sideways && cut.cloth.usable_width < cut.cut_drop }

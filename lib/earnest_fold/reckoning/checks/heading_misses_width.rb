@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   Checks::HeadingMissesWidth.call(reckoning) # => nil
         def self.call(reckoning)
           heading = reckoning.treatment.heading
           off = reckoning.curtains.find do |curtain|

@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   Checks::NoPleats.call(reckoning) # => nil
         def self.call(reckoning)
           heading = reckoning.treatment.heading
           flat = reckoning.curtains.find { |curtain| !heading.pleatable?(curtain.task) }

@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   Checks::PitchMovedWidth.call(reckoning) # => nil
         def self.call(reckoning)
           heading = reckoning.treatment.heading
           return unless heading.dictates? && heading.can_be_thin?

@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   Checks::RailroadTurnsPattern.call(reckoning) # => nil
         def self.call(reckoning)
           {} if reckoning.treatment.sideways? && reckoning.treatment.face.one_way
         end

@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param reckoning [TreatmentReckoning]
         # @return [Hash, nil]
+        #
+        #   Checks::RepeatWiderThanCloth.call(reckoning) # => nil
         def self.call(reckoning)
           rule = reckoning.treatment.width_rule
           return if reckoning.treatment.sideways? || !rule.repeat_too_wide?

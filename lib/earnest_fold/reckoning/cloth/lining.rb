@@ -78,6 +78,8 @@ module EarnestFold
       def widths_total = cuts.size
 
       # @return [Array<Length>, nil] per curtain, where the cloth runs sideways
+      #
+      #   lined.reckon.lining.lengths_along # => nil
       def lengths_along = sideways? ? widths_made.map { |width| width / cloth.after_shrinking } : nil
 
       # @return [Rational, nil] kilograms

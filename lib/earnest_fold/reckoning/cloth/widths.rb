@@ -60,6 +60,8 @@ module EarnestFold
       # @param step [Rational] 1 or 1/2
       # @return [Array<Rational>] how many widths more than one, and how many beside a half where halves are cut, give
       #   exactly this: what {#least_for} rounds up
+      #
+      #   treatment.width_rule.amounts(Length.cm(200), 1) # => [(8/15)]
       def amounts(needed, step) = [more_than_one(needed), *((step == 1) ? [] : [beside_a_half(needed)])]
 
       # @return [Boolean] whether the next width stands half a repeat lower: an odd count of repeats across, or none

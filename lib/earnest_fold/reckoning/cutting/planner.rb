@@ -36,6 +36,8 @@ module EarnestFold
         end
 
         # @return [Plan] by the rule of thumb alone: soon there, and seldom proved
+        #
+        #   Cutting::Planner.new(rolled, cuts).soonest.length_used # => 11928 mm
         def soonest
           return plan if @task.cuts.empty? || @task.cloth.pieces.empty?
 

@@ -146,6 +146,8 @@ module EarnestFold
         # @param leftover [Leftover]
         # @param cuts [Array<SmallCut>] the sizes to try
         # @return [Hash{String => Integer}] by kind, those that it makes at least one of
+        #
+        #   Cutting::Uses.of(Cutting::Leftovers.of(rolled, plan).first).keys # => ["frill", "patch", "tab", "tieback"]
         def self.of(leftover, cuts = usual)
           cuts
             .to_h do |cut|

@@ -37,6 +37,8 @@ module EarnestFold
 
         # @param job_id [Object]
         # @return [Date, nil] when a job is ready
+        #
+        #   diary.plan.ready(7).to_s # => "2026-03-06"
         def ready(job_id) = (made = @by_job[job_id]) && calendar.end_date(made.map(&:to).max)
 
         # @return [Array<Late>]
@@ -56,6 +58,8 @@ module EarnestFold
 
         # @param key [Object] of a task
         # @return [Integer] the first working minute at which it could begin, as far as what it needs goes
+        #
+        #   diary.plan.earliest(diary.laid.first.task.key) # => 0
         def earliest(key)
           task = placed.find { |one| one.task.key == key }.task
           placed.select { |one| task.needs.include?(one.task.key) }.map(&:to).max || 0

@@ -10,6 +10,8 @@ module EarnestFold
 
       # @param station [String] at which these are filled in
       # @return [Hash{Symbol => Array}] the same, with their station
+      #
+      #   Declare.at("cloth", ease: Declare.length(Length::ZERO))[:ease][2] # => "cloth"
       def at(station, **fields) = fields.transform_values { |kind, default, _, start| [kind, default, station, start] }
 
       # @param start [Object] what a new record has in it, as it would be kept

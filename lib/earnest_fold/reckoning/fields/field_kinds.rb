@@ -91,12 +91,16 @@ module EarnestFold
 
         # @param kept [Object] of the record that it holds
         # @return [Fields, nil] of that record
+        #
+        #   Cloth::FIELDS.fetch(:price).kind.inner(nil) # => nil
         def inner(_kept) = nil
       end
 
       # @param fields [Fields]
       # @param elsewhere [Array<String>] those that something else may say instead
       # @return [Hash] a JSON Schema object; unknown fields are let be, for later versions
+      #
+      #   FieldKinds.record_schema(Cloth::FIELDS)["type"] # => "object"
       def self.record_schema(fields, elsewhere = [])
         properties = fields.to_h { |field| [field.key, field_schema(field)] }
         required = fields.select(&:required?).map(&:key) - elsewhere

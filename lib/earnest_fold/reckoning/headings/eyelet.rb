@@ -66,6 +66,8 @@ module EarnestFold
       def taped? = dictates?
 
       # A tape stiffens the top already.
+      #
+      #   headed("eyelet").heading.stiffened&.layers # => nil
       def stiffened = taped? ? nil : super
 
       def made_by = super.merge(heading: taped? ? put_on + %w[set_eyelets] : %w[sew_top set_eyelets])

@@ -7,6 +7,8 @@ module EarnestFold
     # takes, ordered alone.
     Choice = Value.define(:kind, :name, :chosen, :reckoning, :length, :cost) do
       # @return [Boolean] whether it is what was asked for
+      #
+      #   Choices.of(reckoning).count(&:chosen?) # => 1
       def chosen? = chosen
 
       # @return [Rational] the thinnest curtain's

@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::ClothRelaxes.call(seen) # => nil
         def self.call(seen)
           face = seen.treatment.face or return
           return {form: :heavy, mass: face.mass} if face.mass && face.mass >= 300

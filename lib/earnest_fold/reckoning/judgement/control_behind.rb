@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::ControlBehind.call(seen) # => nil
         def self.call(seen)
           {} if seen.behind || stands_behind?(seen)
         end

@@ -12,6 +12,8 @@ module EarnestFold
 
         # @param seen [AlterCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::CutRightLayer.altering(seen_altered) # => nil
         def self.altering(seen)
           {form: :strip, width: seen.made.left_over} if seen.alteration.tucked?
         end

@@ -12,6 +12,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::Fraying.call(seen) # => nil
         def self.call(seen)
           {cloth: seen.cutting.cloth.name} if seen.cutting&.cloth&.frays
         end

@@ -12,6 +12,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::InSections.call(seen) # => nil
         def self.call(seen)
           sections(seen.cutting.length, seen.cutting.cloth.width, seen.house) if seen.cutting
         end

@@ -12,6 +12,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::KeepOffcuts.call(seen) # => nil
         def self.call(seen)
           kept(seen.cutting.leftover, seen.house) if seen.cutting&.leftover
         end

@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::LayerBehind.call(seen) # => nil
         def self.call(seen)
           return unless seen.behind
           return {form: :unknown, gap: seen.house.layer_gap} unless seen.behind.support.projection

@@ -19,6 +19,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::NearEdge.call(seen) # => nil
         def call(seen)
           return unless seen.reckoning
 

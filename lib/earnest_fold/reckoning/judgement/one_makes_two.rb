@@ -13,6 +13,8 @@ module EarnestFold
 
         # @param seen [AlterCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::OneMakesTwo.altering(seen_altered) # => nil
         def self.altering(seen)
           rest = seen.made.left_over
           need = seen.alteration.from_the_top + TOP

@@ -15,6 +15,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::PaysToGive.call(seen) # => nil
         def call(seen)
           return unless seen.reckoning && Nearness.there?(seen.treatment, "heading.fullness")
 

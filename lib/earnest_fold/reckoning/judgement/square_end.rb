@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::SquareEnd.call(seen) # => nil
         def self.call(seen)
           square(seen.cutting) if seen.cutting&.first_on_piece
         end

@@ -12,6 +12,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::StackSide.call(seen) # => nil
         def self.call(seen)
           side = {"one_way_left" => "left", "one_way_right" => "right"}[seen.treatment.opening.kind]
           stacks = StackBack.of(seen.treatment, seen.likely_curtains, seen.house)

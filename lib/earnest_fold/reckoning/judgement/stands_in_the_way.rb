@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param seen [JudgementCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::StandsInTheWay.call(seen) # => nil
         def self.call(seen)
           projection = seen.treatment.support.projection
           name, feature = seen.treatment.wall.standing_off.max_by { |_, standing| standing.stands_off }

@@ -11,6 +11,8 @@ module EarnestFold
 
         # @param seen [AlterCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::TwoUnknowns.altering(seen_altered) # => nil
         def self.altering(seen)
           return if seen.alteration.top_tuck && seen.alteration.foot_tuck
 

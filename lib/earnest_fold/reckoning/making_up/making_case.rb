@@ -61,6 +61,8 @@ module EarnestFold
         def pair? = curtains.size > 1
 
         # @return [LiningCut, nil]
+        #
+        #   making_case(lined.reckon).lining.cloth.id # => "sateen"
         def lining = reckoning.lining
 
         # @return [Boolean] whether the order of work has that step, applied or not
@@ -100,6 +102,8 @@ module EarnestFold
         def top = heading.top_allowance(treatment.support)
 
         # @return [Integer, nil] over how many widths a wide curtain is done one by one; nil where it isn't wide
+        #
+        #   making_case.width_by_width(curtain) # => nil
         def width_by_width(curtain) = (curtain.widths.ceil >= WIDE) ? curtain.widths.ceil : nil
 
         # @return [Array<Mark>] where things are set along the heading, from the leading edge

@@ -110,6 +110,8 @@ module EarnestFold
       end
 
       # The lining may be the same cloth as the face.
+      #
+      #   Nearness::Figure.beside(treatment, "overlap", nil) # => {}
       def Figure.beside(treatment, step, inner)
         return {} unless step == "face"
 

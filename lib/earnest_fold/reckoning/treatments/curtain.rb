@@ -70,6 +70,8 @@ module EarnestFold
       # @param heading [Heading]
       # @param figures [Hash] as the heading gives them
       # @return [Curtain]
+      #
+      #   Curtain.standing(curtain.task, treatment.heading, curtain.heading).heading == curtain.heading # => true
       def self.standing(task, heading, figures)
         new(
           span: task.span,

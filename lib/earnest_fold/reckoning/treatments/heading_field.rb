@@ -21,6 +21,8 @@ module EarnestFold
       def write(kept) = inner(kept).write(kept)
 
       # @return [Fields] of the kind it names; nothing but the name where it names none
+      #
+      #   Treatment::FIELDS.fetch(:heading).kind.inner({"kind" => "wave"}).names.first # => :kind
       def inner(kept) = (kind = kept && Headings[kept["kind"]]) ? kind.all_fields : HEADING_NAME
 
       def schema = FieldKinds.kinds_schema(Headings, &:filled_by_tape)

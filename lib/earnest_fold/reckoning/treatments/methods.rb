@@ -38,6 +38,8 @@ module EarnestFold
 
       # @param unit [Unit]
       # @return [Hash{String => Object}] by the path of a treatment's field, as they are kept; nil takes one away
+      #
+      #   Methods::Kinds["unlined_hem_first"].figures(Units::CM) # => {}
       def figures(unit) = brings.fetch(unit.inches? ? "inches" : "metric", {})
     end
 

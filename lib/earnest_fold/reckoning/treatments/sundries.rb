@@ -93,6 +93,8 @@ module EarnestFold
       end
 
       # What stiffens the turned tops, all its layers.
+      #
+      #   Sundries.stiffening(reckoning) # => {}
       def stiffening(reckoning)
         stiffened = reckoning.treatment.heading.stiffened or return {}
         lengths = reckoning.curtains.map { |curtain| reckoning.stiffening_length(curtain) }
@@ -103,6 +105,8 @@ module EarnestFold
       private_class_method :tying_back
 
       # A stop at each end of each support where hooks end on it, and the cord that gliders ride on.
+      #
+      #   Sundries.of_supports(treatment) # => {}
       def of_supports(treatment)
         stops = treatment.heading.ends_on_stops? ? {end_stops: treatment.supports.size * 2} : {}
         lengths = treatment.heading.hangs_on_cord? ? treatment.supports.compact : []

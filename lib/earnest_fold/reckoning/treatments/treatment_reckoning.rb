@@ -57,6 +57,8 @@ module EarnestFold
       def widths_total = cuts.size
 
       # @return [Array<Length>, nil] per curtain, where the face runs sideways
+      #
+      #   reckoning.lengths_along # => nil
       def lengths_along =
         treatment.sideways? ? curtains.map { |curtain| curtain.cut_width / treatment.face.after_shrinking } : nil
 
@@ -88,6 +90,8 @@ module EarnestFold
       end
 
       # @return [String, nil] the id of the tape that its heading takes
+      #
+      #   reckoning.tape # => nil
       def tape = treatment.tape
 
       # @return [Hash{Symbol => Integer, Length}] what it needs beside cloth ({Sundries})
@@ -102,6 +106,8 @@ module EarnestFold
 
       # @param curtain [Curtain]
       # @return [Frill, nil] the strip that puffs up above its tape
+      #
+      #   reckoning.frill(curtain) # => nil
       def frill(curtain)
         above = treatment.heading.frill_above or return
         Frill.new(heading_length: curtain.flat_width, frill: above, seam: treatment.making.seam, count: 1)
@@ -109,6 +115,8 @@ module EarnestFold
 
       # @param curtain [Curtain]
       # @return [Length, nil] how long the stiffening of its top is: between the side turnings; nil where there is none
+      #
+      #   reckoning.stiffening_length(curtain) # => nil
       def stiffening_length(curtain) =
         treatment.heading.stiffened && curtain.flat_width - treatment.making.side.depth * 2
 

@@ -68,9 +68,13 @@ module EarnestFold
       def points = asked.points
 
       # @return [String, nil] the point that the readings were taken from
+      #
+      #   treatment.drop.measured_from # => nil
       def measured_from = asked.measured_from
 
       # @return [String, nil] the point that they were taken to
+      #
+      #   treatment.drop.measured_to # => nil
       def measured_to = asked.measured_to
 
       # @return [Boolean] whether the point measured from suits the heading; where it doesn't, the stand-up is nothing
@@ -84,6 +88,8 @@ module EarnestFold
       def stand_up = rise.length
 
       # @return [Array] the sum that made the stand-up; empty where it was given
+      #
+      #   treatment.drop.stand_up_expression # => []
       def stand_up_expression = rise.expression
 
       # @return [Length] the least reading decides

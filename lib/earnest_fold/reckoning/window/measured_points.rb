@@ -65,6 +65,8 @@ module EarnestFold
 
       # How far the heading's bearing lies below the point measured from.
       # @return [Length, nil]
+      #
+      #   MeasuredPoints.lower_than_bearing(treatment.drop.asked, treatment.heading, treatment.support) # => nil
       def lower_than_bearing(drop, heading, support)
         return pole_upper_side?(drop, support) ? Length::ZERO : nil if heading.bears_on == :pole
 

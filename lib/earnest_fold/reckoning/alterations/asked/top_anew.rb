@@ -19,12 +19,18 @@ module EarnestFold
       def new_top = top_allowance
 
       # @return [Boolean] whether a rod goes through it
+      #
+      #   altered("shorten_at_top").casing? # => false
       def casing? = top_made == "casing"
 
       # @return [Integer, nil] clips along one top; nil where it hangs from something else, or nobody said how many
+      #
+      #   altered("shorten_at_top").clipped # => nil
       def clipped = (top_made == "clips") ? clips : nil
 
       # @return [Length, nil] how deep its stiffening is
+      #
+      #   altered("shorten_at_top").top_stiffened # => nil
       def top_stiffened = top_stiffening
     end
   end

@@ -19,6 +19,8 @@ module EarnestFold
       def taped? = true
 
       # @return [Boolean] whether its tape is sewn along its top row first, so that it can't rope
+      #
+      #   treatment.heading.top_row_first? # => false
       def top_row_first? = taped? && tape_sewn == "top_row_first"
 
       # @return [Array<String>] the steps by which the tape is put on

@@ -125,6 +125,8 @@ module EarnestFold
       end
 
       # @return [Array<Curtain>] none where they hang as they did: they came made
+      #
+      #   seen_altered.curtains.size # => 0
       def curtains = Array.new(alteration.headed ? curtain.curtains : 0) { alteration.headed }
 
       # @return [Boolean] whether there is more than one to be alike
@@ -133,6 +135,8 @@ module EarnestFold
       def pair? = made.pair?
 
       # @return [nil] nobody has weighed it
+      #
+      #   seen_altered.each_mass # => nil
       def each_mass = nil
 
       # @return [Boolean] whether the old hem is let down

@@ -50,10 +50,12 @@ WEIGHTS = {
 
 def weight(file) = File.size(file) * WEIGHTS.fetch(file.delete_prefix(File.join(ROOT, "test", "")).split("/").first, 1)
 
-# What a browser test kept stays in its database until the next process begins it anew: nobody else is in its share.
+# What a browser test kept, and the demo house that stands round the tests of requests, stays in its database until the
+# next process begins it anew: nobody else is in their shares.
 def apart(files, number)
   browsers, rest = files.partition { |file| file.start_with?(File.join(ROOT, "test", "system", "")) }
-  [browsers, rest]
+  furnished, rest = rest.partition { |file| File.read(file).include?("< WebTest") }
+  [browsers, furnished, rest]
     .flat_map { |those| shared(those, number * SHARES_EACH / 2) }
     .reject(&:empty?)
     .sort_by { |share| -share.sum { |file| weight(file) } }

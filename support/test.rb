@@ -40,8 +40,9 @@ def files_of(argument)
   File.directory?(path) ? Dir[File.join(path, "**/*_test.rb")] : [path]
 end
 
-# So many shares each runner takes, one after the other: nobody is left with the slowest.
-SHARES_EACH = 4
+# So many shares each runner takes of a sort, one after the other: nobody is left with the slowest. The browser's, which
+# come last, are the smallest; each costs two seconds to begin.
+OF_BROWSERS, OF_REQUESTS, OF_THE_REST = 2, 1, 1
 
 # What a file takes beside others: the browser's are the longest.
 WEIGHTS = {
@@ -55,8 +56,8 @@ def weight(file) = File.size(file) * WEIGHTS.fetch(file.delete_prefix(File.join(
 def apart(files, number)
   browsers, rest = files.partition { |file| file.start_with?(File.join(ROOT, "test", "system", "")) }
   furnished, rest = rest.partition { |file| File.read(file).include?("< WebTest") }
-  [browsers, furnished, rest]
-    .flat_map { |those| shared(those, number * SHARES_EACH / 2) }
+  {browsers => OF_BROWSERS, furnished => OF_REQUESTS, rest => OF_THE_REST}
+    .flat_map { |those, each| shared(those, number * each) }
     .reject(&:empty?)
     .sort_by { |share| -share.sum { |file| weight(file) } }
 end

@@ -5,8 +5,10 @@ module EarnestFold
     # Markup that is made once for as long as nothing changes that it shows. It is used where `bin/bench web` shows
     # that it is worth it, and nowhere else.
     module Fragments
-      # Of as many works as are changed at the same time.
-      PARTS = Store::Remembered.new(60)
+      # Of as many works as are looked at at the same time: the rail beside one of dozens of windows takes some tens of
+      # kilobytes, and each of them has another.
+      PARTS = Store::Remembered.new(400)
+      # Of as many as are changed at the same time.
       ROWS = Store::Remembered.new(60)
       private_constant :PARTS, :ROWS
       @remembered = true
@@ -20,7 +22,7 @@ module EarnestFold
 
         # A small part of which a page has many, most of them the same after one figure was changed.
         # @param view [Symbol]
-        # @param shown [Reckoning::Value] all that it shows: it is given nothing else
+        # @param shown [Reckoning::Value, Object] all that it shows, or its state: it is given nothing else
         # @yieldreturn [String] markup
         # @return [String]
         def part(view, shown, &made) = @remembered ? PARTS.fetch([view, shown], &made) : made.call

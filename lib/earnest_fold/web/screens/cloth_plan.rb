@@ -30,7 +30,10 @@ module EarnestFold
         def part_fields(kind)
           return yield(fields_of(@screen.refused)) if refused_part?(kind)
 
-          shown(:part_fields, kind) { yield fields_of(Forms::PartForm.new(@screen.sheet, cutting.id.to_s, kind)) }
+          # Before anything is typed they are the same at every window, and of every plan.
+          Fragments.part(:part_fields, [cutting.id, kind, unit.name]) do
+            yield fields_of(Forms::PartForm.new(@screen.sheet, cutting.id.to_s, kind))
+          end
         end
 
         # @return [Boolean] whether a small part to be cut from it was refused

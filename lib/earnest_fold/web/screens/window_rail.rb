@@ -42,7 +42,7 @@ module EarnestFold
 
         # @yieldreturn [String] the rows as they are shown
         # @return [String]
-        def shown(&block) = @works.empty? ? "" : Fragments.of(self, :markup, &block)
+        def shown(&block) = @works.empty? ? "" : Fragments.part(:window_rail, state, &block)
 
         # @return [Array<Row>]
         def rows = @works.map do |work|

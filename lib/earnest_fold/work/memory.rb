@@ -20,7 +20,9 @@ module EarnestFold
       # Twenty are open at once.
       MOST_JOBS = 40
       JOBS = Store::Remembered.new(MOST_JOBS)
-      private_constant :MADE, :STATES, :WHOLE, :JOBS
+      # Of as many cloths as pieces are looked at.
+      OF_CLOTHS = Store::Remembered.new(MOST_JOBS)
+      private_constant :MADE, :STATES, :WHOLE, :JOBS, :OF_CLOTHS
 
       module_function
 
@@ -52,11 +54,18 @@ module EarnestFold
       # @yieldreturn [Job] it, where it isn't there yet
       def job(workroom_id, id, made_of, &made) = last_of(JOBS, [workroom_id, id], made_of, &made)
 
+      # What uses a cloth; the last alone is kept here too.
+      # @param workroom_id [Integer]
+      # @param id [Integer] of the cloth
+      # @param made_of [Array] everything that it is made of, by its content
+      # @yieldreturn [Array<Job>] it, where it isn't there yet
+      def of_cloth(workroom_id, id, made_of, &made) = last_of(OF_CLOTHS, [workroom_id, id], made_of, &made)
+
       # @return [Job, nil] the one that {job} keeps
       def job_before(workroom_id, id) = JOBS[[workroom_id, id]]&.last
 
       # Forgets everything: whatever is asked for next is made anew.
-      def clear = [MADE, STATES, WHOLE, JOBS].each(&:clear)
+      def clear = [MADE, STATES, WHOLE, JOBS, OF_CLOTHS].each(&:clear)
 
       # @api private
       def last_of(kept, name, made_of)

@@ -37,6 +37,17 @@ module EarnestFold
         there
       end
 
+      # @param cloth_id [Integer]
+      # @param cloths [Array<Store::Records::Cloth>] all there are
+      # @return [Array<Job>] those at work that use the cloth, the last changed first, each with the works alone that
+      #   do, known to be sound: the same ones as long as nothing of them has changed
+      def using(cloth_id, cloths)
+        jobs = kept.jobs.using(cloth_id)
+        Memory.of_cloth(kept.id, cloth_id, [jobs, cloths, house.state]) do
+          jobs.map { |job| Job.new(job, cloths, house).sound }
+        end
+      end
+
       # @param most [Integer]
       # @return [Array<Job>] those changed last, each with its works known to be sound; in as many questions as for one
       def at_work(most)

@@ -162,7 +162,7 @@ module EarnestFold
           made = Work::Reader.cloth(cloth, workroom_unit)
           return [] unless made && record.piece.delivery(made).concerns_jobs?
 
-          workroom.jobs.using(record.cloth_id).map { |job| Work::Job.new(job, cloths, house).sound }
+          in_hand.using(record.cloth_id, cloths)
         end
 
         # A piece is shown on the tape that it was received by.

@@ -47,7 +47,7 @@ module EarnestFold
 
         def path(to = nil) = record ? Paths.piece(record.id, to) : Paths.shelf
 
-        def cloth = cloth_record && Work::Reader.cloth(cloth_record, unit)
+        def cloth = @cloth ||= cloth_record && Work::Reader.cloth(cloth_record, unit)
 
         # @return [Array<String>] the fields, in their order
         def names = ["label", *Forms::PieceForm::NAMES]

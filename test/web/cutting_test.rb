@@ -271,6 +271,10 @@ class CuttingTest < WebTest
     assert_equal 422, last_response.status
     assert_match(/The small part was not taken/, text)
     assert_empty job("Residents' lounge").extras["small_parts"]
+    send_form("/jobs/#{lounge.id}/cutting/#{reed.id + 999_999}/parts",
+      "treatment" => bay.id.to_s, "kind" => "patch", "width" => "5", "height" => "5")
+    assert_equal 404, last_response.status, "a part is cut from a cloth of the job"
+    assert_empty job("Residents' lounge").extras["small_parts"]
   end
 
   def test_a_small_part_that_is_refused_stays_as_it_was_typed_with_what_is_wrong

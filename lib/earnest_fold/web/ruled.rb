@@ -33,7 +33,11 @@ module EarnestFold
       def initialize(set, spec, unit, tape: nil)
         @set, @spec, @unit, @tape = set, spec, unit, tape
         @of_method = Hash.new { |figures, of_unit| figures[of_unit] = of_method(of_unit) }
+        @marks = {}
       end
+
+      # @return [Ruled] the first one that was given the same, with all that it has said already
+      def remembered = once(:itself) { self }
 
       # @return [Array] all that it was given, as far as it looks at it
       def made_of = [
@@ -45,7 +49,7 @@ module EarnestFold
 
       # @param path [String]
       # @return [RuleMark, nil] nil where the set says nothing of the field
-      def mark(path) = once(:mark, path) { [held(path)] }.first
+      def mark(path) = @marks.fetch(path) { @marks[path] = held(path) }
 
       # @param paths [Array<String>]
       # @return [Integer] how many of these fields depart

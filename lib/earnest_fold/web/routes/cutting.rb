@@ -52,13 +52,13 @@ module EarnestFold
         end
 
         def add_part(id, cloth)
-          job = sheet(id)
-          form = Forms::PartForm.sent(job, number(cloth).to_s, params)
+          cutting = planned(id, cloth, most: 0)
+          form = Forms::PartForm.sent(cutting.sheet, cutting.id.to_s, params)
           unless form&.valid?
             return show(id, params["treatment"].to_s, notice: :part_refused, status: 422, part: form)
           end
 
-          workroom.jobs.set_small_parts(job.job.id) { |parts| parts + [form.to_be_kept] }
+          workroom.jobs.set_small_parts(cutting.sheet.job.id) { |parts| parts + [form.to_be_kept] }
           back(id)
         end
 

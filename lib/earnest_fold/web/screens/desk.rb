@@ -146,7 +146,7 @@ module EarnestFold
         def noted? = spec.values_at("notes", "name").any? { |words| !words.to_s.empty? }
 
         # @return [Ruled]
-        def ruled = @ruled ||= Ruled.new(sheet.rule_set(entry), spec, unit, tape: sheet.tape(entry))
+        def ruled = @ruled ||= Ruled.new(sheet.rule_set(entry), spec, unit, tape: sheet.tape(entry)).remembered
 
         # @return [Field] which of the house's sets the treatment takes
         def rule_sets =

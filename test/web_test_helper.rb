@@ -9,10 +9,10 @@ EarnestFold::LOADER.eager_load
 module Furnished
   @stands = false
 
-  # Once in a process, outside the tests' transactions: what a test does to it is undone with the test. Whoever needs an
-  # empty house is tested in another process (support/test.rb).
+  # Once in a process that has no other tests (support/test.rb says which), outside their transactions: what one does to
+  # it is undone with it, and the next has it as it stood. Elsewhere each test furnishes it anew.
   def self.stands
-    @stands ||= EarnestFold::Store::DemoHouse.new(EarnestFold::Store.workroom).load
+    @stands ||= ENV["FURNISHED"] && EarnestFold::Store::DemoHouse.new(EarnestFold::Store.workroom).load
   end
 end
 
@@ -28,6 +28,7 @@ class WebTest < StoreTest
   def app = EarnestFold::Web::App
 
   def setup
+    S::DemoHouse.new(workroom).load unless Furnished.stands
     header "Host", "127.0.0.1"
     env SignedIn::KEY, SignedIn.owner(workroom)
   end

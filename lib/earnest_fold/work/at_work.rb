@@ -174,7 +174,7 @@ module EarnestFold
       #   of it can be made. One that fails harms nobody else, and the log has what was wrong.
       #
       #   work.sound.id # => 1
-      def sound = if once(:sound) { sound? ? :sound : :faulty } == :sound
+      def sound = @sound ||= if once(:sound) { sound? ? :sound : :faulty } == :sound
                     self
                   else
                     faulty

@@ -92,12 +92,12 @@ module EarnestFold
         end
 
         # @return [Array<WindowRail>] all works of the job
-        def rail = WindowRail.parts(sheet, entry, station)
+        def rail = WindowRail.parts(sheet, place_in_rail, station)
 
         # @param step [Integer] −1 or 1
         # @return [String, nil] the same station of the treatment before or after
         def neighbour(step)
-          place = sheet.works.index { |other| other.id == entry.id } + step
+          place = place_in_rail + step
           other = sheet.works[place] unless place.negative?
           other && WindowRail.path(sheet, other, station)
         end
@@ -198,6 +198,9 @@ module EarnestFold
         def face = reckoning&.treatment&.face
 
         private
+
+        # Where it stands among the works of the job.
+        def place_in_rail = @place_in_rail ||= sheet.works.index { |other| other.id == entry.id }
 
         # Whether it stands on the page already just as it is.
         def stands?(path) = @touched && !@touched.include?(path) && !stops.key?(path)

@@ -13,14 +13,15 @@ module EarnestFold
         Row = Reckoning::Value.define(:path, :picture, :title, :summary, :here)
 
         # @param sheet [Work::Job]
-        # @param entry [Work::AtWork] the one looked at
+        # @param at [Integer] where the one looked at stands among its works
         # @param station [String]
         # @return [Array<WindowRail>] those before the one looked at, itself, and those after it: each of the others
         #   known to be sound
-        def self.parts(sheet, entry, station)
-          at = sheet.works.index { |work| work.id == entry.id }
-          before, after = sheet.works[0...at], sheet.works[at + 1..]
-          [before.map(&:sound), [entry], after.map(&:sound)].map { |works| new(sheet, works, station, entry.id) }
+        def self.parts(sheet, at, station)
+          works = sheet.works
+          [works[0...at].map(&:sound), [works[at]], works[at + 1..].map(&:sound)]
+            .each_with_index
+            .map { |some, part| new(sheet, some, station, here: part == 1) }
         end
 
         # @return [String] the same station of a work, or Measure where it has none such
@@ -30,14 +31,14 @@ module EarnestFold
         # @param sheet [Work::Job]
         # @param works [Array<Work::AtWork>] of it
         # @param station [String] the one that is looked at
-        # @param here [Integer] the work that is looked at
-        def initialize(sheet, works, station, here)
+        # @param here [Boolean] whether it is the one that is looked at
+        def initialize(sheet, works, station, here:)
           @sheet, @works, @station, @here = sheet, works, station, here
         end
 
         # @return [Array] all that it was given
         def made_of = [
-          @sheet.job.id, @station, @works.map { |work| [work.state, @sheet.colour(work.face), work.id == @here] }
+          @sheet.job.id, @station, @here, @works.map { |work| [work.state, @sheet.colour(work.face)] }
         ]
 
         # @yieldreturn [String] the rows as they are shown
@@ -51,7 +52,7 @@ module EarnestFold
             picture: Pictures.silhouette(@sheet, work),
             title: work.title,
             summary: summary(work),
-            here: work.id == @here
+            here: @here
           )
         end
 

@@ -296,6 +296,17 @@ class CuttingTest < WebTest
     assert_equal page.css("[id]").map { |one| one["id"] }.tally.select { |_, count| count > 1 }, {}
   end
 
+  def test_small_parts_are_asked_for_before_the_cloth_is_there
+    workroom.shelf.all(cloths: [reed.id]).each { |piece| workroom.shelf.use_up(piece.id, true) }
+    get station(lounge, "cutting")
+    assert_match(/None of it is on the shelf yet: what small parts take is ordered with it/, text)
+    send_form("/jobs/#{lounge.id}/cutting/#{reed.id}/parts",
+      "treatment" => bay.id.to_s, "kind" => "patch", "width" => "30", "height" => "20", "count" => "3")
+    get station(lounge, "cutting")
+    assert_match(/3 patches 30.0 × 20.0/, text)
+    assert_match(/3 small parts find no place in what is over: they take \d+\.\d cm more/, text)
+  end
+
   def test_what_is_asked_of_a_small_part_begins_as_its_kind_does
     get station(lounge, "cutting")
     page = Nokogiri::HTML(last_response.body)

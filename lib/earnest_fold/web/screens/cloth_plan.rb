@@ -20,6 +20,13 @@ module EarnestFold
 
         attr_reader :cutting
 
+        # @return [Boolean] whether small parts can be asked for: also before the cloth is there, as they are ordered
+        #   with it; not while its first plan is awaited
+        def parts_asked? = !plan.nil? || !cutting.stock? || !cutting.small_parts.empty?
+
+        # @return [String] that nothing is over
+        def nothing_over = Words.say(cutting.stock? ? "leftovers.none" : "leftovers.no_cloth")
+
         # @return [Array<String>] the kinds of small part that can be cut beside
         def kinds_of_part = Forms::PartForm::ASKED.keys
 

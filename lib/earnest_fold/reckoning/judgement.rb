@@ -81,7 +81,7 @@ module EarnestFold
       # @param answers [Array<String>] the codes of the questions that have been answered
       # @param behind [Treatment, nil] the next layer towards the glass
       # @param house [HouseRules]
-      # @param counted [Array<Hardware>, Proc, nil]
+      # @param counted [Array<Hardware>, nil]
       # @param cutting [CutCase, nil]
       # @param station [String, nil] only what speaks there
       # @return [Array<Remark>] cautions first, then questions, then the rest

@@ -93,7 +93,7 @@ module EarnestFold
           station: station,
           behind: job.behind(self),
           house: house,
-          counted: -> { job.hardware(self) },
+          counted: job.hardware(self),
           **more
         )
       end

@@ -4,8 +4,8 @@ module EarnestFold
   module Reckoning
     # What the judgement looks at. `reckoning` is nil before the cloth is chosen; `behind` is the next layer towards
     # the glass at the same window, nil where there is none; `house` is what the workroom decides once; `counted` the
-    # small parts held against what is on hand, or what gives them where a rule asks (all work of a job is added up for
-    # it), nil where nobody holds any; `cutting` the cut that is about to be made, nil away from the table.
+    # small parts held against what is on hand, nil where nobody holds any; `cutting` the cut that is about to be
+    # made, nil away from the table.
     JudgementCase = Value.define(:treatment, :reckoning, :behind, :house, :counted, :cutting) do
       # @return [Heading]
       #
@@ -61,9 +61,7 @@ module EarnestFold
       # @return [Array<Hardware>] none before there are figures
       #
       #   seen.hardware.map(&:name) # => [:hooks, :weights, :tape_length]
-      def hardware =
-        (counted.is_a?(Proc) ? counted.call : counted) ||
-          (reckoning ? HardwareCount.of(reckoning, [reckoning], {}) : [])
+      def hardware = counted || (reckoning ? HardwareCount.of(reckoning, [reckoning], {}) : [])
 
       # @return [Array<Curtain>] as asked for, where no cloth is chosen yet
       #

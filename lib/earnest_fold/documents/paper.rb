@@ -3,7 +3,6 @@
 require "prawn"
 require "prawn/table"
 require "prawn-svg"
-require "rqrcode_core"
 
 module EarnestFold
   module Documents
@@ -54,9 +53,9 @@ module EarnestFold
       #   Documents::Paper.new("Cloth").list("", nil, [["Reed", "12 m"]], [80]).render[0, 5] # => "%PDF-"
       def list(title, head, rows, widths)
         title(title)
-        @columns = [*widths, @pdf.bounds.width - widths.sum]
-        listed(head, size: 9, color: SOFT) if head
-        rows.each { |row| listed(row, size: 10, color: INK) }
+        set = PaperRows.new(@pdf, @letters, [*widths, @pdf.bounds.width - widths.sum])
+        set.add(head, size: 9, color: SOFT) if head
+        rows.each { |row| set.add(row, size: 10, color: INK) }
         self
       end
 
@@ -80,21 +79,9 @@ module EarnestFold
       #
       #   Documents::Paper.new("Shelf").labels([["R1"]], across: 2, down: 5).render[0, 5] # => "%PDF-"
       def labels(labels, across:, down:, opens: [])
-        wide, tall = @pdf.bounds.width / across, (@pdf.bounds.height - 40) / down
-        labels.zip(opens).each_slice(across * down).with_index do |page, number|
-          @pdf.start_new_page if number.positive?
-          page.each_with_index do |(lines, address), index|
-            at = [index % across * wide, @pdf.bounds.height - 36 - index / across * tall]
-            label(lines, at, wide, tall, beside: address ? CODE + 8 : 0)
-            code(address, [at[0] + wide - CODE - 8, at[1] - 8]) if address
-          end
-        end
+        PaperLabels.new(@pdf, @letters, across, down).add(labels, opens)
         self
       end
-
-      # How large a code is printed, in points: 22 mm, which a phone reads at arm's length.
-      CODE = 62
-      private_constant :CODE
 
       # Photographs, two to a row.
       # @param images [Array<Array(String, String)>] JPEG, and words below it
@@ -136,57 +123,6 @@ module EarnestFold
 
       private
 
-      # One row with a line below it, on a new page where it might not fit: each text is set only once, so its height
-      # is guessed generously before and known after.
-      def listed(cells, size:, color:)
-        texts = cells.map { |cell| printable(cell) }
-        @pdf.start_new_page if @pdf.cursor < texts.zip(@columns).map { |text, width| guessed(text, width, size) }.max
-        top = @pdf.cursor
-        @pdf.fill_color color
-        tall = set(texts, top, size)
-        @pdf.fill_color INK
-        @pdf.move_cursor_to(top - tall - 8)
-        @pdf.stroke_color LINE
-        @pdf.line_width 0.6
-        @pdf.stroke_horizontal_rule
-      end
-
-      # @return [Numeric] how tall the tallest of them came out
-      def set(texts, top, size)
-        left = 0
-        texts.zip(@columns).map { |text, width|
-          at = [left, top - 4]
-          left += width
-          text.empty? ? 0 : set_at(text, at, width - 8, size)
-        }.max
-      end
-
-      # What is as short as most of it is needn't be looked at word by word.
-      # @return [Numeric] how tall it came out
-      def set_at(text, at, width, size)
-        return in_one_line(text, at, size) if one_line?(text, width, size)
-
-        box = Prawn::Text::Box.new(text, document: @pdf, at: at, width: width, size: size)
-        box.render
-        box.height
-      end
-
-      def one_line?(text, width, size) =
-        @pdf.fallback_fonts.empty? && !text.include?("\n") && @pdf.width_of(text, size: size) <= width
-
-      def in_one_line(text, (left, top), size)
-        tall = nil
-        @pdf.font_size(size) do
-          @pdf.draw_text(text, at: [left, top - @pdf.font.ascender])
-          tall = @pdf.font.ascender + @pdf.font.descender
-        end
-        tall
-      end
-
-      # Letters are never wider than six tenths of their size, on average.
-      def guessed(text, width, size) =
-        text.split("\n").sum { |line| (line.size * size * 0.6 / (width - 8)).ceil } * size * 1.4 + 12
-
       # Where all columns but one are given, that one has the rest: so none has to be measured.
       def filled(widths, columns)
         open = (0...columns).to_a - widths.keys
@@ -213,37 +149,6 @@ module EarnestFold
           size: 9,
           overflow: :shrink_to_fit
         )
-      end
-
-      # @param beside [Numeric] what is taken beside the first lines
-      def label(lines, at, wide, tall, beside: 0)
-        @pdf.bounding_box(at, width: wide, height: tall) do
-          @pdf.stroke_color LINE
-          @pdf.stroke_bounds
-          @pdf.bounding_box([10, tall - 8], width: wide - 20, height: tall - 12) do
-            lines.each_with_index do |line, index|
-              @pdf.text_box printable(line),
-                at: [0, @pdf.bounds.height - [0, 20, 46, 72, 88, 106][index]],
-                size: [14, 20, 18, 9, 9, 11][index],
-                style: (index < 3) ? :bold : :normal,
-                width: wide - 20 - ((index < 3) ? beside : 0),
-                height: 24,
-                overflow: :shrink_to_fit
-            end
-          end
-        end
-      end
-
-      def code(address, at)
-        rows = RQRCodeCore::QRCode.new(address, level: :m).modules
-        each = CODE / rows.size.to_f
-        rows.each_with_index do |row, down|
-          row.each_with_index do |dark, across|
-            next unless dark
-
-            @pdf.fill_rectangle([at[0] + across * each, at[1] - down * each], each + 0.05, each + 0.05)
-          end
-        end
       end
 
       def heading(title, about)

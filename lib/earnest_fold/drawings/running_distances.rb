@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module EarnestFold
+  module Drawings
+    # Running distances above a row of cloth: each cut's beginning, unless the one before ends there, and each cut's
+    # end.
+    # @api private
+    class RunningDistances
+      # Two figures nearer than this stand one above the other.
+      NEAR = 52
+      # How far above the cloth a line ends, as it is and where another is near.
+      LOW, HIGH = 12, 34
+
+      # @param svg [Svg] is drawn on
+      # @param unit [Reckoning::Unit]
+      # @param placed [Array<Reckoning::Cutting::Placed>] in order along the cloth
+      # @param extent [Reckoning::Length] as far as the cloth is shown
+      def initialize(svg, unit, placed, extent)
+        @svg, @unit, @extent = svg, unit, extent
+        @ends = placed.flat_map { |one| [one.from, one.to] }.uniq
+        @used = placed.last&.to
+      end
+
+      # @param row [BoltRow]
+      def draw(row)
+        near = nil
+        told_in(row).each_cons(2) do |distance, following|
+          at, beside = row.x(distance), following && row.x(following)
+          high = near && at - near < NEAR
+          near = high ? nil : at
+          line(at, row.y, high ? HIGH : LOW)
+          figure(distance, at, row.y - (high ? HIGH : LOW) - 4, (beside if near && beside && beside - at < NEAR))
+        end
+      end
+
+      private
+
+      # With nothing after the last.
+      def told_in(row) = [*@ends.select { |at| at >= row.from && (at < row.to || last_in?(row, at)) }, nil]
+
+      def last_in?(row, at) = at == @extent || (at == row.to && at == @used)
+
+      def line(x, y, tall) = @svg.line(x, y - tall, x, y, class: "dim")
+
+      # Beside its line, not across the next one's, where that stands higher and near.
+      def figure(distance, at, y, beside)
+        told = distance.zero? ? "0" : Words.length(distance, @unit)
+        aside = beside && BoltRow.anchor(at) == "middle"
+        place = aside ? [at + 4, beside - 3].min : at.clamp(BoltRow::SIDE, BoltRow::WIDTH - BoltRow::SIDE)
+        @svg.text(place, y, told, class: "figure", text_anchor: aside ? "end" : BoltRow.anchor(at))
+      end
+    end
+  end
+end

@@ -22,16 +22,6 @@ NO_DATABASE = PARTS.values_at("core", "cli", "outside").flatten
 OUTSIDE = ARGV.find { |argument| argument.match?(%r{\A\w+://}) }
 ARGV.delete(OUTSIDE)
 
-# What a test makes is soon gone with it: collected seldom, it all takes a seventh less.
-SELDOM_COLLECTED = {
-  "RUBY_GC_HEAP_INIT_SLOTS" => "1000000",
-  "RUBY_GC_HEAP_GROWTH_FACTOR" => "1.3",
-  "RUBY_GC_MALLOC_LIMIT" => "134217728",
-  "RUBY_GC_MALLOC_LIMIT_MAX" => "268435456",
-  "RUBY_GC_OLDMALLOC_LIMIT" => "268435456",
-  "RUBY_GC_OLDMALLOC_LIMIT_MAX" => "536870912"
-}.freeze
-
 def files_of(argument)
   return PARTS[argument].flat_map { |folder| Dir[File.join(ROOT, folder, "**/*_test.rb")] } if PARTS.key?(argument)
 
@@ -41,7 +31,7 @@ def files_of(argument)
 end
 
 # So many shares each runner takes of a sort, one after the other: nobody is left with the slowest. The browser's, which
-# come last, are the smallest; each costs two seconds to begin.
+# come last, are the smallest.
 OF_BROWSERS, OF_REQUESTS, OF_THE_REST = 2, 1, 1
 
 # What a file takes beside others: the browser's are the longest.
@@ -65,6 +55,25 @@ end
 # The demo house stands round each of its tests.
 def furnished?(file) = File.read(file).include?("< WebTest")
 
+# What more than one share needs is loaded once.
+LOADED = %w[earnest_fold rack/test nokogiri pdf-reader capybara selenium-webdriver].freeze
+
+def load_once
+  LOADED.each { |name| require name }
+  EarnestFold::LOADER.eager_load
+end
+
+# @return [Integer] the exit status of a process that has these tests alone
+def run_apart(own, environment)
+  runs = fork do
+    trap("INT", "DEFAULT")
+    ENV.update(environment)
+    ARGV.replace(ENV.fetch("TESTOPTS", "").split)
+    own.each { |file| require file }
+  end
+  Process.wait2(runs).last.exitstatus || 1
+end
+
 # Shared out, the heaviest first, each to whoever has least.
 def shared(files, number)
   files
@@ -85,32 +94,25 @@ needs_database = files.any? { |file| NO_DATABASE.none? { |folder| file.start_wit
 
 begin
   # Every document there is where the sweep alone is asked for; a few of them in a run of everything.
-  environment = {
+  ENV.update(
     "RACK_ENV" => "test",
     "SESSION_SECRET" => nil,
     # A slow machine plans in the page all the same: what is left to others is tested by itself.
     "PLAN_PATIENCE" => "60",
-    **SELDOM_COLLECTED,
     "OUTSIDE_URL" => OUTSIDE,
     "SWEEP" => (ARGV == ["sweep"]) ? "whole" : ENV["SWEEP"]
-  }
+  )
+  $LOAD_PATH.unshift(File.join(ROOT, "lib"), File.join(ROOT, "test"))
   server = LocalPostgres.new("test", settings: LocalPostgres::FORGETFUL).start if needs_database && !ENV["DATABASE_URL"]
-  command = [
-    "ruby",
-    "-W1",
-    "-Ilib",
-    "-Itest",
-    "-e",
-    "ARGV.each { |file| require file }; ARGV.replace(ENV.fetch('TESTOPTS', '').split)"
-  ]
   number = server ? Etc.nprocessors + 1 : 1
   # Of the whole sweep each takes some documents; else whoever is free takes the next share of files, the heaviest
   # first.
-  whole = environment["SWEEP"] == "whole"
+  whole = ENV["SWEEP"] == "whole"
   shares = whole ? Array.new(number) { files } : apart(files, number)
   waiting = Queue.new
   shares.each_with_index { |own, share| waiting << [own, whole ? "#{share}/#{number}" : "0/1"] }
   waiting.close
+  load_once if shares.size > 1
   trap("INT") { waiting.clear }
   runners = Array.new([number, shares.size].min) do |runner|
     own_database = {}
@@ -122,8 +124,7 @@ begin
       worst = 0
       while (own, share = waiting.pop)
         house = {"FURNISHED" => ("yes" if own.all? { |file| furnished?(file) })}
-        runs = spawn(environment.merge(own_database, house, "SWEEP_SHARE" => share), *command, *own, chdir: ROOT)
-        worst = [worst, Process.wait2(runs).last.exitstatus || 1].max
+        worst = [worst, run_apart(own, {**own_database, **house, "SWEEP_SHARE" => share})].max
       end
       worst
     end

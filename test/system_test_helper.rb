@@ -3,7 +3,6 @@
 require "store_test_helper"
 require_relative "../support/puma_buffers"
 require "capybara/minitest"
-require "axe/configuration"
 require "system/browser"
 
 EarnestFold::LOADER.eager_load
@@ -90,20 +89,8 @@ class SystemTest < EarnestFoldTest
     )
   end
 
-  # What is found is told by what is asked for alone; there are no frames to go into.
-  ACCESSIBILITY = <<~SCRIPT
-    const done = arguments[arguments.length - 1];
-    axe.run(document, {resultTypes: ["violations"], iframes: false}).then(
-      (found) => done(found.violations.map(({id, nodes}) => [id, nodes.slice(0, 3).map(({html}) => html)])),
-      (fault) => done([["not looked at", [String(fault)]]])
-    );
-  SCRIPT
-
   # What the accessibility rules find on this page.
-  def findings
-    page.execute_script(Axe::Configuration.instance.jslib) unless page.evaluate_script("'axe' in window")
-    page.evaluate_async_script(ACCESSIBILITY).map { |id, nodes| "#{id}: #{nodes.join(" | ")}" }
-  end
+  def findings = Accessibility.findings(page)
 
   def assert_accessible = assert_empty(findings)
 end

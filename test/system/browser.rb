@@ -3,10 +3,11 @@
 require "capybara"
 require "selenium-webdriver"
 require_relative "../../support/free_port"
+require_relative "accessibility"
 
 # Headless Chromium as the browser tests and the pictures use it: nothing looked up, nothing downloaded. It is the one
-# without windows and bars to draw, at a quarter less of the machine's time; it sets words as wide as people's browsers
-# do where it is told to.
+# without windows and bars to draw, at a quarter less of the machine's time, and all pages are the same site's; it sets
+# words as wide as people's browsers do where it is told to.
 module Browser
   # The program itself: what Debian starts it by stays behind it, and would be all that is ended.
   PROGRAM = "/usr/lib/chromium/chromium-headless-shell"
@@ -14,7 +15,7 @@ module Browser
     --hide-scrollbars --force-device-scale-factor=1 --force-prefers-reduced-motion --no-first-run
     --no-default-browser-check --disable-background-networking --disable-component-update --disable-sync --disable-quic
     --disable-extensions --disable-default-apps --metrics-recording-only --font-render-hinting=none
-    --log-file=/dev/null].freeze
+    --log-file=/dev/null --process-per-site --disable-site-isolation-trials].freeze
   LOOPBACK_ONLY = "--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE 127.0.0.1 , EXCLUDE localhost"
 
   # A page that leaves while it is looked at is looked at again, as one that was renewed is.
@@ -37,12 +38,12 @@ module Browser
     end
   end
 
-  PORTS = {}.compare_by_identity
+  OPENED = {}.compare_by_identity
 
   # What the browser opens from now on: each application at a port of its own.
   # @param app [#call]
   def opens(app)
-    Capybara.app, Capybara.server_port = app, PORTS[app] ||= FreePort.find
+    Capybara.app, Capybara.server_port = OPENED[app] ||= [Accessibility.beside(app), FreePort.find]
   end
 
   # @param session [Capybara::Session]

@@ -5,16 +5,24 @@ require "test_helper"
 EarnestFold::LOADER.eager_load
 
 # Whoever calls a public method finds above it what it is, or above what it stands for: a kind's answers are described
-# once, at the contract.
+# once, at the contract. In the core there stands an example with it (ExamplesTest runs them), but for what is marked
+# as the core's own.
 class DescribedTest < EarnestFoldTest
   ROOMS = %w[reckoning adapters background documents drawings store words work].freeze
   # Ruby's own: what they do is known.
   KNOWN = %i[initialize included inherited extended].freeze
   NAME = Module.instance_method(:name)
+  PRIVATE = /^ +# @api private\n +(?:class |module )?([A-Z]\w+)/
   CONTRACT = /\A\s*# @!method (?<name>[\w?!=]+)/
 
   def test_every_public_method_says_what_it_is
-    assert_empty everybody.flat_map { |house| undescribed(house) }.uniq.sort
+    assert_empty everybody.flat_map { |house| without(house) { |name| described?(house, name) } }.uniq.sort
+  end
+
+  def test_every_public_method_of_the_core_has_an_example
+    ours = everybody.reject { |house| (house.inspect.scan(/\w+/) & innards).any? }
+    assert_operator innards.size, :>, 20
+    assert_empty ours.flat_map { |house| without(house) { |name| exemplified?(house, name) } }.uniq.sort
   end
 
   private
@@ -29,11 +37,40 @@ class DescribedTest < EarnestFoldTest
     ours + ours.map(&:singleton_class)
   end
 
-  def undescribed(house)
+  # The public methods that it has been asked for and doesn't have.
+  def without(house)
     house
       .public_instance_methods(false)
-      .reject { |name| KNOWN.include?(name) || described?(house, name) }
+      .reject { |name| KNOWN.include?(name) || yield(name) }
       .map { |name| house.instance_method(name).source_location.join(":").delete_prefix(root("")) }
+  end
+
+  # What Ruby asks of any object is known by its name.
+  def exemplified?(house, name)
+    method = house.instance_method(name)
+    return true if Object.method_defined?(name) || !written_here?(method)
+    return true unless method.source_location.first.start_with?(root("lib/earnest_fold/reckoning"))
+
+    ([house] + house.ancestors).any? { |whose| shows?(whose, name) }
+  end
+
+  def shows?(house, name)
+    return false unless house.public_method_defined?(name, false) || contracts.key?(NAME.bind_call(house))
+
+    contracts.fetch(NAME.bind_call(house), []).include?(name) ||
+      comment(house.instance_method(name)).any? { |line| line.match?(/# => |@api private/) }
+  rescue NameError
+    false
+  end
+
+  def innards = @innards ||= files.flat_map { |file| lines[file].join("\n").scan(PRIVATE).flatten }
+
+  # The lines of words above it.
+  def comment(method)
+    file, line = method.source_location
+    return [] unless file && File.file?(file)
+
+    lines[file].first(line - 1).reverse.take_while { |one| one.match?(/\A\s*#/) }
   end
 
   def described?(house, name)

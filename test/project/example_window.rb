@@ -79,6 +79,8 @@ module ExampleWindow
 
   def lined = made_of(LINED)
 
+  def interlined = lined_given("interlining" => {"cloth" => "sateen"})
+
   # The same window under another heading, with the figures that stand there first, hung from a pole.
   def headed(kind, others = {})
     heading = R::Headings[kind].example.merge("kind" => kind)
@@ -157,6 +159,8 @@ module ExampleWindow
     sort, problems = R::SmallParts[kind], R::Problems.new
     sort.build(sort.fields.read(sort.example, R::Units::MM, problems), problems)
   end
+
+  def part_of_job(kind) = R::SmallPartOfJob.new(id: "p", part: small_part(kind), cloth: nil)
 
   # The same two windows as a job in hand, with somebody's own curtain to shorten at a third.
   def in_hand

@@ -285,6 +285,8 @@ module EarnestFold
       def stop(code, *at, **data) = Check.new(code: code, level: :stop, data: data, at: at)
 
       # How the length from the top edge came about.
+      #
+      #   altered("shorten_at_hem").with(stand_up: Length.cm(1)).from_the_top_line.map(&:name) # => [:from_the_top]
       def from_the_top_line
         return [] if stand_up.zero?
 
@@ -304,6 +306,9 @@ module EarnestFold
 
       # A hem that would turn up beyond the top edge.
       # @param at [String] the field that says how deep it is
+      #
+      #   asked = altered("shorten_at_hem").with(wanted_length: Length.cm(6))
+      #   asked.hem_too_deep(treatment.making.hem, "hem.depth").map(&:code) # => ["hem_deeper_than_cloth"]
       def hem_too_deep(hem, at) =
         (hem.depth >= from_the_top) ? [stop("hem_deeper_than_cloth", at, depth: hem.depth, length: from_the_top)] : []
 

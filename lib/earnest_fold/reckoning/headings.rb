@@ -84,6 +84,8 @@ module EarnestFold
         # @param values [Hash] as FIELDS read them
         # @param problems [Problems]
         # @return [Heading, nil] nil where its figures contradict each other
+        #
+        #   Headings["pencil_pleat"].build(treatment.heading.to_h, Problems.new).fullness.ratio # => (2/1)
         def build(values, _problems) = new(**values)
       end
 

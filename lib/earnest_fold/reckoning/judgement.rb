@@ -43,6 +43,8 @@ module EarnestFold
           )
 
         # @param file [Module] a rule that is a file of its own
+        #
+        #   Judgement::Rules["fraying"].code # => "fraying"
         def register(file)
           asked = ->(name) { file.method(name) if file.respond_to?(name) }
           touching = file.const_defined?(:ON, false) ? file::ON : nil

@@ -24,7 +24,8 @@ module EarnestFold
         # @param length [Length] as measured
         # @return [Boolean]
         #
-        #   MakingUp # => EarnestFold::Reckoning::MakingUp
+        #   measured = MakingUp::Measured.new(name: :drop, planned: Length.cm(214), tolerance: Length.mm(3))
+        #   measured.fits?(Length.mm(2144)) # => false
         def fits?(length) = (length - planned).abs <= tolerance
       end
 

@@ -75,6 +75,9 @@ module EarnestFold
       # @param figure [Figure]
       # @param look [Look]
       # @return [Near]
+      #
+      #   drop = Nearness.figure("drop.readings", :measured, Units::CM)
+      #   Nearness.near(Nearness::Outcome.new(reckoning), drop).above.apart # => (73/1)
       def near(now, figure, look = WHOLE, laid = {})
         at = figure.at(now.treatment)
         reach = ((figure.fullness? ? FULLNESS_REACH : [at.abs * look.share, REACH].max) / figure.step).floor
@@ -85,6 +88,9 @@ module EarnestFold
       # @param way [Integer] −1 looks below, 1 above
       # @param reach [Integer] steps
       # @return [Edge, nil] the nearest
+      #
+      #   drop = Nearness.figure("drop.readings", :measured, Units::CM)
+      #   Nearness.edge(Nearness::Outcome.new(reckoning), drop, -1, 100).apart # => (28/1)
       def edge(now, figure, way, reach, look = WHOLE, laid = {})
         reach = figure.room_below(now.treatment, reach) if way.negative?
         Search.new(now, figure, laid, way, ordered: look.ordered).edge(reach)

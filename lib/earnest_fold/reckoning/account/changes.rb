@@ -13,6 +13,8 @@ module EarnestFold
         # @param before [Array<Charge>]
         # @param after [Array<Charge>]
         # @return [Array<LineChange>] those that differ, in the order of the lines now, then those that are gone
+        #
+        #   Account::Changes.between(statement.lines, statement.lines) # => []
         def between(before, after)
           then_by, now_by =
             [before, after].map do |lines|

@@ -60,6 +60,8 @@ module EarnestFold
       def self.place = 100
 
       # @return [Fields] with the direction of the cloth, which is its to choose
+      #
+      #   FromFlatCloth.all_fields.names.include?(:way) # => true
       def self.all_fields =
         @all_fields ||= Fields.new(**Declare.at("alter", way: OwnCurtain::FIELDS.declared.fetch(:way))) + super
 
@@ -83,6 +85,8 @@ module EarnestFold
       # The way asked for, or the one that fits with the fewest cloths, the fuller of two alike.
       # @param curtain [OwnCurtain]
       # @return [Way, nil]
+      #
+      #   altered("from_flat_cloth").chosen(own_curtains).cloths # => 1
       def chosen(curtain)
         asked = curtain.way && figures[:ways][OwnCurtain::WAYS.index(curtain.way)]
         asked || figures[:ways].select(&:fits).min_by { |way| [way.cloths, -(way.fullness || 0)] }

@@ -49,6 +49,8 @@ module EarnestFold
       def self.place = 60
 
       # @return [HangOnly, nil] nil where nothing would hang, or the heading wants more than a curtain can say
+      #
+      #   altered("hang_only").existing_length # => 2140 mm
       def self.build(values, problems)
         values[:heading].refuse(NothingCut::SUPPORT, problems.within(:heading))
         super unless problems.any?
@@ -98,6 +100,8 @@ module EarnestFold
       end
 
       # @return [Hash{Symbol => Integer, Length}] end stops and the gliders' cord, where its heading asks for them
+      #
+      #   altered("hang_only").of_support # => {}
       def of_support
         stops = heading.ends_on_stops? ? {end_stops: 2} : {}
         heading.hangs_on_cord? ? {**stops, cord: support_length} : stops

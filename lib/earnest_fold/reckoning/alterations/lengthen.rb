@@ -26,6 +26,8 @@ module EarnestFold
       }.freeze
 
       # @return [Lengthen, nil] nil where a hem is let down of which nobody has said how deep it is
+      #
+      #   Lengthen.build({let_down: true, existing_hem: Allowance::NONE}, Problems.new) # => nil
       def self.build(values, problems)
         if values[:let_down] && values[:existing_hem].taken.zero?
           return problems.within(:existing_hem).add(:missing)

@@ -49,6 +49,8 @@ module EarnestFold
 
       # @return [NewHeading, nil] nil where nothing would be left to hang, or the heading wants more than a panel can
       #   say
+      #
+      #   altered("new_heading").heading.fullness.ratio # => (2/1)
       def self.build(values, problems)
         values[:heading].refuse(NothingCut::SUPPORT, problems.within(:heading))
         super unless problems.any?

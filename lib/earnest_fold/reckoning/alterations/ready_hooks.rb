@@ -48,6 +48,8 @@ module EarnestFold
       USUAL_POCKETS = 4
 
       # @return [ReadyHooks, nil] nil where hooks with prongs were asked for and nobody said how many
+      #
+      #   ReadyHooks.build({skips: [1], hooks: nil}, Problems.new) # => nil
       def self.build(values, problems)
         problems.within(:hooks).add(:missing) if values[:skips] && values[:hooks].nil?
         super unless problems.any?
@@ -68,6 +70,8 @@ module EarnestFold
       end
 
       # @return [Array<Array<Integer>>] the pockets that each hook's prongs go into, from the leading edge
+      #
+      #   altered("ready_hooks").pockets_of.size # => 7
       def pockets_of = pronged? ? ProngedPockets.of(skips, placing.merge(hooks: hooks)) : plain_pockets
 
       def hooked_by

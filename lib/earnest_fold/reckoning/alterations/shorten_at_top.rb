@@ -46,6 +46,8 @@ module EarnestFold
       end
 
       # @param curtain [OwnCurtain]
+      #
+      #   altered("shorten_at_top").lines(own_curtains).map(&:name).first(2) # => [:seam_line, :strip_from]
       def lines(curtain)
         upper = curtain.band
         foot = left_at_hem.positive? ? [line(:new_foot, :mark, existing_length - left_at_hem)] : []
@@ -69,6 +71,8 @@ module EarnestFold
       def left_over(_curtain) = [strip, Length::ZERO].max
 
       # What hangs below the tuck rises.
+      #
+      #   altered("shorten_at_top").motif_after(Length.cm(150), own_curtains) # => 1090 mm
       def motif_after(place, curtain)
         return place if place < curtain.band
 

@@ -45,6 +45,8 @@ module EarnestFold
 
       # The tuck lies above the made hem: its two seam lines come to lie on each other.
       # @param curtain [OwnCurtain]
+      #
+      #   altered("shorten_keep_hem").lines(own_curtains).map(&:name).first(2) # => [:seam_line, :strip_from]
       def lines(_curtain)
         upper = figures[:seam_line]
         [

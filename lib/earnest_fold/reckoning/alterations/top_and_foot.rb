@@ -84,6 +84,8 @@ module EarnestFold
 
       # On the curtain as it came, the top's tuck first.
       # @param curtain [OwnCurtain]
+      #
+      #   altered("top_and_foot").lines(own_curtains).size # => 10
       def lines(curtain)
         top = tuck_lines(:top, curtain.band, take_out_top, seam)
         foot_out.positive? ? top + tuck_lines(:foot, upper_foot, foot_out, at_foot) : top
@@ -94,6 +96,8 @@ module EarnestFold
 
       # @param place [Length]
       # @param curtain [OwnCurtain]
+      #
+      #   altered("top_and_foot").motif_after(Length.cm(2), own_curtains) # => 20 mm
       def motif_after(place, curtain)
         return place if place < curtain.band
         return if place <= curtain.band + take_out_top

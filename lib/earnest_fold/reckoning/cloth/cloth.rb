@@ -21,6 +21,8 @@ module EarnestFold
       # @param values [Hash] as {Flaw::FIELDS} read them
       # @param problems [Problems]
       # @return [Flaw, nil] nil where it ends before it starts
+      #
+      #   Piece.flaw({from: Length.cm(400), to: Length.cm(390)}, Problems.new) # => nil
       def self.flaw(values, problems)
         return problems.within(:to).add(:ends_before_it_starts) if values[:to] < values[:from]
 
@@ -37,6 +39,8 @@ module EarnestFold
       end
 
       # @return [Piece, nil] nil where a flaw lies outside it
+      #
+      #   rolled.pieces.first.length # => 30000 mm
       def self.build(values, problems)
         outside = values[:flaws].each_index.select { |index| values[:flaws][index].to > values[:length] }
         outside.each { |index| problems.within(:flaws).within(index).add(:outside_the_piece) }

@@ -8,6 +8,8 @@ module EarnestFold
       # @param drop [Length] the curtain's finished drop
       # @param curtains [Array<Curtain>]
       # @return [LiningCut]
+      #
+      #   LiningCut.of(lined, Length.cm(210), lined.curtains).counts # => [(2/1), (2/1)]
       def self.of(treatment, drop, curtains)
         lining = treatment.lining
         rule = treatment.lining_rule
@@ -95,6 +97,8 @@ module EarnestFold
     # An interlining reckoned: cut to the finished size, without hems, joins lapped within what is over.
     class InterliningCut < Value.define(:cloth, :drop_cut, :rule, :targets, :counts, :shares)
       # @return [InterliningCut]
+      #
+      #   InterliningCut.of(interlined, Length.cm(210), interlined.curtains).counts # => [(2/1), (2/1)]
       def self.of(treatment, drop, curtains)
         cloth = treatment.interlining.cloth
         rule = Widths.new(cloth: cloth, seam: Length::ZERO, side: Length::ZERO)
@@ -111,19 +115,29 @@ module EarnestFold
       end
 
       # @return [Array<WidthCut>] its widths
+      #
+      #   interlined.reckon.interlining.cuts.size # => 4
       def cuts = WidthsToCut.new(cloth, false, shares).list
 
       # @param step [Rational] 1 or 1/2
       # @return [Array<Rational>] what its counts are rounded up from
+      #
+      #   interlined.reckon.interlining.amounts(1r).map { |amount| amount.round(2) } # => [(91/100), (91/100)]
       def amounts(step) = targets.flat_map { |target| rule.amounts(target, step) }
 
       # @return [Integer] widths of cloth to cut
+      #
+      #   interlined.reckon.interlining.widths_total # => 4
       def widths_total = cuts.size
 
       # @return [Boolean] an interlining always runs up the drop
+      #
+      #   interlined.reckon.interlining.sideways? # => false
       def sideways? = false
 
       # @return [Rational, nil] kilograms
+      #
+      #   interlined.reckon.interlining.mass.round(2) # => (14/5)
       def mass = Mass.sum(targets.map { |width| Mass.of(cloth, width, drop_cut.finished) })
     end
   end

@@ -30,6 +30,8 @@ module EarnestFold
       end
 
       # @return [Array<WidthCut>] whole widths by curtain, then the slit ones
+      #
+      #   WidthsToCut.new(cloth, false, WidthsToCut.shares(reckoning.curtains, [2r, 2r])).list.size # => 4
       def list = whole + slit
 
       private

@@ -40,6 +40,8 @@ module EarnestFold
 
         # @param cloth [Cloth]
         # @return [Array<Cut>] those that are slit for one curtain alone, so that their other half is left over
+        #
+        #   Cutting::Demand.slit([reckoning], cloth) # => []
         def slit(reckonings, cloth)
           of(reckonings, cloth).select do |cut|
             made = reckonings.find { |one| one.id == cut.treatment }

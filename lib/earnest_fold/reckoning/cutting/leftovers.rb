@@ -57,6 +57,8 @@ module EarnestFold
         private_class_method :between
 
         # A width that is slit for one curtain alone leaves its other half.
+        #
+        #   Cutting::Leftovers.half_widths(cloth, plan.pieces.first, cuts.first(1)).map(&:across) # => [690 mm]
         def half_widths(cloth, piece, slit)
           piece.placed.select { |placed| slit.include?(placed.cut) }.map do |placed|
             Leftover.new(

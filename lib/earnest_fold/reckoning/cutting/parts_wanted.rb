@@ -15,6 +15,8 @@ module EarnestFold
         # @param asked [Array<SmallPartOfJob>]
         # @param reckonings [Array<TreatmentReckoning>]
         # @return [Hash{String => Array<SmallPartOfJob>}] by the cloth's id
+        #
+        #   Cutting::PartsWanted.by_cloth([part_of_job("frill")], [reckoning]).keys # => ["plain"]
         def by_cloth(asked, reckonings)
           first = reckonings.first&.treatment&.face&.id
           (asked + reckonings.flat_map { |made| of(made) }).group_by { |one| one.cloth || first }
@@ -51,6 +53,8 @@ module EarnestFold
         end
 
         # @return [Array<Frill>] those of curtains that are alike together
+        #
+        #   Cutting::PartsWanted.frills(reckoning) # => []
         def frills(made)
           made.curtains
             .filter_map { |curtain| made.frill(curtain) }

@@ -69,6 +69,9 @@ module EarnestFold
         # @param taking [Taking] one of these
         # @param loose [Array<Taking>] the offcuts among these that nobody touched
         # @return [Exchange]
+        #
+        #   cut = Cutting::Taking.new(kind: :cut, from: Length::ZERO, to: Length.cm(230), key: nil)
+        #   life.with(takings: [cut]).put_back(cut, least: Length.cm(50)).added # => []
         def put_back(taking, least:, loose: [])
           place = takings.index(taking)
           free = ->(one) { one.kind == :wasted || loose.include?(one) }

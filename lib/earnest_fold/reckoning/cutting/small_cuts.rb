@@ -10,6 +10,8 @@ module EarnestFold
 
         # @param width [Length] that a strip can be at most
         # @return [Array<SmallCut>] the strips that it is joined from; itself alone where it needn't be
+        #
+        #   Cutting::SmallCuts.of([part_of_job("frill")]).first.strips(Length.cm(60)).size # => 5
         def strips(width)
           count, each = Strips.of(across, joined_by, width)
           (count > 1) ? Array.new(count) { with(across: each, joined_by: nil) } : [self]
@@ -32,6 +34,8 @@ module EarnestFold
 
         # @param parts [Array<SmallPartOfJob>]
         # @return [Array<SmallCut>] each cut alone
+        #
+        #   Cutting::SmallCuts.of([part_of_job("frill")]).map(&:kind) # => ["frill"]
         def self.of(parts)
           parts.flat_map do |one|
             Array.new(one.part.count) do
@@ -50,6 +54,8 @@ module EarnestFold
         # @param parts [Array<SmallPartOfJob>]
         # @param cloth [Cloth]
         # @return [Length] what they take of it where nothing left over takes them
+        #
+        #   Cutting::SmallCuts.length([part_of_job("frill")], cloth) # => 260 mm
         def self.length(parts, cloth) = new(of(parts), [], cloth.usable_width).to_buy(cloth)
 
         # @param cuts [Array<SmallCut>]
@@ -68,6 +74,8 @@ module EarnestFold
         # less.
         # @param cloth [Cloth]
         # @return [Length] zero where all find one
+        #
+        #   Cutting::SmallCuts.new([], [], Length.cm(138)).to_buy(cloth) # => 0 mm
         def to_buy(cloth) =
           unplaced
             .group_by { |cut| [cut.across, cut.along] }

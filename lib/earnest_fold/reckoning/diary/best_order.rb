@@ -6,6 +6,7 @@ module EarnestFold
       # The order in which tasks are laid. What counts first is how many days jobs are late in all, then the day on
       # which the last is done. Few tasks are tried in every order that their needs allow; of many, a few orders that
       # makers use are weighed against each other.
+      # @api private
       class BestOrder
         # So many tasks are tried in every order.
         FEW = 7

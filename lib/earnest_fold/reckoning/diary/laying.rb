@@ -4,6 +4,7 @@ module EarnestFold
   module Reckoning
     module Diary
       # One laying of tasks in a given order: each goes where it is free first, and nothing laid before it moves.
+      # @api private
       class Laying
         # @param calendar [WorkingDays]
         # @param rules [Rules]

@@ -42,6 +42,8 @@ module EarnestFold
         def ready(job_id) = (made = @by_job[job_id]) && calendar.end_date(made.map(&:to).max)
 
         # @return [Array<Late>]
+        #
+        #   diary.plan.late # => []
         def late
           @jobs.filter_map do |job|
             there = ready(job.id)

@@ -9,6 +9,8 @@ module EarnestFold
         # @param unit [Unit]
         # @param problems [Problems]
         # @return [Array<Integer>, nil]
+        #
+        #   Diary::WeekdaysKind.new.read([5, 1, 1], Units::CM, Problems.new) # => [1, 5]
         def read(raw, unit, problems)
           days = super
           return days if days.nil? || days.include?(nil)

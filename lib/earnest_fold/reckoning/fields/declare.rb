@@ -92,6 +92,8 @@ module EarnestFold
         [FieldKinds::ListKind.new(kind: kind, least: least, most: most), default]
 
       # @param build [#call] takes the values and the problems' place
+      #
+      #   Declare.record(Flaw::FIELDS, nil).last # => nil
       def record(fields, default = REQUIRED, &build) =
         [FieldKinds::RecordKind.new(fields: fields, build: build), default]
 

@@ -111,6 +111,8 @@ module EarnestFold
       # @yieldparam kind [Object]
       # @yieldreturn [Array<String>] the fields of that kind that something else may say instead
       # @return [Hash] a record of the kind it names: said with "if", so that what is wrong is said of that kind alone
+      #
+      #   FieldKinds.kinds_schema(SmallParts).fetch("required") # => ["kind"]
       def self.kinds_schema(kinds)
         {
           "type" => "object",

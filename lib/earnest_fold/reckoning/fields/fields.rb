@@ -29,6 +29,9 @@ module EarnestFold
       # @param field [Field]
       # @param raw [Hash]
       # @return [Boolean] whether the field says what it said before
+      #
+      #   known = KnownFields.new(raw: {"name" => "Reed"}, values: {})
+      #   known.same?(Cloth::FIELDS.find { |field| field.key == "name" }, {"name" => "Reed"}) # => true
       def same?(field, raw) = raw.key?(field.key) && raw[field.key] == self.raw.fetch(field.key, self)
     end
 

@@ -46,6 +46,8 @@ module EarnestFold
 
         # A percentage in all that would leave the curtain narrower than it hangs, or a bare number that is a
         # percentage without its sign. Makers mean either.
+        #
+        #   FieldKinds::FullnessKind.new.doubt("50", Units::CM).first # => :so_many_times
         def doubt(kept, _unit)
           number = Exact.read(kept.is_a?(Hash) ? kept["percent_total"] : kept)
           return unless number&.positive?

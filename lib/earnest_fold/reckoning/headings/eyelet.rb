@@ -80,6 +80,8 @@ module EarnestFold
       def dictated(figures) = figures.slice(:eyelets)
 
       # Even counts turn at the odd ones between.
+      #
+      #   headed("eyelet").heading.counted_from(headed("eyelet").curtains.first.task, nil) # => [(139/15)]
       def counted_from(task, _figures)
         wished = dictates? ? task.span.finished_width * asked / tape_pitch : task.flat / pitch
         [(wished + 1) / 2]
@@ -107,6 +109,8 @@ module EarnestFold
       def folds(_task, figures) = figures[:eyelets] / 2
 
       # Without a tape the count follows the flat width, and only the pitch moves.
+      #
+      #   headed("eyelet").heading.near_counts(headed("eyelet").curtains.first.task, nil) # => []
       def near_counts(task, figures) = dictates? ? super : []
 
       def with_count(count, span) = dictates? ? with(fullness: fullness_for(count, span)) : nil

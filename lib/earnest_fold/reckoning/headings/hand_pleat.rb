@@ -88,6 +88,9 @@ module EarnestFold
       end
 
       # A count that was given stays, and so does one for each width.
+      #
+      #   pleated = lined.curtains.first
+      #   lined.heading.dictates_alike?(pleated.task, pleated.task, pleated.heading) # => true
       def dictates_alike?(from, to, figures) =
         !pleats.nil? || !in_widths(from).nil? || figures[:pleats].zero? ||
           best(from).holds_up_to?(best(to), figures[:pleats])

@@ -70,6 +70,9 @@ module EarnestFold
       end
 
       # More pockets never take fewer hooks, and a wider curtain never more.
+      #
+      #   task = headed("pleater_hook").curtains.first.task
+      #   headed("pleater_hook").heading.dictates_alike?(task, task, nil) # => true
       def dictates_alike?(from, to, _figures)
         pockets = [from, to].map { |task| pockets(task) }
         spans = [from, to].map(&:span).sort_by { |span| span.finished_width.mm }
@@ -123,6 +126,9 @@ module EarnestFold
       end
 
       # One hook less and more, by the width of the heading each gives.
+      #
+      #   hooked = headed("pleater_hook").curtains.first
+      #   headed("pleater_hook").heading.near_counts(hooked.task, hooked.heading).map(&:count) # => [9, 10, 11]
       def near_counts(task, figures)
         [-1, 0, 1].map { |apart| figures[:hooks] + apart }
           .select { |hooks| hooks.positive? && figures[:pockets] > hooks * taken }

@@ -37,6 +37,8 @@ module EarnestFold
       def thin_below = 5/4r
 
       # As many tabs as the layout counts.
+      #
+      #   headed("tab_top").heading.tabs(headed("tab_top").curtains.map(&:heading))[:count] # => 36
       def tabs(figures) =
         {drop: tab_drop, tab_width: tab_width, count: figures.sum { |counted| counted.fetch(:tabs) }}
 

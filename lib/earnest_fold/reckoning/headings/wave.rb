@@ -119,6 +119,8 @@ module EarnestFold
       # @param values [Hash] as FIELDS read them
       # @param problems [Problems]
       # @return [Wave, nil] nil where its hooks stand closer than its gliders
+      #
+      #   Wave.build({hook_pitch: Length.cm(5), glider_spacing: Length.cm(6)}, Problems.new) # => nil
       def self.build(values, problems)
         return problems.within(:hook_pitch).add(:pitch_under_spacing) if values[:hook_pitch] < values[:glider_spacing]
 

@@ -123,6 +123,8 @@ module EarnestFold
       # @param name [Object] how
       # @param reckoning [TreatmentReckoning]
       # @return [Choice] with its cloth ordered alone
+      #
+      #   Choices.choice(:hem, "double", reckoning, chosen: true).length # => 10400 mm
       def choice(kind, name, reckoning, chosen:)
         made = ClothReckoning.of(reckoning.treatment.face, [reckoning])
         Choice.new(

@@ -44,6 +44,8 @@ module EarnestFold
       def plan = cloth.pieces.any? ? @plan ||= Cutting::Planner.new(cloth, @cuts).plan : nil
 
       # @return [Array<Check>]
+      #
+      #   ClothReckoning.of(cloth, [reckoning]).checks # => []
       def checks
         return [] unless plan&.uncut&.any?
 

@@ -20,6 +20,10 @@ module EarnestFold
 
         # @param touch [Touch]
         # @return [Hash]
+        #
+        #   parts = steps.first.parts.map { |part| part.with(figures: {cut_width: Length.cm(95)}) }
+        #   touch = Touch.new(step: steps.first.with(parts: parts), operation: nil, layer: :face, material: nil)
+        #   Judgement::CutRightLayer.touched(seen, touch) # => {:width=>950 mm}
         def self.touched(_seen, touch)
           strip = touch.figures[:strip]
           strip ? {form: :strip, width: strip} : {width: touch.figures.fetch(:cut_width)}

@@ -20,6 +20,9 @@ module EarnestFold
 
         # @param touch [Touch]
         # @return [Hash]
+        #
+        #   touch = Touch.new(step: steps.first, operation: nil, layer: :face, material: cloth)
+        #   Judgement::Fraying.touched(seen, touch) # => {:cloth=>""}
         def self.touched(_seen, touch) = {cloth: touch.material.name}
       end
 

@@ -20,6 +20,9 @@ module EarnestFold
 
         # What lies on the table before it is made up.
         # @return [Hash, nil]
+        #
+        #   touch = Touch.new(step: steps.first, operation: nil, layer: :face, material: cloth)
+        #   Judgement::InSections.touched(seen, touch) # => nil
         def self.touched(seen, touch) = sections(touch.figures[:cut_drop], seen.treatment.face.width, seen.house)
 
         def self.sections(length, width, house)

@@ -13,6 +13,8 @@ module EarnestFold
 
         # @param seen [AlterCase]
         # @return [Hash, nil]
+        #
+        #   Judgement::KeepMadeHem.altering(seen_altered)[:kept] # => 770 mm
         def self.altering(seen)
           return unless seen.alteration.shortens?
 

@@ -19,9 +19,13 @@ module EarnestFold
         end
 
         # @return [Hash, nil]
+        #
+        #   Judgement::KeepOffcuts.touched(seen, nil) # => nil
         def self.touched(seen, _touch) = trimmed_off(seen)&.then { |leftover| kept(leftover, seen.house) }
 
         # What is trimmed off at the return edge, where the house keeps so narrow a strip.
+        #
+        #   Judgement::KeepOffcuts.trimmed_off(seen) # => nil
         def self.trimmed_off(seen)
           return unless seen.is_a?(JudgementCase) && !seen.treatment.sideways?
 

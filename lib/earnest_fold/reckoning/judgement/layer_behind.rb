@@ -25,6 +25,8 @@ module EarnestFold
         end
 
         # How far from the wall the layer behind comes.
+        #
+        #   Judgement::LayerBehind.reach(given({"support/projection" => "12 cm"})) # => 146 mm
         def self.reach(behind)
           curtain = Curtain.asked(behind, behind.spans.first)
           behind.support.projection + behind.heading.fold_depth(curtain.task, curtain.heading)

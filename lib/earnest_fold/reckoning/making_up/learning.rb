@@ -23,6 +23,8 @@ module EarnestFold
         # @param timed [Array<Timed>]
         # @param times [StandardTimes] as they are now
         # @return [Array<Learnt>] in the order of the standards
+        #
+        #   MakingUp::Learning.of([], house.times) # => []
         def of(timed, times)
           StandardTimes.members.filter_map do |name|
             by_job = timed.select { |one| one.times.key?(name) && one.planned.positive? }.group_by(&:job)

@@ -5,6 +5,7 @@ module EarnestFold
     module MakingUp
       # What the steps of a heading are made from where it is put on a panel that came made: its sides and its hem are
       # there, and there is no cloth for anything beside it.
+      # @api private
       PanelCase = Value.define(:made, :house) do
         # @return [Heading] the new one
         #
@@ -41,6 +42,7 @@ module EarnestFold
       # The layers of a panel, and what it hangs from.
       Panel = Value.define(:lining, :support)
       # What a panel has beside its heading: nothing but the length of what stiffens its top.
+      # @api private
       PanelFigures = Value.define do
         # @return [nil] there is no cloth for one
         def frill(_curtain) = nil

@@ -46,6 +46,7 @@ module EarnestFold
       end
 
       # What a theme of steps is written with.
+      # @api private
       module StepTheme
         # @param code [String]
         # @param does [Proc] takes the case; gives its operations

@@ -115,6 +115,8 @@ module EarnestFold
 
         # Besides the answer itself.
         # @return [Array]
+        #
+        #   Nearness::Outcome.new(reckoning).decided.first # => 0
         def decided =
           @decided ||= [
             treatment.width_rule.repeats_across,

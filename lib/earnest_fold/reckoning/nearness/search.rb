@@ -5,6 +5,7 @@ module EarnestFold
     module Nearness
       # Looks for the nearest step at which the answer is another: nowhere, if nothing is decided otherwise as far as is
       # looked; else it parts the way where the next whole number is guessed, and after some guesses in the middle.
+      # @api private
       class Search
         # So often is it guessed at before halving.
         GUESSES = 6

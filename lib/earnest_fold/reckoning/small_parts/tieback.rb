@@ -43,11 +43,15 @@ module EarnestFold
       Wanted = Value.define(*AT_WINDOW.names) do
         # @param treatment [Treatment]
         # @return [Tieback] one for each curtain where nobody says otherwise
+        #
+        #   given("tieback" => {"girth" => "40 cm", "finished_depth" => "10 cm"}).tieback.for(treatment).count # => 2
         def for(treatment) =
           Tieback.new(**to_h, seam: treatment.making.seam, count: count || treatment.spans.size)
       end
 
       # @return [Array] the field of a treatment, as {Declare} has them
+      #
+      #   Tieback.at_window.last # => nil
       def self.at_window =
         Declare.record(AT_WINDOW, nil) { |values, _| Wanted.new(**values) if values[:girth] && values[:finished_depth] }
 

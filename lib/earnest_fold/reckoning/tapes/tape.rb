@@ -62,6 +62,8 @@ module EarnestFold
       # @param heading [Hash] that takes the tape
       # @param of_kind [Class] its kind
       # @return [Hash{String => Object}] by the heading's field
+      #
+      #   Tape.figures({"below" => "1 cm"}, {}, Headings["pencil_pleat"]) # => {"tape_below"=>"1 cm"}
       def self.figures(tape, heading, of_kind)
         filled = of_kind.filled_by_tape
         first = Array(tape["pitches"]).first
@@ -71,6 +73,8 @@ module EarnestFold
 
       # @param length [Length] of it
       # @return [Rational, nil] what that costs, unrounded; nil where no price is known
+      #
+      #   Tape.new(**Tape::FIELDS.names.to_h { |name| [name, nil] }, price: 6/5r).cost(Length.cm(250)) # => (3/1)
       def cost(length) = price && (price * length.mm / 1000)
     end
   end

@@ -25,6 +25,8 @@ module EarnestFold
       # @param reckonings [Array<TreatmentReckoning>] of one room
       # @return [Symbol, nil] :hem or :top, where the pattern of all that have one stands alike; nil where it doesn't,
       #   or only one has
+      #
+      #   Level.fold([reckoning, reckoning]) # => :hem
       def fold(reckonings)
         patterned =
           reckonings

@@ -70,6 +70,8 @@ module EarnestFold
 
       # How a method's file declares it.
       # @param order [Array<String, Symbol>, #call] the second takes the heading
+      #
+      #   Methods::Kinds["unlined_hem_first"].layers # => :unlined
       def define(name, layers:, order:, usual: false, sewn: {}, brings: {}, only: ANY)
         Kinds.register(
           name,

@@ -10,6 +10,10 @@ module EarnestFold
 
       # @param treatment [Treatment]
       # @param problems [Problems] at the treatment's place
+      #
+      #   found = Problems.new
+      #   Refusals.check(treatment, found)
+      #   found.any? # => false
       def check(treatment, problems)
         treatment.heading.refuse(treatment.support, problems.within(:heading))
         drop(treatment, problems.within(:drop))
@@ -42,12 +46,20 @@ module EarnestFold
       private_class_method :lining
 
       # Selvedges, seams or side turnings that leave nothing of a width.
+      #
+      #   found = Problems.new
+      #   Refusals.used_up(treatment.width_rule, found)
+      #   found.any? # => false
       def used_up(rule, problems, side: :side)
         problems.within(side).add(:width_used_up) unless rule.single.positive?
         problems.within(:seam).add(:width_used_up) unless rule.between_seams.positive?
       end
 
       # Needs the curtains themselves, so it comes last and only where they can be reckoned.
+      #
+      #   found = Problems.new
+      #   Refusals.counts(treatment, found)
+      #   found.any? # => false
       def counts(treatment, problems)
         return problems.within(:making).add(:too_many_widths, most: MOST_WIDTHS) unless few_widths?(treatment)
 
@@ -74,6 +86,10 @@ module EarnestFold
       MOST_MARKS = 2000
 
       # It stands at the figure by which they come again.
+      #
+      #   found = Problems.new
+      #   Refusals.too_many_marks(treatment.heading, treatment.curtains, found)
+      #   found.any? # => false
       def too_many_marks(heading, curtains, problems)
         counted = curtains.flat_map { |curtain| curtain.heading.values.grep(Integer) }
         return unless counted.any? { |count| count > MOST_MARKS }

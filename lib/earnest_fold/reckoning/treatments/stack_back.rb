@@ -32,6 +32,9 @@ module EarnestFold
       end
 
       # A dress pair is never drawn.
+      #
+      #   dressed = given("opening" => {"kind" => "dress_pair", "cover" => "42 cm"})
+      #   StackBack.dress(dressed, Length.cm(180)).last # => [1380 mm, 1800 mm]
       def self.dress(treatment, length)
         cover = treatment.opening.cover
         [[Length::ZERO, cover], [length - cover, length]].freeze

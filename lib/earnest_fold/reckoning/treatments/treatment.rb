@@ -86,6 +86,8 @@ module EarnestFold
       # @yieldparam read [KnownFields] what was read, where nothing was wrong
       # @return [Hash{Symbol => Object}, nil] what {#initialize} takes, but for the cloths: with a support's length
       #   always
+      #
+      #   Treatment.read(ExampleWindow::SPEC, Units::CM, Problems.new)[:overlap] # => 80 mm
       def self.read(raw, unit, problems, known: nil)
         raw = Ordered.measured(raw)
         unmeasured(raw, problems)

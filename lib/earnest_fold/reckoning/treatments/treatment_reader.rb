@@ -22,6 +22,8 @@ module EarnestFold
       # @param known [KnownFields, nil] of the treatment as it was: of that only what changed is read again
       # @yieldparam read [KnownFields] what was read, where nothing was wrong
       # @return [Treatment, nil]
+      #
+      #   TreatmentReader.new({"plain" => cloth}, Units::CM).read(ExampleWindow::SPEC, Problems.new).id # => "office"
       def read(raw, place, known: nil, &keep)
         raw = taped(raw, place) if @tapes
         values = Treatment.read(raw, @unit, place, known: known, &keep)

@@ -16,6 +16,8 @@ module EarnestFold
       # @param name [String]
       # @param kind [Object]
       # @raise [ArgumentError] for a name taken or a broken contract
+      #
+      #   Registry.new.register("any", 1) # => 1
       def register(name, kind)
         raise ArgumentError, "#{name} is registered already" if @kinds.key?(name)
 
@@ -27,6 +29,8 @@ module EarnestFold
 
       # Requires every file of a folder, checks that each registered what it is named for, and closes the registry.
       # @param folder [String]
+      #
+      #   Headings.frozen? # => true
       def load(folder)
         Dir[File.join(folder, "*.rb")].sort.each do |file|
           require file

@@ -36,6 +36,8 @@ module EarnestFold
       private_class_method :initializer
 
       # @return [Array<Symbol>]
+      #
+      #   MeasuredPoints::Amount.members # => [:length, :expression]
       def self.members = @members || superclass.members
 
       # @!method to_h

@@ -40,6 +40,9 @@ module EarnestFold
       # @param heading [Heading]
       # @param support [Support]
       # @return [Amount, nil] the stand-up; nil where the point doesn't suit the heading or a figure is wanting
+      #
+      #   asked = given("drop/measured_from" => "glider_eye").drop.asked
+      #   MeasuredPoints.stand_up(asked, treatment.heading, treatment.support).length # => 0 mm
       def stand_up(drop, heading, support)
         return NOTHING if drop.measured_from == "curtain_top"
 

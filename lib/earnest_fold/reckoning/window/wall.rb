@@ -27,6 +27,8 @@ module EarnestFold
       def features = to_h.compact
 
       # @return [Hash{Symbol => Feature}] those that a curtain can catch on, with how far each stands off
+      #
+      #   Wall.new(**Wall.members.to_h { |name| [name, nil] }).standing_off # => {}
       def standing_off = features.select { |_, feature| feature.stands_off&.positive? }
     end
     Wall::FIELDS = Fields.new(

@@ -19,6 +19,9 @@ module EarnestFold
         # @param values [Hash] as FIELDS read them
         # @param problems [Problems]
         # @return [Alteration, nil] nil where neither length nor pins were said, or nothing would hang
+        #
+        #   said = {existing_length: Length.cm(200), existing_hem: Allowance::NONE, hem: Allowance::NONE}
+        #   ShortenKeepHem.build(said, Problems.new) # => nil
         def build(values, problems)
           wanted = values[:wanted_length] || by_pins(values)
           return problems.within(:wanted_length).add(:missing) unless wanted

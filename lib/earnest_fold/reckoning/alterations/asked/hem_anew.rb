@@ -13,6 +13,8 @@ module EarnestFold
         # @param values [Hash] as FIELDS read them
         # @param problems [Problems]
         # @return [Alteration, nil] nil where neither hem is known
+        #
+        #   ShortenAtHem.build({existing_hem: Allowance::NONE}, Problems.new) # => nil
         def build(values, problems)
           hem = values[:hem] || values[:existing_hem]
           return problems.within(:existing_hem).add(:missing) if values[:hem].nil? && hem.taken.zero?
@@ -24,6 +26,9 @@ module EarnestFold
       def self.included(kind) = kind.extend(Hemming)
 
       # @return [Allowance, nil] the same hem made double, where it is single and there is cloth for it
+      #
+      #   single = Allowance.new(kind: "single", depth: Length.cm(5), turn_under: Length.cm(1))
+      #   altered("shorten_at_hem").with(hem: single).doubled.depth # => 50 mm
       def doubled
         double = Allowance.new(kind: "double", depth: hem.depth, turn_under: Length::ZERO)
         double if hem.kind == "single" && from_the_top + double.taken <= available

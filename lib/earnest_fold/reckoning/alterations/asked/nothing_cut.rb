@@ -29,6 +29,9 @@ module EarnestFold
         # @param values [Hash] as FIELDS read them
         # @param problems [Problems]
         # @return [Alteration, nil] nil where nothing would be left to hang
+        #
+        #   said = {existing_length: Length.cm(2), stand_up: Length.cm(3), heading: treatment.heading}
+        #   HangOnly.build(said, Problems.new) # => nil
         def build(values, problems)
           unless (values[:existing_length] - values[:stand_up]).positive?
             return problems.within(:stand_up).add(:nothing_hangs)
@@ -51,6 +54,8 @@ module EarnestFold
       def wanted_length = existing_length - stand_up
 
       # @return [Array<Line>] none: nothing is measured off
+      #
+      #   altered("hang_only").from_the_top_line # => []
       def from_the_top_line = []
     end
   end

@@ -64,6 +64,9 @@ module EarnestFold
       # @param other [BestPleats] with the same ranges
       # @param pleats [Integer] the best count here and there
       # @return [Boolean]
+      #
+      #   best = lined.heading.best(lined.curtains.first.task)
+      #   best.holds_up_to?(best.with(extra: best.extra + Length.cm(1)), best.count) # => true
       def holds_up_to?(other, pleats)
         worst = [self, other].map { |one| one.penalty(pleats) }.max
         return true if worst.zero? && [pleats - 1, pleats + 1].all? { |rival| behind?(other, pleats, rival) }
@@ -84,9 +87,13 @@ module EarnestFold
 
       # @return [Boolean] whether the space of one count is nearer its target than another's, or as near, with more
       #   pleats
+      #
+      #   lined.heading.best(lined.curtains.first.task).nearer?(10, 9) # => true
       def nearer?(pleats, rival) = (beside(pleats) <=> beside(rival)).negative?
 
       # @return [Array<Rational>] where the least penalty can lie, as counts
+      #
+      #   lined.heading.best(lined.curtains.first.task).places.size # => 7
       def places =
         space.turns.map { |length| between / length + 1 } + take_up.turns.map { |length| extra / length } + [valley]
 

@@ -6,6 +6,9 @@ module EarnestFold
     # `unit_width` of flat cloth goes with each.
     module CountedFlats
       # @return [Array<NearCount>] one below, the one used, one above
+      #
+      #   waved = headed("wave").curtains.first
+      #   headed("wave").heading.near_counts(waved.task, waved.heading).map(&:count) # => [12, 14, 16]
       def near_counts(task, figures)
         chosen = counted(figures)
         [chosen - step, chosen, chosen + step].select { |count| count >= step }

@@ -34,6 +34,8 @@ module EarnestFold
 
       # @param span [Span]
       # @return [Array] how {#needed} came about
+      #
+      #   lined.heading.needed_expression(lined.spans.first).last(2) # => ["+", 40 mm]
       def needed_expression(span)
         ["(", span.finished_width, *minus_ends(span), ")", "×", asked, *plus_ends(span)]
       end
@@ -45,6 +47,8 @@ module EarnestFold
 
       # @param task [HeadingTask]
       # @return [Array] how {#made_fullness} came about
+      #
+      #   lined.heading.made_expression(lined.curtains.first.task).first(2) # => ["(", 2630 mm]
       def made_expression(task)
         ["(", task.flat, *minus_ends(task.span), ")", "÷", "(", task.span.finished_width, *minus_ends(task.span), ")"]
       end

@@ -16,6 +16,8 @@ module EarnestFold
       # A way to place the seams: lower and upper bounds, the seams that show, and the largest difference it takes.
       Division = Struct.new(:lower, :upper, :shown, :largest) do
         # @return [Array] the least is the best
+        #
+        #   HiddenSeams::Division.new([], [], [Length.cm(3)], 0r).rank # => [1, (0/1)]
         def rank = [shown.size, largest]
       end
 
@@ -31,7 +33,9 @@ module EarnestFold
       # @param seams [Array<Length>] from the leading edge
       # @return [Array<Length>] the take-up of each pleat, from the leading edge; their sum is the mean's
       #
-      #   HiddenSeams # => EarnestFold::Reckoning::HiddenSeams
+      #   five = {pleats: 5, take_up: Length.cm(14), space: Length.cm(10)}
+      #   made = HiddenSeams.new(**five, lead: Length.cm(8), tolerance: Length.cm(2))
+      #   made.take_ups([Length.cm(24)]).map(&:mm).sum # => (700/1)
       def take_ups(seams)
         way = best(seams.map(&:mm))
         course = (0..@pleats).map { |index| middle(way, index) }
@@ -39,6 +43,10 @@ module EarnestFold
       end
 
       # @return [Length] the least possible largest difference that hides what can be hidden
+      #
+      #   five = {pleats: 5, take_up: Length.cm(14), space: Length.cm(10)}
+      #   made = HiddenSeams.new(**five, lead: Length.cm(8), tolerance: Length.cm(2))
+      #   made.largest_difference([Length.cm(23)]) # => 15 mm
       def largest_difference(seams) = Length.new(best(seams.map(&:mm)).largest)
 
       private

@@ -52,6 +52,8 @@ module EarnestFold
       FIELDS = Fields.new(puffed_frill: Declare.length(nil, least: :over_zero))
 
       # @return [Length, nil] how far it stands above the top
+      #
+      #   headed("pencil_pleat", {"heading/puffed_frill" => "2 cm"}).heading.frill_above # => 20 mm
       def frill_above = puffed_frill
     end
 
@@ -80,6 +82,8 @@ module EarnestFold
       )
 
       # @return [Stiffening, nil]
+      #
+      #   headed("eyelet", {"heading/stiffening" => "10 cm"}).heading.stiffened.depth # => 100 mm
       def stiffened = stiffening && Stiffening.new(depth: stiffening, layers: stiffening_layers)
     end
   end

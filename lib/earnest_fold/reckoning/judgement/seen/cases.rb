@@ -109,6 +109,8 @@ module EarnestFold
       def curtain = made.curtain
 
       # @return [Material, nil] the customer's own cloth, as far as it was asked; nil for what is none
+      #
+      #   seen_altered.material(:face).printed # => false
       def material(layer)
         return unless layer == :face
 

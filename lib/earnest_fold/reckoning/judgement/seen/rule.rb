@@ -43,6 +43,8 @@ module EarnestFold
         # @param seen [JudgementCase, AlterCase]
         # @param step [MakingUp::Step]
         # @return [Hash, nil] the facts where it has something to say at that step
+        #
+        #   Judgement::Rules["fraying"].at(seen, steps.first) # => nil
         def at(seen, step)
           step.operations.each do |operation|
             next unless touching.match?(operation)

@@ -8,6 +8,8 @@ module EarnestFold
         module_function
 
         # @return [Length, nil]
+        #
+        #   MakingUp::Steps.asked_of_heading(making_case, :tape_turn_in) # => 30 mm
         def asked_of_heading(work, name)
           value = work.heading.respond_to?(name) ? work.heading.public_send(name) : nil
           value if value&.positive?

@@ -14,7 +14,7 @@ class PhonesTest < SystemTest
   OF_WORK = %w[ticket changes log].freeze
   RECKONED = "/reckon?support.length=248&drop.readings.left=229&cloth.width=138&cloth.vertical_repeat=64&unit=cm"
   # What is touched, and is no word within a sentence.
-  MEASURED = <<~JS
+  MEASURED = <<~'JS'
     (function (width) {
       var wrong = [];
       var page = document.documentElement;
@@ -63,6 +63,20 @@ class PhonesTest < SystemTest
       var texts = [], walker = document.createTreeWalker(document.querySelector("main"), NodeFilter.SHOW_TEXT);
       while (walker.nextNode()) {
         if (walker.currentNode.data.trim() && shown(walker.currentNode.parentElement)) texts.push(walker.currentNode);
+      }
+      var words = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT), word, found, range, lines;
+      while (words.nextNode()) {
+        word = /[^\s\u2011-\u2015\/-]+/g;
+        while (shown(words.currentNode.parentElement) && (found = word.exec(words.currentNode.data))) {
+          if (!/^[\p{L}\d.,]{2,20}$/u.test(found[0])) continue;
+          range = document.createRange();
+          range.setStart(words.currentNode, found.index);
+          range.setEnd(words.currentNode, found.index + found[0].length);
+          lines = Array.from(range.getClientRects());
+          if (lines.some(function (line) { return line.top > lines[0].top + lines[0].height / 2; })) {
+            wrong.push("broken: " + found[0] + " in " + name(words.currentNode.parentElement));
+          }
+        }
       }
       Array.from(document.querySelectorAll("main :is(.onward, .act, .huge-act)")).forEach(function (one) {
         if (!shown(one) || getComputedStyle(one).position === "sticky") return;
@@ -123,7 +137,43 @@ class PhonesTest < SystemTest
     assert_empty wrong
   end
 
+  # What people name may be one word, as long as it can be.
+  def test_the_longest_names_fit
+    called = workroom.rows(:people).select_hash(:id, :name)
+    Browser.size(page, 320, 844)
+    paths = everything
+    name_at_length
+    wrong = paths.flat_map do |path|
+      visit path
+      page.evaluate_script("#{MEASURED}(320)").map { |what| "#{path} #{what}" }
+    end
+    assert_empty wrong
+  ensure
+    called.each { |id, name| workroom.rows(:people).where(id: id).update(name: name) }
+  end
+
   private
+
+  LONG = "Ferrymastersquartersandnetstoreroomsbehindthelongboathouseatthereach"
+  NAMES = {
+    jobs: {title: 60}, windows: {room: 60, name: 60}, customers: {name: 80}, customer_houses: {name: 60},
+    people: {name: 40}, pieces: {label: 40}
+  }.freeze
+  private_constant :LONG, :NAMES
+
+  # Each its own.
+  def name_at_length
+    NAMES.each do |table, names|
+      rows = workroom.rows(table)
+      rows.select_map(:id).each do |id|
+        rows.where(id: id).update(names.transform_values { |most| "#{id}#{LONG}"[0, most] })
+      end
+    end
+    workroom.cloths.all.each do |cloth|
+      spec = cloth.spec.merge("name" => "#{cloth.id}#{LONG}"[0, 60])
+      workroom.cloths.update(cloth.id, spec, colour: cloth.colour, version: cloth.version)
+    end
+  end
 
   def too_narrow(width)
     Browser.size(page, width, 844)

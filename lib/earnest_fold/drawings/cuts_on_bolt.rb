@@ -10,8 +10,8 @@ module EarnestFold
       LINE = 22
       # In less room than this nothing is written; in less than that no window.
       LEAST_WORDS, LEAST_TITLE = 34, 40
-      # A letter of a window's name takes so much.
-      LETTER = 6.6
+      # A letter of a window's name takes so much, as large as a phone shows it.
+      LETTER = 10.5
 
       # @param svg [Svg] is drawn on
       # @param cloth [Reckoning::Cloth]

@@ -80,6 +80,20 @@ class MakingPapersTest < WebTest
     assert_match(/Reedbedlinenuniondrop236\.2cm/, tags)
   end
 
+  # A title of several lines pushes the tags down, and the strip's stays on its sheet.
+  def test_long_names_on_tags_and_strip
+    long = "Ferrymastersquartersandnetstoreroomsbehindthelongboathouse"
+    long_job = lounge
+    workroom.rows(:jobs).where(id: long_job.id).update(title: long)
+    workroom.rows(:windows).where(id: long_job.windows.first.id).update(room: long, name: "left of the long stair")
+    runs = read(station(long_job, "tags.pdf")).pages.first.runs
+    title, tags = runs.partition { |run| run.x < 50 }
+    assert_operator title.map(&:y).uniq.size, :>, 1
+    assert_operator title.map(&:y).min, :>, tags.map(&:y).max
+    strip = read(station(long_job, "strip.pdf")).pages.first
+    assert_operator strip.runs.map { |run| run.x + run.width }.max, :<, strip.width
+  end
+
   def test_every_heading_has_its_strip
     headings = R::Headings.map { |kind| kind.example }
     headings.each do |example|

@@ -12,8 +12,10 @@ module EarnestFold
       CODE = 62
       # Round a code, inside of the frame.
       ROUND = 8
-      # Above the labels, where the paper's title stands.
-      ABOVE = 36
+      # Above the labels, where the paper's title stands, at least; between that and them; and below them.
+      ABOVE, APART, BELOW = 36, 10, 4
+      # No label is less tall: below a title of many lines there are fewer to a page.
+      LEAST = 134
       # The lines of a label from above: how far down each stands, how large, and how heavy.
       LINES = [
         [0, 14, :bold],
@@ -23,15 +25,17 @@ module EarnestFold
         [88, 9, :normal],
         [106, 11, :normal]
       ].freeze
-      private_constant :CODE, :ROUND, :ABOVE, :LINES
+      private_constant :CODE, :ROUND, :ABOVE, :APART, :BELOW, :LEAST, :LINES
 
-      # @param pdf [Prawn::Document]
+      # @param pdf [Prawn::Document] with its title
       # @param letters [Letters]
       # @param across [Integer] so many on a page beside each other
-      # @param down [Integer] below each other
+      # @param down [Integer] below each other, at most
       def initialize(pdf, letters, across, down)
-        @pdf, @letters, @across, @down = pdf, letters, across, down
-        @wide, @tall = pdf.bounds.width / across, (pdf.bounds.height - 40) / down
+        @pdf, @letters, @across = pdf, letters, across
+        @top = [pdf.bounds.height - ABOVE, pdf.cursor - APART].min
+        @down = [down, ((@top - BELOW) / LEAST).floor].min
+        @wide, @tall = pdf.bounds.width / across, (@top - BELOW) / @down
       end
 
       # @param labels [Array<Array<String>>] the lines of each
@@ -47,7 +51,7 @@ module EarnestFold
 
       private
 
-      def place(index) = [index % @across * @wide, @pdf.bounds.height - ABOVE - index / @across * @tall]
+      def place(index) = [index % @across * @wide, @top - index / @across * @tall]
 
       def label(lines, address, at)
         @pdf.bounding_box(at, width: @wide, height: @tall) do

@@ -71,7 +71,12 @@ module EarnestFold
         @pdf.draw_text Words.say("strip.check", length: CHECK, unit: @unit),
           at: [x + points(CHECK) + 10, y - 3],
           size: 10
-        @pdf.draw_text @letters.drawable(@title), at: [x, y - 17], size: 9
+        @pdf.text_box @letters.drawable(@title),
+          at: [x, y - 8],
+          width: @pdf.bounds.width - 2 * x,
+          height: 12,
+          size: 9,
+          overflow: :shrink_to_fit
       end
 
       def band(strip, from, to, top)

@@ -15,6 +15,7 @@ Capybara.enable_aria_label = true
 session = Capybara::Session.new(:chromium)
 session.visit("#{ADDRESS}/me/sign-in")
 session.click_button("Ida Marram", match: :first)
+session.assert_current_path("/today")
 jobs = lambda { |title, station = nil|
   session.visit("#{ADDRESS}/jobs")
   session.click_link(title, match: :first)

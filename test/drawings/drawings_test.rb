@@ -64,6 +64,19 @@ class DrawingsTest < EarnestFoldTest
     end
   end
 
+  # Also where the piece ends with its last cut.
+  def test_each_distance_is_told_in_its_row_alone
+    made = reckoned(document(cloth: {"vertical_repeat" => 32})).cloths.first
+    placed = made.endless.placed
+    piece = R::Piece.new(
+      id: "P1", length: placed.last.to, batch: "", pattern_start: R::Length::ZERO, flaws: [], squared: false
+    )
+    svg = parse(W::Bolt.new(made.cloth, piece, placed, R::Units::CM, colour: "#ffffff", zoom: 4).to_s)
+    assert_operator svg.css("rect.outline").size, :>, 2
+    last = EarnestFold::Words.length(placed.last.to, R::Units::CM)
+    assert_equal 1, svg.css("text.figure").count { |one| one.text == last }
+  end
+
   def test_a_short_piece_has_figures_to_its_end
     assert_equal ["0 m", "0.5 m"], bolt(600).css("text.ruler").map(&:text)
     assert_equal ["0 m", "0.5 m", "1 m", "1.5 m"], bolt(1700).css("text.ruler").map(&:text)

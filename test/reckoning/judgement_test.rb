@@ -222,7 +222,7 @@ class JudgementTest < EarnestFoldTest
       )
     )
     assert_match(
-      /print against the selvedge/,
+      /nothing is reckoned for it.*print against the selvedge/,
       EarnestFold::Words.remark(
         at_table({first_on_piece: true}, {}, {"vertical_repeat" => 30}).find { |one| one.code == "square_end" },
         R::Units::CM

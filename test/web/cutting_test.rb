@@ -32,6 +32,16 @@ class CuttingTest < WebTest
     assert_match(/Held back, for it differs from what was reckoned with: J1/, text)
   end
 
+  # A plan that cuts nothing is nothing to take to the table.
+  def test_a_shelf_that_is_too_short_for_any_cut
+    workroom.shelf.all(cloths: [reed.id]).each do |piece|
+      workroom.shelf.update(piece.id, piece.spec.merge("measured" => "1 m", "flaws" => []), version: piece.version)
+    end
+    get station(lounge, "cutting")
+    assert_match(/cuts find no place on the shelf/, text)
+    refute_includes last_response.body, "cutting/#{reed.id}/take"
+  end
+
   def test_what_the_shelf_lacks_is_named
     piece = piece_named("R1")
     workroom.shelf.use_up(piece.id, true)

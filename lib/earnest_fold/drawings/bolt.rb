@@ -66,7 +66,7 @@ module EarnestFold
         )
         @pattern = ClothPattern.new(@svg, @scale, cloth, piece.pattern_start)
         @cuts = CutsOnBolt.new(@svg, cloth, unit, marks)
-        @distances = RunningDistances.new(@svg, unit, placed, @extent)
+        @distances = RunningDistances.new(@svg, unit, placed)
         @ruler = FootRuler.new(@svg, @scale, unit, @row)
       end
 

@@ -14,9 +14,8 @@ module EarnestFold
       # @param svg [Svg] is drawn on
       # @param unit [Reckoning::Unit]
       # @param placed [Array<Reckoning::Cutting::Placed>] in order along the cloth
-      # @param extent [Reckoning::Length] as far as the cloth is shown
-      def initialize(svg, unit, placed, extent)
-        @svg, @unit, @extent = svg, unit, extent
+      def initialize(svg, unit, placed)
+        @svg, @unit = svg, unit
         @ends = placed.flat_map { |one| [one.from, one.to] }.uniq
         @used = placed.last&.to
       end
@@ -35,10 +34,9 @@ module EarnestFold
 
       private
 
-      # With nothing after the last.
-      def told_in(row) = [*@ends.select { |at| at >= row.from && (at < row.to || last_in?(row, at)) }, nil]
-
-      def last_in?(row, at) = at == @extent || (at == row.to && at == @used)
+      # With nothing after the last: what ends just where a row does is told where the next begins, if there is a next.
+      def told_in(row) =
+        [*@ends.select { |at| at >= row.from && (at < row.to || (at == row.to && at == @used)) }, nil]
 
       def line(x, y, tall) = @svg.line(x, y - tall, x, y, class: "dim")
 

@@ -17,12 +17,12 @@ module EarnestFold
           square(seen.cutting) if seen.cutting&.first_on_piece
         end
 
-        def self.square(cut) =
-          if cut.cloth.repeats?
-            {form: :printed, square_off: cut.cloth.square_off}
-          else
-            {form: :plain, square_off: cut.cloth.square_off}
-          end
+        def self.square(cut)
+          form = cut.cloth.repeats? ? :printed : :plain
+          return {form: :"#{form}_unreckoned"} if cut.cloth.square_off.zero?
+
+          {form: form, square_off: cut.cloth.square_off}
+        end
         private_class_method :square
       end
 

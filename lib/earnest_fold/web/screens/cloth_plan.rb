@@ -67,6 +67,9 @@ module EarnestFold
 
         def plan = cutting.plan
 
+        # @return [Boolean] whether it can go to the table: it cuts something, and no better one is on its way
+        def worth_taking? = plan.length_used.positive? && !awaited&.errand&.live?
+
         # @return [Errand, nil] the work on a better plan: going on, stopped or failed
         def awaited = (found = cutting.awaited) && Errand.new(found, back: @screen.path)
 

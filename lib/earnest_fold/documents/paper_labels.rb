@@ -34,7 +34,7 @@ module EarnestFold
       def initialize(pdf, letters, across, down)
         @pdf, @letters, @across = pdf, letters, across
         @top = [pdf.bounds.height - ABOVE, pdf.cursor - APART].min
-        @down = [down, ((@top - BELOW) / LEAST).floor].min
+        @down = ((@top - BELOW) / LEAST).floor.clamp(1, down)
         @wide, @tall = pdf.bounds.width / across, (@top - BELOW) / @down
       end
 

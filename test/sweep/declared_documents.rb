@@ -68,7 +68,7 @@ class DeclaredDocuments
   end
 
   # @return [Array<Made>] the least and the most, and some of every sort
-  def sample = plain + all.drop(plain.size).each_slice(110).map(&:last)
+  def sample = plain + all.drop(plain.size).each_slice(45).map(&:last)
 
   private
 

@@ -9,7 +9,7 @@ class ConcurrencyTest < EarnestFoldTest
   def setup
     @workroom = S.workroom
     @job = @workroom.jobs.create(title: "Race", unit: "cm")
-    @treatment = @workroom.jobs.add_window(@job, room: "Race", name: "", spec: {"overlap" => "0 cm"})
+    @treatment = @workroom.windows(@job).add(room: "Race", name: "", spec: {"overlap" => "0 cm"})
   end
 
   def teardown = @workroom.rows(:jobs).where(id: @job).delete

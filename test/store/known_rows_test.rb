@@ -11,14 +11,14 @@ class KnownRowsTest < StoreTest
     change: ->(one) { workroom.treatments.update(one.id, eased, version: one.version) },
     back: ->(one) { workroom.treatments.take_back(one.id, version: one.version) },
     away: ->(one) { workroom.treatments.put_away(one.id, !one.put_away) },
-    another: ->(_) { workroom.jobs.add_window(@job, room: "Attic", name: "", spec: SPEC) },
+    another: ->(_) { workroom.windows(@job).add(room: "Attic", name: "", spec: SPEC) },
     other_hand: ->(one) { S.db[:treatments].where(id: one.id).update(put_away: !one.put_away) }
   }.freeze
 
   def test_a_job_is_found_as_it_stands
     srand(5)
     @job = workroom.jobs.create(title: "Attic", unit: "cm")
-    2.times { workroom.jobs.add_window(@job, room: "Attic", name: "", spec: SPEC) }
+    2.times { workroom.windows(@job).add(room: "Attic", name: "", spec: SPEC) }
     150.times { rand(3).zero? ? undone { step } : step }
   end
 

@@ -27,7 +27,7 @@ class PostTest < StoreTest
   end
 
   def test_a_slip_goes_with_a_link_that_shows_it
-    window = workroom.jobs.add_window(@job, room: "Loft", name: "", spec: {"kind" => "shorten_at_hem"})
+    window = workroom.windows(@job).add(room: "Loft", name: "", spec: {"kind" => "shorten_at_hem"})
     slip = workroom.slips.write(window, {"title" => "Pair"}, "%PDF-1.4 slip")
     letter = workroom.letters.draft(@job, sort: "slip", house: "http://house.example", slip: slip,
       to: "wenna@tern.example", subject: "S", body: "here: [link]")

@@ -27,7 +27,7 @@ class ReadInAStateTest < StoreTest
       step, kind = ["hem", S::Bench::HUNG].sample, S::Bench::KINDS.sample
       workroom.bench.say(@works.sample, step, "left", kind, value: "#{rand(9)} cm")
     },
-    used: ->(_) { workroom.jobs.add_window(@jobs.sample, room: "Loft", name: "", spec: {"face" => @cloth.to_s}) },
+    used: ->(_) { workroom.windows(@jobs.sample).add(room: "Loft", name: "", spec: {"face" => @cloth.to_s}) },
     moved: ->(_) { S.db[:windows].where(job_id: @jobs.sample).update(room: "R#{rand(1_000_000)}") },
     house: ->(_) { S.db[:workrooms].where(id: workroom.id).update(version: Sequel[:version] + 1) },
     dyed: ->(_) { S.db[:cloths].where(id: @cloth).update(colour: "##{rand(100_000..999_999)}") }
@@ -57,7 +57,7 @@ class ReadInAStateTest < StoreTest
     @cloth = cloth
     @jobs = Array.new(2) { |index| workroom.jobs.create(title: "Job #{index}", unit: "cm") }
     @works = @jobs.map do |job|
-      workroom.jobs.add_window(job, room: "Attic", name: "", spec: {"face" => @cloth.to_s})
+      workroom.windows(job).add(room: "Attic", name: "", spec: {"face" => @cloth.to_s})
     end
     2.times { |index| workroom.shelf.receive(@cloth, "P#{index}", {"delivered" => "30 m"}) }
   end

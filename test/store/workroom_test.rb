@@ -8,17 +8,17 @@ class WorkroomTest < StoreTest
 
   def test_lengths_come_back_exactly_as_typed
     job = workroom.jobs.create(title: "Attic", unit: "in")
-    treatment = workroom.jobs.add_window(job, room: "Attic", name: "", spec: SPEC)
+    treatment = workroom.windows(job).add(room: "Attic", name: "", spec: SPEC)
     assert_equal SPEC, workroom.jobs.find(job).treatments.find { |made| made.id == treatment }.spec
   end
 
   def test_another_workroom_sees_nothing
     job = workroom.jobs.create(title: "Attic", unit: "cm")
-    treatment = workroom.jobs.add_window(job, room: "Attic", name: "", spec: SPEC)
+    treatment = workroom.windows(job).add(room: "Attic", name: "", spec: SPEC)
     stranger = other_workroom
     assert_raises(S::Missing) { stranger.jobs.find(job) }
     assert_raises(S::Missing) { stranger.treatments.update(treatment, {}, version: 0) }
-    assert_raises(S::Missing) { stranger.jobs.add_window(job, room: "x", name: "", spec: {}) }
+    assert_raises(S::Missing) { stranger.windows(job).add(room: "x", name: "", spec: {}) }
     refute(stranger.jobs.list.any? { |line| line.id == job })
   end
 
@@ -29,7 +29,7 @@ class WorkroomTest < StoreTest
 
   def test_a_lost_update_is_told
     job = workroom.jobs.create(title: "Attic", unit: "cm")
-    treatment = workroom.jobs.add_window(job, room: "Attic", name: "", spec: SPEC)
+    treatment = workroom.windows(job).add(room: "Attic", name: "", spec: SPEC)
     workroom.treatments.update(treatment, SPEC.merge("ease" => "1 cm"), version: 0)
     assert_raises(S::Stale) { workroom.treatments.update(treatment, SPEC, version: 0) }
     assert_equal "1 cm", workroom.jobs.find(job).treatments.first.spec["ease"]
@@ -45,7 +45,7 @@ class WorkroomTest < StoreTest
   def test_queries_do_not_grow_with_windows
     job = workroom.jobs.create(title: "Attic", unit: "cm")
     one = queries { workroom.jobs.find(job) }
-    10.times { |index| workroom.jobs.add_window(job, room: "Room #{index}", name: "", spec: SPEC) }
+    10.times { |index| workroom.windows(job).add(room: "Room #{index}", name: "", spec: SPEC) }
     assert_equal one + 1, queries { workroom.jobs.find(job) }, "those that nobody has read yet, all at once"
     assert_equal one, queries { workroom.jobs.find(job) }
     assert_equal 1, queries { workroom.jobs.list }

@@ -298,7 +298,7 @@ class BenchTest < WebTest
   end
 
   def test_a_window_without_a_cloth_has_no_steps_yet
-    made = workroom.jobs.add_window(office.id, room: "Yard", name: "", spec: {})
+    made = workroom.windows(office.id).add(room: "Yard", name: "", spec: {})
     %w[making hanging].each do |name|
       get "/jobs/#{office.id}/treatments/#{made}/#{name}"
       assert_equal 200, last_response.status

@@ -378,7 +378,7 @@ class CuttingTest < WebTest
   def test_queries_do_not_grow_with_windows_or_cuts
     get station(lounge, "cutting")
     few = queries { get station(lounge, "cutting") }
-    3.times { workroom.jobs.copy_window(lounge.id, lounge.windows.first, name: "again") }
+    3.times { workroom.windows(lounge.id).copy(lounge.windows.first, name: "again") }
     get station(lounge, "cutting")
     assert_equal few, queries { get station(lounge, "cutting") }
   end

@@ -123,7 +123,7 @@ class ErrandsTest < WebTest
   end
 
   def test_a_paper_of_many_windows_is_written_beside
-    20.times { |index| workroom.jobs.copy_window(lounge.id, lounge.windows.first, name: "Bay #{index}") }
+    20.times { |index| workroom.windows(lounge.id).copy(lounge.windows.first, name: "Bay #{index}") }
     EarnestFold::Documents::MakingPapers::FILES.each_key do |file|
       2.times { get "/jobs/#{lounge.id}/#{file}" }
       assert_equal 303, last_response.status

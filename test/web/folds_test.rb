@@ -16,7 +16,7 @@ class FoldedFieldsTest < WebTest
       "drop" => {"readings" => ["121 cm"], "taken_at" => ["left"]},
       "face" => workroom.cloths.all.find { |cloth| cloth.spec["name"] == "Ferry cotton twill" }.id.to_s
     )
-    workroom.jobs.add_window(id, room: "", name: "Window", spec: spec)
+    workroom.windows(id).add(room: "", name: "Window", spec: spec)
   end
 
   def test_a_plain_unlined_curtain_shows_what_every_curtain_has

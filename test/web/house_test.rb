@@ -134,7 +134,7 @@ class HouseTest < WebTest
   end
 
   def test_windows_move_and_nothing_is_thrown_away
-    workroom.jobs.add_window(office.id, room: "Ticket office", name: "Yard window", spec: office.treatments.first.spec)
+    workroom.windows(office.id).add(room: "Ticket office", name: "Yard window", spec: office.treatments.first.spec)
     first, second = office.treatments.map(&:id)
     send_form("/jobs/#{office.id}/treatments/#{second}/move", "move" => "window-before")
     assert_equal [second, first], office.treatments.map(&:id)

@@ -58,8 +58,8 @@ class JobPageTest < WebTest
     one = workroom.jobs.create(title: "One", unit: "cm")
     many = workroom.jobs.create(title: "Many", unit: "cm")
     spec = job("Ticket office").treatments.first.spec
-    workroom.jobs.add_window(one, room: "A", name: "", spec: spec)
-    9.times { |number| workroom.jobs.add_window(many, room: "A", name: number.to_s, spec: spec) }
+    workroom.windows(one).add(room: "A", name: "", spec: spec)
+    9.times { |number| workroom.windows(many).add(room: "A", name: number.to_s, spec: spec) }
     [one, many].each { |id| get "/jobs/#{id}" }
     assert_equal(*[one, many].map { |id| queries { get("/jobs/#{id}") } })
   end

@@ -52,8 +52,7 @@ class PagesTest < WebTest
   end
 
   def test_a_cloth_brought_in_from_a_window_is_taken_there
-    made = workroom.jobs.add_window(
-      office.id,
+    made = workroom.windows(office.id).add(
       room: "Yard",
       name: "",
       spec: house_set.applied(S::StartingRules::UNMEASURED, EarnestFold::Reckoning::Units::CM)
@@ -164,7 +163,7 @@ class PagesTest < WebTest
       screens.each { |path| get path }
       before = screens.to_h { |path| [path, queries { get path }] }
       12.times do |index|
-        workroom.jobs.add_window(office.id, room: "Room #{index}", name: "", spec: office.treatments.first.spec)
+        workroom.windows(office.id).add(room: "Room #{index}", name: "", spec: office.treatments.first.spec)
       end
       5.times { |index| workroom.jobs.create(title: "Job #{index}", unit: "cm") }
       4.times do |index|

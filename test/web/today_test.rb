@@ -27,7 +27,7 @@ class TodayTest < WebTest
 
   def test_what_waits_says_for_what_and_where_to_put_it_right
     workroom.jobs.create(title: "Net loft", unit: "cm").then do |id|
-      workroom.jobs.add_window(id, room: "", name: "Gable", spec: S::StartingRules::UNMEASURED)
+      workroom.windows(id).add(room: "", name: "Gable", spec: S::StartingRules::UNMEASURED)
     end
     get "/today"
     assert_match(/Stop East window, Breakfast room The eyelets measure/, text)

@@ -150,7 +150,7 @@ module EarnestFold
         id = @workroom.jobs.create(title: "Linen room", unit: "cm")
         unit = Reckoning::Units::CM
         {"Window" => MoreRooms::NEWCOMER.merge("face" => cloths["ferry"]), "Hatch" => StartingRules::UNMEASURED}
-          .each { |name, spec| @workroom.jobs.add_window(id, room: "", name: name, spec: set.applied(spec, unit)) }
+          .each { |name, spec| @workroom.windows(id).add(room: "", name: name, spec: set.applied(spec, unit)) }
       end
 
       def guests
@@ -170,14 +170,14 @@ module EarnestFold
         job = @workroom.jobs.create(title: "Upper landing", unit: "in")
         lining = LANDING_LINING.merge("cloth" => cloths["sateen"])
         spec = UPPER_LANDING.merge("face" => cloths["tick"], "lining" => lining)
-        @workroom.jobs.add_window(job, room: "Upper landing", name: "Stair window", spec: spec)
+        @workroom.windows(job).add(room: "Upper landing", name: "Stair window", spec: spec)
         promised(job, "promised" => 9)
       end
 
       def office(cloths)
         job = @workroom.jobs.create(title: "Ticket office", unit: "cm")
         spec = TICKET_OFFICE.merge("face" => cloths["ferry"])
-        @workroom.jobs.add_window(job, room: "Ticket office", name: "Quay window", spec: spec)
+        @workroom.windows(job).add(room: "Ticket office", name: "Quay window", spec: spec)
       end
 
       # What the bench's clocks said of three jobs, and what was learnt of one: job, minutes by step and curtain.

@@ -2,7 +2,7 @@
 
 module EarnestFold
   module Store
-    # Jobs with their windows.
+    # Jobs with their windows, which {Windows} changes.
     class Jobs
       MOST_LISTED, MOST_USING = 30, 8
       # Where a treatment names a cloth.
@@ -138,6 +138,11 @@ module EarnestFold
       # @return [Integer] its id
       def create(title:, unit:) = @workroom.insert(:jobs, title: title, unit: unit)[:id]
 
+      # @param title [String]
+      # @param version [Integer] as it was read
+      # @raise [Missing, Stale]
+      def rename(id, title, version:) = change(id, version: version, title: title)
+
       # @param unit [String] "cm", "mm" or "in"
       # @raise [Missing]
       def set_unit(id, unit) = change(id, unit: unit)
@@ -179,72 +184,14 @@ module EarnestFold
       # @raise [Missing]
       def archive(id, archived) = change(id, archived: archived)
 
-      # A window one place up or down among the windows of its job; at the end nothing moves.
-      # @param by [Integer] −1 or 1
-      # @raise [Missing]
-      def move_window(id, window, by:) =
-        @workroom.transaction { swap(:windows, @workroom.rows(:windows).where(job_id: id), window, by) && change(id) }
-
-      # A layer one place towards the glass or the room.
-      # @param by [Integer] −1 or 1
-      # @raise [Missing]
-      def move_layer(id, window, treatment, by:) =
-        @workroom.transaction do
-          swap(:treatments, @workroom.rows(:treatments).where(window_id: window), treatment, by) && change(id)
-        end
-
-      # One more layer at a window.
-      # @param window [Records::Window] of this job
-      # @param behind [Boolean] towards the glass, or towards the room
-      # @return [Integer] the treatment's id
-      def add_layer(id, window, spec, behind:)
-        @workroom.transaction do
-          change(id)
-          rows = @workroom.rows(:treatments).where(window_id: window.id)
-          position = behind ? rows.min(:position) - 1 : rows.max(:position) + 1
-          @workroom.insert(:treatments, window_id: window.id, position: position, spec: Sequel.pg_jsonb(spec))[:id]
-        end
-      end
-
-      # @param spec [Hash] the first treatment at the window
-      # @return [Integer] the treatment's id
-      # @raise [Missing]
-      def add_window(id, room:, name:, spec:)
-        @workroom.transaction do
-          change(id)
-          position = (@workroom.rows(:windows).where(job_id: id).max(:position) || 0) + 1
-          window = @workroom.insert(:windows, job_id: id, position: position, room: room, name: name)
-          @workroom.insert(:treatments, window_id: window[:id], position: 1, spec: Sequel.pg_jsonb(spec))[:id]
-        end
-      end
-
-      # A window once more, at the end, with copies of its treatments.
-      # @param window [Records::Window]
-      # @return [Integer] the id of the copy's first treatment
-      def copy_window(id, window, name:)
-        @workroom.transaction do
-          change(id)
-          position = (@workroom.rows(:windows).where(job_id: id).max(:position) || 0) + 1
-          bring_window(id, position, window.room, name, window.treatments.map(&:spec))
-        end
-      end
-
       # A whole job at once, all of it or nothing ({WholeJob}).
       # @return [Integer] the job's id
       def bring_in(**whole) = @workroom.transaction { WholeJob.new(@workroom, **whole).bring_in }
 
       # @api private
-      # @param specs [Array<Hash>] of the treatments at the window
-      # @return [Integer] the id of the first of them
-      def bring_window(job, position, room, name, specs)
-        window = @workroom.insert(:windows, job_id: job, position: position, room: room, name: name)
-        specs
-          .each_with_index
-          .map do |spec, index|
-            @workroom.insert(:treatments, window_id: window[:id], position: index + 1, spec: Sequel.pg_jsonb(spec))[:id]
-          end
-          .first
-      end
+      # @param version [Integer, nil] as it was read; nil where it doesn't matter what stood there
+      # @raise [Missing, Stale]
+      def changed(id, version: nil) = change(id, version: version)
 
       private
 
@@ -287,17 +234,6 @@ module EarnestFold
 
       def state_of_works =
         Versions.of_all(%i[treatments windows jobs].flat_map { |table| Versions.columns(table) })
-
-      # Changes places with the neighbour; all are numbered afresh, so that equal positions part.
-      def swap(table, rows, id, by)
-        ids = rows.for_no_key_update.order(:position, :id).select_map(:id)
-        place = ids.index(id) or raise(Missing, "no #{table} #{id}")
-        other = place + by
-        return if other.negative? || other >= ids.size
-
-        ids[place], ids[other] = ids[other], ids[place]
-        ids.each_with_index { |one, index| @workroom.rows(table).where(id: one).update(position: index + 1) }
-      end
 
       # @param version [Integer, nil] nil where it doesn't matter what stood there
       def change(id, version: nil, **values)

@@ -25,7 +25,7 @@ module EarnestFold
         job = @workroom.insert(:jobs, title: @title, unit: @unit, extras: kept)[:id]
         alterations(job)
         @windows.each_with_index do |(room, name, specs), index|
-          @workroom.jobs.bring_window(job, index + 1, room, name, specs.map { |spec| renamed(spec) })
+          @workroom.windows(job).bring(index + 1, room, name, specs.map { |spec| renamed(spec) })
         end
         job
       end
@@ -42,7 +42,7 @@ module EarnestFold
       # Each where it hangs, or by the name it came under.
       def alterations(job)
         @extras.fetch("alterations", []).each_with_index do |made, index|
-          @workroom.jobs.bring_window(job, @windows.size + index + 1, "", made["id"].to_s[0, 80], [made])
+          @workroom.windows(job).bring(@windows.size + index + 1, "", made["id"].to_s[0, 80], [made])
         end
       end
 

@@ -19,6 +19,10 @@ module EarnestFold
       # @return [Jobs]
       def jobs = Jobs.new(self)
 
+      # @param job [Integer]
+      # @return [Windows] that job's
+      def windows(job) = Windows.new(self, job)
+
       # @return [AtCutting]
       def at_cutting = AtCutting.new(self)
 

@@ -33,7 +33,7 @@ module EarnestFold
           end
 
           spec = Work::Starting.new(job.settled, job.unit).altered({}, kind)
-          made = workroom.jobs.add_window(job.job.id, **form.values, spec: spec)
+          made = workroom.windows(job.job.id).add(**form.values, spec: spec)
           go(Paths.station(job.job.id, made, "measure"))
         end
 

@@ -52,7 +52,7 @@ module EarnestFold
           end
 
           spec = form.set(job.settled).applied(Store::StartingRules::UNMEASURED, job.unit)
-          made = workroom.jobs.add_window(job.job.id, **form.values, spec: spec)
+          made = workroom.windows(job.job.id).add(**form.values, spec: spec)
           go(Paths.station(job.job.id, made, "measure"))
         end
 

@@ -16,7 +16,7 @@ module EarnestFold
         def copy(id, treatment)
           window = sheet(id).work(number(treatment)).window
           title = window.name.empty? ? window.room : window.name
-          made = workroom.jobs.copy_window(number(id), window, name: Words.say("job.copy_of", title: title))
+          made = workroom.windows(number(id)).copy(window, name: Words.say("job.copy_of", title: title))
           go(Paths.station(number(id), made, "measure"))
         end
 
@@ -24,7 +24,7 @@ module EarnestFold
           job = sheet(id)
           entry = job.made(number(treatment))
           form = Forms::LayerForm.new(job, entry, params)
-          made = workroom.jobs.add_layer(number(id), entry.window, form.spec, behind: form.behind?)
+          made = workroom.windows(number(id)).add_layer(entry.window, form.spec, behind: form.behind?)
           go(Paths.station(number(id), made, "measure"))
         end
 
@@ -33,9 +33,9 @@ module EarnestFold
           what, way = params["move"].to_s.split("-")
           by = WAYS.fetch(way) { raise Store::Missing, "no such way" }
           if what == "layer"
-            workroom.jobs.move_layer(number(id), entry.window.id, entry.id, by: by)
+            workroom.windows(number(id)).move_layer(entry.window.id, entry.id, by: by)
           else
-            workroom.jobs.move_window(number(id), entry.window.id, by: by)
+            workroom.windows(number(id)).move(entry.window.id, by: by)
           end
           go(Paths.job(number(id)))
         end

@@ -237,6 +237,7 @@ class PhonesTest < SystemTest
       ["/jobs/#{job.id}", "/jobs/#{job.id}/account", "/jobs/#{job.id}/read-back",
         "/jobs/#{job.id}/treatments/#{record.id}/cloth?part=room",
         "/jobs/#{job.id}/table/#{record.spec["face"]}"] +
-      %w[measure alter making hanging came-in log].map { |name| "/jobs/#{altered[0]}/treatments/#{altered[1]}/#{name}" }
+      %w[measure alter making hanging came-in log place]
+        .map { |name| "/jobs/#{altered[0]}/treatments/#{altered[1]}/#{name}" }
   end
 end

@@ -64,6 +64,63 @@ class JobPageTest < WebTest
     assert_equal(*[one, many].map { |id| queries { get("/jobs/#{id}") } })
   end
 
+  def test_a_job_takes_another_name
+    id = office.id
+    send_form("/jobs/#{id}/title", "title" => " Ticket hall ", "saw" => {"title" => "Ticket office"})
+    assert_equal 303, last_response.status
+    assert_equal "Ticket hall", workroom.jobs.find(id).title
+    follow_redirect!
+    assert_equal "Ticket hall", page.at_css("h1").text
+  end
+
+  def test_a_name_that_cannot_be_taken_stands_there_as_it_was_typed
+    ["", "T" * 121].each do |typed|
+      send_form("/jobs/#{office.id}/title", "title" => typed, "saw" => {"title" => "Ticket office"})
+      assert_equal 422, last_response.status
+      field = page.at_css("details.rename[open] input[name=title]")
+      assert_equal [typed, "true"], [field["value"], field["aria-invalid"]]
+      assert page.at_css("##{field["aria-describedby"]}")
+    end
+    assert_equal "Ticket office", office.title
+  end
+
+  def test_a_window_takes_another_room_and_name
+    place = station(office, "place")
+    get place
+    assert_equal ["Ticket office", "Quay window"], %w[room name].map { |name| page.at_css("[name=#{name}]")["value"] }
+    back = station(office, "measure")
+    saw = {"room" => "Ticket office", "name" => "Quay window"}
+    send_form(place, "room" => "Booking hall", "name" => "", "saw" => saw, "back" => back)
+    assert_equal back, URI(last_response["Location"]).path
+    assert_equal ["Booking hall", ""], office.windows.first.then { |window| [window.room, window.name] }
+    get back
+    assert_match(/Booking hall/, page.at_css(".rail").text)
+    refute_match(/Quay window/, main)
+    send_form(place, "name" => "Bay", "saw" => {"name" => ""}, "back" => "//elsewhere.example/jobs/1")
+    assert_equal "/jobs/#{office.id}", URI(last_response["Location"]).path
+  end
+
+  def test_a_window_has_a_room_or_a_name
+    place, saw = station(office, "place"), {"room" => "Ticket office", "name" => "Quay window"}
+    assert_equal 422, send_form(place, "room" => "", "name" => " ", "saw" => saw).status
+    assert_match(/the room, or a name for the window/, main)
+    assert_equal "", page.at_css("[name=room]")["value"]
+    long = "N" * 81
+    assert_equal 422, send_form(place, "name" => long, "saw" => saw).status
+    assert_equal long, page.at_css("[name=name]")["value"]
+    assert_equal "Quay window", office.windows.first.name
+  end
+
+  def test_somebodys_own_curtains_take_another_name
+    chapel = job("Ferry chapel")
+    window = chapel.windows.find { |one| one.treatments.first.sort == "altered" }
+    place = "/jobs/#{chapel.id}/treatments/#{window.treatments.first.id}/place"
+    get place
+    assert_match(/Curtains/, main)
+    send_form(place, "name" => "Back parlour pair", "saw" => {"name" => window.name})
+    assert_match(/Back parlour pair/, text_of("/jobs/#{chapel.id}"))
+  end
+
   private
 
   def page = Nokogiri::HTML5(last_response.body)

@@ -8,6 +8,21 @@ class MergingTest < WebTest
     both("/jobs/#{office.id}/notes", "/jobs/#{office.id}", "notes", "ladder here", "ladder there") { office.notes }
   end
 
+  def test_what_a_job_is_called
+    id = office.id
+    both("/jobs/#{id}/title", "/jobs/#{id}", "title", "Ticket hall", "Old ticket office") do
+      workroom.jobs.find(id).title
+    end
+  end
+
+  def test_where_a_window_is_and_what_it_is_called
+    place = station(office, "place")
+    both(place, place, "name", "Quay light", "Quay sash") { office.windows.first.name }
+    different(place, {"room" => "Booking hall"}, {"name" => "River sash"}) do
+      office.windows.first.then { |window| [window.room, window.name] } == ["Booking hall", "River sash"]
+    end
+  end
+
   def test_dates
     both("/jobs/#{office.id}/dates", "/jobs/#{office.id}", "promised", "2027-01-05", "2027-02-06") do
       office.dates["promised"]

@@ -48,6 +48,8 @@ class RememberingTest < WebTest
     "the account" => -> { workroom.jobs.set_account(office.id, {"travel" => "31.00"}, version: office.version) },
     "a layer more" => -> { workroom.windows(office.id).add_layer(quay_window, quay.spec, behind: false) },
     "a window's copy" => -> { workroom.windows(office.id).copy(quay_window, name: "The copy") },
+    "a window's name" => -> { rename(quay_window, name: "The sash") },
+    "a window's room" => -> { rename(quay_window, room: "Booking hall") },
     "windows' order" => -> { workroom.windows(office.id).move(quay_window.id, by: 1) },
     "a step done" => -> { say(quay, "note_condition", "done", "lay_out_cuts") },
     "a step altered" => -> { say(pair, "done", "done", "note_condition") },
@@ -70,8 +72,8 @@ class RememberingTest < WebTest
     "a tape that its heading takes" => -> { change(quay, "heading" => GATHERED, "tape" => tape.to_s) },
     "what that tape says" => -> { workroom.tapes.update(tape, {**TAPE, "below" => "1.4 cm"}, version: 0) },
     "the method it is made by" => -> { change(quay, "method" => "locked_in") },
-    "a room's name" => -> { EarnestFold::Store.db[:windows].where(id: quay_window.id).update(room: "The long room") },
-    "another window's room" => -> { EarnestFold::Store.db[:windows].where(id: light_window.id).update(room: "Yard") },
+    "another window's room" => -> { rename(light_window, room: "Yard") },
+    "what the job is called" => -> { workroom.jobs.rename(office.id, "Ticket hall", version: office.version) },
     "something put away" => -> { workroom.treatments.put_away(light.id, true) },
     "the same job archived" => -> { workroom.jobs.archive(office.id, true) }
   }.freeze
@@ -101,7 +103,7 @@ class RememberingTest < WebTest
   def paths
     jobs, work = "/jobs/#{office.id}", "/jobs/#{office.id}/treatments/#{quay.id}"
     altered = "/jobs/#{chapel.id}/treatments/#{pair.id}"
-    %w[measure heading cloth near compare cutting making bench hanging log].map { |name| "#{work}/#{name}" } +
+    %w[measure heading cloth near compare cutting making bench hanging log place].map { |name| "#{work}/#{name}" } +
       %w[measure alter making hanging].map { |name| "#{altered}/#{name}" } +
       ["", "/account", "/read-back", "/needs.csv", "/table/#{twill.id}"].map { |name| "#{jobs}#{name}" } +
       %W[/today /jobs /cloths /shelf /shelf/#{roll.id} /diary /logbook #{altered}/came-in]
@@ -122,6 +124,9 @@ class RememberingTest < WebTest
   def office = workroom.jobs.find(@office ||= job("Ticket office").id)
 
   def chapel = workroom.jobs.find(@chapel ||= job("Ferry chapel").id)
+
+  def rename(window, room: window.room, name: window.name) =
+    workroom.windows(office.id).rename(window.id, room: room, name: name, version: office.version)
 
   def quay_window = office.windows.first
 

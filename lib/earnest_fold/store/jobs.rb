@@ -5,6 +5,8 @@ module EarnestFold
     # Jobs with their windows, which {Windows} changes.
     class Jobs
       MOST_LISTED, MOST_USING = 30, 8
+      # How long a title may be.
+      FIELDS = Reckoning::Fields.new(title: Reckoning::Declare.text(Reckoning::Fields::REQUIRED, least: 1, most: 120))
       # Where a treatment names a cloth.
       USES = %i[face_id lining_id interlining_id trimming_id].map { |column| Sequel[:treatments][column] }.freeze
       # Of as many cloths as are looked at.

@@ -5,6 +5,11 @@ module EarnestFold
     # The windows of one job and the layers at them, as wholes: added, copied, named, and put in order. Whatever happens
     # to a window changes its job.
     class Windows
+      # How long each may be. A window has one of them at least.
+      FIELDS = Reckoning::Fields.new(
+        %i[room name].to_h { |name| [name, Reckoning::Declare.text("", most: 80)] }
+      )
+
       # @param workroom [Workroom]
       # @param job_id [Integer]
       def initialize(workroom, job_id)

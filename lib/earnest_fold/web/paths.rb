@@ -140,6 +140,11 @@ module EarnestFold
         asking(work(job, work, "bench"), asked.empty? ? nil : asked)
       end
 
+      # Where a window is and what it is called.
+      # @param back [String, nil] the page of the job from which one came
+      def place(job, work, back = nil) =
+        asking(work(job, work, "place"), back && [["back", back]])
+
       def came_in(job, work, to = nil) = under(work(job, work, "came-in"), to)
 
       # What is bought of a cloth for a job.

@@ -5,7 +5,7 @@ module EarnestFold
     module Forms
       # A new job.
       class JobForm
-        LONGEST = 120
+        LONGEST = Store::Jobs::FIELDS.fetch(:title).kind.longest
         attr_reader :typed
 
         def initialize(params)

@@ -5,7 +5,7 @@ module EarnestFold
     module Forms
       # A new window of a job.
       class WindowForm
-        LONGEST = 80
+        LONGEST = Store::Windows::FIELDS.fetch(:room).kind.longest
         attr_reader :typed
 
         def initialize(params)

@@ -44,13 +44,8 @@ module EarnestFold
         def promise = settle_dates(params["job"].to_s, Paths.diary)
 
         def settle_dates(id, back = Paths.job(id))
-          merged do
-            job = workroom.jobs.find(number(id))
-            form = Forms::DatesForm.new(job, params)
-            next page(:job, first_screen(sheet(id), dates: form), status: status_of(form)) unless form.valid?
-
+          keep_of_job(id, Forms::DatesForm, :dates, back) do |job, form|
             workroom.jobs.set_dates(job.id, form.dates, version: job.version)
-            go(back)
           end
         end
 

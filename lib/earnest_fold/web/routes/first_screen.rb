@@ -16,6 +16,22 @@ module EarnestFold
           Screens::Job.new(job, outlook, books: may?(Access::BOOKS), whom: for_whom(job.job, whom), **more)
         end
 
+        # What the first screen's own forms keep of a job, merged by field.
+        # @param form [Class] made from the job and what was typed
+        # @param shown_as [Symbol] under which {Screens::Job} takes it
+        # @yieldparam job [Store::Records::Job] as it was when the form was read
+        # @yieldparam form [Forms::Merging] of which everything can be taken
+        def keep_of_job(id, form, shown_as, back = Paths.job(id))
+          merged do
+            job = workroom.jobs.find(number(id))
+            read = form.new(job, params)
+            next page(:job, first_screen(sheet(id), shown_as => read), status: status_of(read)) unless read.valid?
+
+            yield(job, read)
+            go(back)
+          end
+        end
+
         # Whose a job is, for those who do business with them.
         def for_whom(job, form)
           return unless may?(Access::MAKERS)

@@ -14,6 +14,7 @@ module EarnestFold
         get Paths.job(":id"), :show, to: Access::AT_JOB
         post Paths.job(":id", "windows"), :add_window
         post Paths.job(":id", "unit"), :set_unit
+        post Paths.job(":id", "title"), :rename
         post Paths.job(":id", "notes"), :keep_notes
         post Paths.job(":id", "archive"), :put_by
 
@@ -63,13 +64,14 @@ module EarnestFold
         end
 
         def keep_notes(id)
-          merged do
-            job = workroom.jobs.find(number(id))
-            form = Forms::NotesForm.new(job, params)
-            next page(:job, first_screen(sheet(id), notes: form), status: status_of(form)) unless form.valid?
-
+          keep_of_job(id, Forms::NotesForm, :notes) do |job, form|
             workroom.jobs.set_notes(job.id, form.notes, version: job.version)
-            go(Paths.job(job.id))
+          end
+        end
+
+        def rename(id)
+          keep_of_job(id, Forms::TitleForm, :title) do |job, form|
+            workroom.jobs.rename(job.id, form.values[:title], version: job.version)
           end
         end
 

@@ -3,15 +3,36 @@
 module EarnestFold
   module Web
     module Routes
-      # What is done with a job's windows and layers as wholes: copied, moved, put away.
+      # What is done with a job's windows and layers as wholes: named, copied, moved, put away.
       class Windows < Handler
         WAYS = {"before" => -1, "after" => 1}.freeze
 
+        get Paths.work(*WORK, "place"), :place, to: Access::AT_JOB
+        post Paths.work(*WORK, "place"), :rename, to: Access::AT_JOB
         post Paths.work(*WORK, "copy"), :copy
         post Paths.work(*WORK, "layer"), :add_layer
         post Paths.work(*WORK, "move"), :move
         post Paths.work(*WORK, "put-away"), :put_away, true
         post Paths.work(*WORK, "bring-back"), :put_away, false
+
+        def place(id, treatment, status: 200, form: nil)
+          job = sheet(id)
+          entry = job.work(number(treatment))
+          shown = Screens::Place.new(job, entry, back: Paths.back_to_job(params["back"]), form: form)
+          page(:place, shown, status: status)
+        end
+
+        def rename(id, treatment)
+          merged do
+            job = workroom.jobs.find(number(id))
+            window = window_of(job, number(treatment))
+            form = Forms::PlaceForm.new(window, params)
+            next place(id, treatment, status: status_of(form), form: form) unless form.valid?
+
+            workroom.windows(job.id).rename(window.id, **form.values, version: job.version)
+            go(Paths.back_to_job(params["back"]) || Paths.job(job.id))
+          end
+        end
 
         def copy(id, treatment)
           window = sheet(id).work(number(treatment)).window
@@ -43,10 +64,16 @@ module EarnestFold
         # Nothing is thrown away.
         def put_away(away, id, treatment)
           job, own = workroom.jobs.find(number(id)), number(treatment)
-          raise Store::Missing, "no treatment #{own}" unless job.treatments.any? { |record| record.id == own }
-
+          window_of(job, own)
           workroom.treatments.put_away(own, away)
           go(Paths.job(job.id))
+        end
+
+        private
+
+        def window_of(job, treatment)
+          job.windows.find { |window| window.treatments.any? { |record| record.id == treatment } } ||
+            raise(Store::Missing, "no treatment #{treatment}")
         end
       end
     end

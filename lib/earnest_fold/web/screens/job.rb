@@ -13,11 +13,12 @@ module EarnestFold
         # @param outlook [Work::Outlook] of it
         # @param problem [Symbol, nil] what stood in the way of a new window
         # @param altering [Symbol, nil] or of somebody's own curtain
-        def initialize(sheet, outlook, typed: {}, problem: nil, altering: nil, dates: nil, notes: nil, books: true,
-          whom: nil)
+        def initialize(sheet, outlook, typed: {}, problem: nil, altering: nil, title: nil, dates: nil, notes: nil,
+          books: true, whom: nil)
           @outlook, @books, @whom = outlook, books, whom
           @dates = dates || Forms::DatesForm.new(sheet.job, nil)
           @notes = notes || Forms::NotesForm.new(sheet.job, nil)
+          @title = title || Forms::TitleForm.new(sheet.job, nil)
           @sheet, @typed, @problem, @altering = sheet, typed, problem, altering
         end
 
@@ -33,6 +34,17 @@ module EarnestFold
 
         # @return [Array<String>] what can be done to somebody's own curtains
         def alterations = Reckoning::Alterations.sort_by(&:place).map(&:kind)
+
+        # @return [Field] what the job is called
+        def title = Field.of_form(@title, "title", label: Words.say("job.title"), unit: unit).with(most: @title.longest)
+
+        def both_titles = @title.clashes
+
+        # @return [Boolean] whether another title was typed that couldn't be taken
+        def renaming? = !@title.valid?
+
+        # @return [Array<String>] the rooms of which its windows are
+        def rooms = sheet.job.windows.map(&:room).reject(&:empty?).uniq
 
         # @return [Array<Field>] what is promised and what is awaited
         def dates

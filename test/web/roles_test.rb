@@ -26,7 +26,7 @@ class RolesTest < WebTest
     "/books" => %i[owner books],
     "/diary" => MAKERS + %w[fitter], "/you/calendar" => MAKERS + %w[fitter], "post /diary" => MAKERS,
     "get /jobs" => AT_JOB, "post /jobs" => MAKERS, "/jobs/archive" => MAKERS, "/jobs/import" => MAKERS,
-    "get /jobs/:id" => AT_JOB, "post /jobs/:id" => MAKERS,
+    "get /jobs/:id" => AT_JOB, "post /jobs/:id" => MAKERS, "post /jobs/:id/unit" => AT_JOB,
     "/jobs/:id/letters" => MAKERS, "/jobs/:id/account" => %i[owner books], "/jobs/:id/papers" => %i[owner books],
     "post /jobs/:id/papers" => %i[owner books], "get /jobs/:id/job.fold.tar" => %i[owner books],
     "get /jobs/:id/job.fold.json" => MAKERS, "get /jobs/:id/needs" => MAKERS, "get /jobs/:id/order" => MAKERS,

@@ -17,6 +17,14 @@ module EarnestFold
         who.role != Store::People::APPRENTICE || lent.nil? || lent.call
       end
 
+      # @param name [String] of a station
+      # @return [Access] who may be there
+      def self.station(name) = Access::STATIONS.fetch(name, Access::AT_JOB)
+
+      # @param file [String] of a work's papers
+      # @return [Access] who may have it
+      def self.paper(file) = Access::WHERE_HUNG.include?(file) ? Access::HANGING : Access::AT_JOB
+
       # @return [Boolean] whether it is open to them as far as a job is lent to them
       def lends?(who) = who&.role == Store::People::APPRENTICE && roles.include?(who.role)
     end
@@ -41,5 +49,12 @@ module EarnestFold
     # Whose week it is.
     Access::WEEK = Access::MAKERS.with(roles: [*Access::MAKERS.roles, Store::People::FITTER].freeze)
     Access::OPEN = Access.new(roles: Access::ANYBODY, books: false)
+
+    # Curtains are made and hung by whoever is in the house; what they cost is in the books.
+    Access::STATIONS = {
+      "making" => Access::HANGING, "bench" => Access::HANGING, "hanging" => Access::HANGING, "account" => Access::BOOKS
+    }.freeze
+    # What whoever hangs them takes along.
+    Access::WHERE_HUNG = %w[hanging-sheet.pdf tags.pdf].freeze
   end
 end

@@ -29,6 +29,19 @@ module EarnestFold
       # @return [Boolean] whether all the work is theirs
       def maker? = may?(Access::MAKERS)
 
+      # @return [Boolean] whether they work at jobs
+      def at_job? = may?(Access::AT_JOB)
+
+      # @return [Boolean] whether the workroom is theirs
+      def owner? = may?(Access::OWNERS)
+
+      # @param papers [Hash{String => String}] by their files
+      # @return [Hash{String => String}] those of them that they may have
+      def open_papers(papers) = papers.select { |file, _| may?(Access.paper(file)) }
+
+      # @return [Boolean] whether they may go to that station
+      def open_station?(name) = may?(Access.station(name))
+
       # @return [Boolean] whether there is a label printer
       def printer? = !Adapters::LabelPrinter.configured.nil?
 
@@ -194,6 +207,11 @@ module EarnestFold
           %(<span class="slot">#{partial(:_slot, field: fields.fetch(place)).strip}#{stop}</span>)
         }.join
       end
+
+      # @param open [Boolean] whether it is open to whoever looks
+      # @return [String] markup: words that lead somewhere; for whoever would be turned away they stand there alone
+      def led_html(words, path, open) =
+        open ? %(<a href="#{CGI.escapeHTML(path)}">#{CGI.escapeHTML(words)}</a>) : CGI.escapeHTML(words)
 
       # @return [Module] everything that is said: {Words}
       def wording = Words

@@ -13,7 +13,8 @@ module EarnestFold
         def first_screen(job, whom: nil, **more)
           diary = Work::Diary.of(workroom, house, Time.now)
           outlook = Work::Outlook.new(job, workroom, diary)
-          Screens::Job.new(job, outlook, books: may?(Access::BOOKS), whom: for_whom(job.job, whom), **more)
+          may = {maker: may?(Access::MAKERS), books: may?(Access::BOOKS)}
+          Screens::Job.new(job, outlook, **may, whom: for_whom(job.job, whom), **more)
         end
 
         # What the first screen's own forms keep of a job, merged by field.

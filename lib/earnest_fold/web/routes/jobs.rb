@@ -13,7 +13,7 @@ module EarnestFold
         post Paths.import, :bring_in
         get Paths.job(":id"), :show, to: Access::AT_JOB
         post Paths.job(":id", "windows"), :add_window
-        post Paths.job(":id", "unit"), :set_unit
+        post Paths.job(":id", "unit"), :set_unit, to: Access::AT_JOB
         post Paths.job(":id", "title"), :rename
         post Paths.job(":id", "notes"), :keep_notes
         post Paths.job(":id", "archive"), :put_by

@@ -17,9 +17,6 @@ module EarnestFold
         # Of one treatment, and of a whole job: so many works are written while one waits, more of them beside.
         MAKING, AT_ONCE = Documents::MakingPapers::FILES.keys.freeze, 12
 
-        # What whoever hangs them takes along.
-        WHERE_HUNG = %w[hanging-sheet.pdf tags.pdf].freeze
-
         include Planning
 
         get Paths.measure_sheet, :measure_sheet, to: Access::HOUSE
@@ -33,9 +30,8 @@ module EarnestFold
         PLANS.each_key { |file| get Paths.plan(":id", ":cloth", file), :plan, file, to: Access::AT_JOB }
         ORDERS.each_key { |file| get Paths.job(":id", file), :order, file }
         MAKING.each do |file|
-          to = WHERE_HUNG.include?(file) ? Access::HANGING : Access::AT_JOB
-          get Paths.work(*WORK, file), :making, file, to: to
-          get Paths.job(":id", file), :making_of_job, file, to: to
+          get Paths.work(*WORK, file), :making, file, to: Access.paper(file)
+          get Paths.job(":id", file), :making_of_job, file, to: Access.paper(file)
         end
 
         post Paths.work(*WORK, "tags/print"), :print_tags, to: Access::HANGING

@@ -75,19 +75,19 @@ module EarnestFold
         attr_reader :part
 
         # The stations of a work with the state of each, how many of them are behind, and the one looked at.
-        StationTape = R::Value.define(:job, :work, :states, :behind, :station, :books) do
+        StationTape = R::Value.define(:job, :work, :states, :behind, :station, :open) do
           # @return [Boolean] whether it can be gone to
-          def open?(to) = books || to != "account"
+          def open?(to) = open.include?(to)
 
           def path(to) = Paths.station(job, work, to)
         end
 
-        # @param books [Boolean] whether who looks at it may see the books
+        # @param open [Array<String>] those of the work's stations that who looks at it may go to
         # @return [StationTape]
-        def station_tape(books)
+        def station_tape(open)
           states = entry.stations.to_h { |one| [one, entry.station_state(one)] }
           StationTape.new(
-            job: job.id, work: entry.id, states: states, behind: entry.behind, station: station, books: books
+            job: job.id, work: entry.id, states: states, behind: entry.behind, station: station, open: open
           )
         end
 

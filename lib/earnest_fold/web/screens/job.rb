@@ -11,11 +11,13 @@ module EarnestFold
 
         # @param sheet [Work::Job]
         # @param outlook [Work::Outlook] of it
+        # @param maker [Boolean] whether windows may be added
+        # @param books [Boolean] whether it is told what it comes to
         # @param problem [Symbol, nil] what stood in the way of a new window
         # @param altering [Symbol, nil] or of somebody's own curtain
         def initialize(sheet, outlook, typed: {}, problem: nil, altering: nil, title: nil, dates: nil, notes: nil,
-          books: true, whom: nil)
-          @outlook, @books, @whom = outlook, books, whom
+          maker: true, books: true, whom: nil)
+          @outlook, @maker, @books, @whom = outlook, maker, books, whom
           @dates = dates || Forms::DatesForm.new(sheet.job, nil)
           @notes = notes || Forms::NotesForm.new(sheet.job, nil)
           @title = title || Forms::TitleForm.new(sheet.job, nil)
@@ -125,8 +127,8 @@ module EarnestFold
 
         # @return [String] SVG: its windows as they will hang
         def wall
-          sheet.once(:wall, more_windows) do
-            more = [Words.say("job.one_more"), more_windows]
+          more = [Words.say("job.one_more"), more_windows] if @maker
+          sheet.once(:wall, more) do
             Documents::WallOfJob.new(sheet, more: more) { |entry| path(entry) }.to_s
           end
         rescue => error
@@ -141,8 +143,8 @@ module EarnestFold
           entries.filter_map { |entry| (words = told[entry.id]) && [entry, words] }
         end
 
-        # @yieldreturn [String] the window's card
-        def card(entry, &block) = Fragments.of(sheet, :card, entry.id, &block)
+        # @yieldreturn [String] the window's card, as whoever looks may use it
+        def card(entry, &block) = Fragments.of(sheet, :card, entry.id, @maker, @books, &block)
 
         # @return [Boolean] whether its window has more than one layer
         def layered?(entry) = entry.layered?

@@ -50,8 +50,9 @@ module EarnestFold
 
         def page_title = Words.say("today.title")
 
+        # @param books [Boolean] whether whoever looks may see them
         # @yieldreturn [String] all of it
-        def shown(&block) = Fragments.of(@today, :shown, &block)
+        def shown(books, &block) = Fragments.of(@today, :shown, books, &block)
 
         # @return [String] the day it is
         def day = Words.day(@today.diary.now.to_date)

@@ -30,7 +30,7 @@
 
   function station(number) {
     var links = document.querySelectorAll(".tape a");
-    if (links[number - 1]) go(links[number - 1].href);
+    if (links[number - 1] && links[number - 1].href) go(links[number - 1].href);
   }
 
   var keys = {

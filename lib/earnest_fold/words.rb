@@ -286,6 +286,13 @@ module EarnestFold
       say(key, unit: unit, **data)
     end
 
+    # @param kind [Reckoning::FieldKinds::Kind]
+    # @param word [String]
+    # @return [String] a choice in the words that its field has for it, anything else as it is
+    #
+    #   Words.choice(FieldKinds::ChoiceKind.new(words: %w[cm in], said: "units"), "in") # => "inches"
+    def choice(kind, word) = (kind.said && kind.words.include?(word)) ? say("#{kind.said}.#{word}") : word
+
     # @param problem [Reckoning::Problem]
     # @return [String] the one line under a field: what would do
     #

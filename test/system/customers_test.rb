@@ -27,6 +27,19 @@ class CustomersInTheBrowserTest < SystemTest
     assert_text(/Wenna Tern|accepted/i)
   end
 
+  # What was typed stands there, with what is wanting at its field.
+  def test_a_house_without_a_name_is_asked_for_it
+    visit "/customers/#{workroom.customers.add(name: "Wenna Tern")}"
+    find("summary", text: "One more house").click
+    find_all("textarea[name=address]").last.set("Slipway 2")
+    click_on "Keep the house"
+    assert_text "what the house is called"
+    assert_equal "Slipway 2", find_all("textarea[name=address]").last.value
+    find("input[aria-invalid=true]").set("Loft")
+    click_on "Keep the house"
+    assert_selector "summary", text: "Loft Slipway 2"
+  end
+
   private
 
   # As whoever has the link: signed in nowhere.

@@ -37,14 +37,19 @@ class CustomersPagesTest < WebTest
     assert_equal ["Wenna Tern", "3 Weir Cottages\nSallow Reach"], [made.name, made.address]
     send_form("/customers/#{wenna}/houses", "name" => "Loft", "address" => "Slipway 2")
     house = workroom.customers.houses(wenna).first
-    send_form("/customers/#{wenna}/houses/#{house.id}", "name" => "Sail loft", "notes" => "Key at the inn")
+    saw = {"name" => "Loft", "notes" => ""}
+    changed = {"name" => "Sail loft", "notes" => "Key at the inn"}
+    send_form("/customers/#{wenna}/houses/#{house.id}", **changed, "saw" => saw)
+    assert_equal "Slipway 2", workroom.customers.houses(wenna).first.address
     send_form("/customers/#{wenna}/consents", "sort" => "pictures", "given" => "yes")
     get "/customers/#{wenna}"
     assert_match(/Sail loft/, text)
     assert_match(/Yes, said on .* to Ida Marram/, text)
     assert_match(/Not asked yet: taken as no/, text)
     assert_equal 404, send_form("/customers/#{wenna}/consents", "sort" => "everything").status
-    assert_equal 422, send_form("/customers/#{wenna}/houses", "name" => "").status
+    assert_equal 422, send_form("/customers/#{wenna}/houses", "name" => "", "address" => "Quay 3").status
+    assert_includes last_response.body, "Quay 3"
+    assert_match(/what the house is called/, text)
     send_form("/customers/#{wenna}/houses/#{house.id}/remove")
     assert_empty workroom.customers.houses(wenna)
   end

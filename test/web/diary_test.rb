@@ -138,10 +138,10 @@ class DiaryStationTest < WebTest
     get address
     assert_equal ["text/calendar", 200], [last_response.media_type, last_response.status]
     refute_empty Icalendar::Calendar.parse(last_response.body).first.events
-    workroom.people.change(person, role: "apprentice", books: false)
+    workroom.people.change(workroom.people.find(person), role: "apprentice", books: false)
     get address
     assert_equal 404, last_response.status
-    workroom.people.change(person, role: "fitter", books: false)
+    workroom.people.change(workroom.people.find(person), role: "fitter", books: false)
     env SignedIn::KEY, SignedIn.owner(workroom).with(person_id: person)
     send_form("/you/calendar/take")
     env SignedIn::KEY, nil

@@ -23,6 +23,70 @@ class MergingTest < WebTest
     end
   end
 
+  # Whoever was made a fitter meanwhile isn't an owner again because a page stood open.
+  def test_what_somebody_may
+    id = workroom.people.add("Neap Tolley", role: "owner")
+    page = "/people/#{id}"
+    saw = {"role" => "owner", "books" => "no"}
+    send_form(page, "role" => "fitter", "books" => "no", "saw" => saw)
+    send_form(page, "role" => "owner", "books" => "yes", "saw" => saw)
+    assert_equal ["fitter", true], workroom.people.find(id).then { |one| [one.role, one.books] }
+    send_form(page, "role" => "maker", "saw" => saw)
+    assert_equal 409, last_response.status
+    assert_match(/maker fitter Take mine/, text)
+    send_form(page, "role" => "maker", "saw" => {"role" => "fitter"})
+    assert_equal "maker", workroom.people.find(id).role
+  end
+
+  def test_what_is_lent_to_somebody
+    id = workroom.people.add("Neap Tolley", role: "apprentice")
+    one, other, third = workroom.jobs.list.first(3).map(&:id)
+    workroom.people.lend(id, [one])
+    [[one, other], [one, third], []].each do |jobs|
+      send_form("/people/#{id}/lent", "jobs" => jobs.map(&:to_s), "saw" => {"jobs" => one.to_s})
+    end
+    assert_equal [other, third].sort, workroom.people.lent(id).sort
+  end
+
+  def test_whose_a_job_is
+    page = "/jobs/#{office.id}"
+    both("#{page}/customer", page, "customer", "Wenna Tern", "Nell Quillwort") do
+      workroom.customers.find(office.customer_id).name
+    end
+    nell = office.customer_id
+    houses = %w[Loft Sail].map { |name| workroom.customers.add_house(nell, name: name) }
+    saw = {"customer" => "Nell Quillwort", "house" => ""}
+    houses.each { |house| send_form("#{page}/customer", "house" => house.to_s, "saw" => saw) }
+    assert_equal [409, houses.first], [last_response.status, office.house_id]
+    assert_match(/House Sail Loft Take mine/, text)
+  end
+
+  def test_a_house_of_a_customer
+    wenna = workroom.customers.add(name: "Wenna Tern")
+    id = workroom.customers.add_house(wenna, name: "Loft", address: "1 Slipway\n2 Slipway")
+    page, now = "/customers/#{wenna}/houses/#{id}", -> { workroom.customers.houses(wenna).first }
+    whole = {"name" => "Loft", "address" => "1 Slipway\r\n2 Slipway", "notes" => ""}
+    send_form(page, **whole, "name" => "Sail loft", "saw" => whole)
+    send_form(page, **whole, "notes" => "Key at the inn", "saw" => whole)
+    assert_equal ["Sail loft", "1 Slipway\n2 Slipway", "Key at the inn"], now.call.to_h.except(:id).values
+    send_form(page, **whole, "name" => "Net loft", "saw" => whole)
+    assert_equal 409, last_response.status
+    assert_match(/Called Net loft Sail loft Take mine/, text)
+  end
+
+  # A cloth is called by its name, a choice by its words: not as they are kept.
+  def test_both_are_told_in_words
+    cloths = workroom.cloths.all.reject { |cloth| cloth.id.to_s == office.treatments.first.spec["face"] }.first(2)
+    cloths.each do |cloth|
+      send_form(station(office, "cloth"), "unit" => "cm", "face" => cloth.id.to_s,
+        "saw" => {"face" => office.treatments.first.spec["face"]}.then { |saw| @saw ||= saw })
+    end
+    assert_equal 409, last_response.status
+    assert_includes text, "#{cloths.last.spec["name"]} #{cloths.first.spec["name"]} Take mine"
+    %w[in mm].each { |unit| send_form("/house-rules", "unit" => unit, "saw" => {"unit" => "cm"}) }
+    assert_match(/millimetres inches Take mine/, text)
+  end
+
   def test_dates
     both("/jobs/#{office.id}/dates", "/jobs/#{office.id}", "promised", "2027-01-05", "2027-02-06") do
       office.dates["promised"]

@@ -104,13 +104,14 @@ class RolesTest < WebTest
   def test_the_last_owner_stays
     id = workroom.people.add("Wyn Sluice", role: "owner")
     workroom.people.belongs(id, S::Accounts.create("wyn@sluice.example"))
-    send_form("/people/#{id}", "role" => "maker")
+    saw = {"role" => "owner", "books" => "no"}
+    send_form("/people/#{id}", "role" => "maker", "saw" => saw)
     assert_match(/Somebody must stay/, text)
     send_form("/people/#{id}/remove")
     assert_equal 422, last_response.status
     other = workroom.people.add("Neap Tolley", role: "owner")
     workroom.people.belongs(other, S::Accounts.create("neap@tolley.example"))
-    assert_equal 303, send_form("/people/#{id}", "role" => "fitter").status
+    assert_equal 303, send_form("/people/#{id}", "role" => "fitter", "saw" => saw).status
     assert_equal "fitter", workroom.people.find(id).role
   end
 

@@ -10,10 +10,14 @@ module EarnestFold
       # What may be asked of a customer beyond the work that they ordered.
       CONSENTS = %w[news pictures].freeze
       D = Reckoning::Declare
-      # How long each may be.
+      # How long each may be, of a customer and of a house of theirs.
       FIELDS = Reckoning::Fields.new(
         name: D.text(Reckoning::Fields::REQUIRED, least: 1, most: 80), mail: D.text("", most: 120),
         phone: D.text("", most: 60), address: D.text("", most: 300), notes: D.text("", most: 2000)
+      )
+      HOUSE_FIELDS = Reckoning::Fields.new(
+        name: D.text(Reckoning::Fields::REQUIRED, least: 1, most: 80), address: D.text("", most: 300),
+        notes: D.text("", most: 500)
       )
       Customer = Reckoning::Value.define(:id, *TEXTS, :version) do
         # @return [String] as a paper is addressed: name and address, each line once
@@ -88,11 +92,16 @@ module EarnestFold
         @workroom.insert(:customer_houses, customer_id: id, **values.slice(*OF_HOUSE))[:id]
       end
 
-      # @raise [Missing]
-      def change_house(id, house, **values) =
+      # @param was [House] as it was read
+      # @raise [Missing, Stale]
+      def change_house(id, was:, **values)
         Store.guard do
-          of_house(id, house).update(values.slice(*OF_HOUSE)) == 1 or raise Missing, "no house #{house}"
+          there = of_house(id, was.id)
+          next if there.where(was.to_h.slice(*OF_HOUSE)).update(values.slice(*OF_HOUSE)) == 1
+
+          raise there.empty? ? Missing : Stale, "house #{was.id}"
         end
+      end
 
       # Jobs there stay their jobs.
       # @raise [Missing]

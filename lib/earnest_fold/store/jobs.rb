@@ -166,9 +166,10 @@ module EarnestFold
 
       # @param customer [Integer, nil] whose it is from now on
       # @param house [Integer, nil] one of theirs
-      # @raise [Missing] also where the customer or the house isn't there
-      def set_customer(id, customer, house = nil) =
-        @workroom.transaction { change(id, customer_id: customer, house_id: customer && house) }
+      # @param version [Integer, nil] of the job, as it was read; nil where it doesn't matter whose it was
+      # @raise [Missing, Stale] also where the customer or the house isn't there
+      def set_customer(id, customer, house = nil, version: nil) =
+        @workroom.transaction { change(id, version: version, customer_id: customer, house_id: customer && house) }
 
       # The small parts that are to be cut beside the curtains, changed.
       # @yieldparam parts [Array<Hash>] as they are kept

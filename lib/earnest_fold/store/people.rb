@@ -41,12 +41,17 @@ module EarnestFold
         end
       end
 
+      # @param was [Person] as they were read
       # @raise [OutOfTurn] where nobody would be left who may everything
-      def change(id, role:, books:)
+      # @raise [Missing, Stale]
+      def change(was, role:, books:)
         locked do
-          raise OutOfTurn, "the last owner" if role != OWNER && last_owner?(id)
+          raise OutOfTurn, "the last owner" if role != OWNER && last_owner?(was.id)
 
-          rows.where(id: id).update(role: role, books: books) == 1 or raise Missing, "no person #{id}"
+          there = rows.where(id: was.id)
+          next if there.where(role: was.role, books: was.books).update(role: role, books: books) == 1
+
+          raise there.empty? ? Missing : Stale, "person #{was.id}"
         end
       end
 
@@ -97,13 +102,15 @@ module EarnestFold
       # @return [Array<Integer>] jobs that are lent to them
       def lent(person) = Store.guard { @workroom.rows(:lent_jobs).where(person_id: person).select_map(:job_id) }
 
-      # @param jobs [Array<Integer>] all that are lent to them from now on
+      # @param jobs [Array<Integer>] that are lent to them too from now on
       def lend(person, jobs)
-        @workroom.transaction do
-          @workroom.rows(:lent_jobs).where(person_id: person).delete
-          jobs.each { |job| @workroom.insert(:lent_jobs, person_id: person, job_id: job) }
-        end
+        lent = jobs.map { |job| {workroom_id: @workroom.id, person_id: person, job_id: job} }
+        Store.guard { @workroom.rows(:lent_jobs).insert_conflict.multi_insert(lent) }
       end
+
+      # @param jobs [Array<Integer>] that are lent to them no more
+      def take_back(person, jobs) =
+        Store.guard { @workroom.rows(:lent_jobs).where(person_id: person, job_id: jobs).delete }
 
       private
 

@@ -45,6 +45,18 @@ module EarnestFold
         )]
       end
 
+      # @param path [String] of a field
+      # @param value [Object, nil] as it is kept
+      # @param spec [Hash] in which it stands
+      # @return [String] in words
+      def said(path, value, spec)
+        return Words.say("changes.nothing") if value.nil?
+        return @sheet.settled.set(value)&.name || value.to_s if path == "rules"
+        return tape_name(value) if path == "tape"
+
+        path.match?(/\A(face|trimming)\z|cloth\z/) ? cloth_name(value) : in_words(path, value, spec)
+      end
+
       private
 
       # What it comes to; what nobody declares is as it is written.
@@ -69,20 +81,21 @@ module EarnestFold
         (Words.say?(key) || path.start_with?("wall.", "drop.readings.")) ? Words.field_label(path) : path.tr("._", " ")
       end
 
-      def said(path, value, spec)
-        return Words.say("changes.nothing") if value.nil?
-        return @sheet.settled.set(value)&.name || value.to_s if path == "rules"
-
-        path.match?(/face|cloth\z/) ? cloth_name(value) : in_words(path, value, spec)
-      end
-
       # A choice in the words that its station has for it.
       def in_words(path, value, spec)
         kind = Work::SpecFields.field?(path, spec) ? Work::SpecFields.kind(path, spec) : nil
-        kind&.words&.include?(value) ? Words.say("#{kind.said}.#{value}") : value.to_s
+        kind&.words ? Words.choice(kind, kind.show(value, @sheet.unit)) : value.to_s
       end
 
-      def cloth_name(id) = @sheet.cloth_records.find { |record| record.id.to_s == id }&.spec&.fetch("name", nil) || id
+      def cloth_name(id)
+        cloth = @sheet.cloth_records.find { |record| record.id.to_s == id }
+        cloth ? cloth.spec["name"] : id
+      end
+
+      def tape_name(id)
+        tape = @sheet.settled.tape(id)
+        tape ? tape.spec["name"] : id
+      end
     end
   end
 end

@@ -3,25 +3,17 @@
 module EarnestFold
   module Web
     module Forms
-      # A house of a customer's: what it is called, where it is, and how one comes in.
-      class CustomerHouseForm
-        LONGEST = {name: 80, address: 300, notes: 500}.freeze
-        # @return [Hash{Symbol => String}]
-        attr_reader :values
+      # A house of a customer's, new or known: what it is called, where it is, and how one comes in.
+      class CustomerHouseForm < TextsForm
+        NAMES = Store::Customers::OF_HOUSE.map(&:to_s).freeze
+        FIELDS, CALLED, MAIL = Store::Customers::HOUSE_FIELDS, "customer.of_house", nil
 
-        # @param params [Hash]
-        def initialize(params)
-          @values = LONGEST.to_h { |name, _| [name, params[name.to_s].to_s.gsub("\r\n", "\n").strip] }
+        # @param house [Store::Customers::House, nil] nil for a new one
+        # @param params [Hash, nil] nil before anything was typed
+        def initialize(house, params)
+          super
+          refuse("name", :house_missing) if params && values[:name].empty? && problems.empty?
         end
-
-        # @return [Symbol, nil]
-        def problem
-          return :house_missing if values[:name].empty?
-
-          :house_too_long if LONGEST.any? { |name, most| values[name].size > most }
-        end
-
-        def valid? = problem.nil?
       end
     end
   end

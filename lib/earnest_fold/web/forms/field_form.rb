@@ -49,6 +49,8 @@ module EarnestFold
 
         private
 
+        def in_words(name, text) = Words.choice(kind(name), text)
+
         # @return [Object, nil] what is kept of a field
         def kept(name) = raise(NotImplementedError)
 

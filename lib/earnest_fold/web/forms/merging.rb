@@ -7,8 +7,9 @@ module EarnestFold
       # doesn't both values are shown. Two people at different fields both win. Who includes it answers `shown(name)`,
       # what stands in a field now, has `@saw` ({Saw}), and says what a field is `called`.
       module Merging
-        # A field that somebody else changed meanwhile: what was typed here, and what stands there now.
-        Both = Reckoning::Value.define(:path, :label, :mine, :theirs)
+        # A field that somebody else changed meanwhile: what was typed here, what stands there now, and both as they
+        # are told.
+        Both = Reckoning::Value.define(:path, :label, :mine, :theirs, :mine_said, :theirs_said)
 
         # @return [Array<Both>]
         def clashes = @clashes ||= []
@@ -33,8 +34,16 @@ module EarnestFold
         # @return [Boolean] whether what was seen means what stands there now
         def alike?(_name, _saw) = false
 
-        def clash(name, mine, theirs) =
-          clashes << Both.new(path: name, label: called(name), mine: mine[0, 200], theirs: theirs)
+        def clash(name, mine, theirs)
+          said = [mine[0, 200], theirs].map { |text| text.empty? ? Words.say("changes.nothing") : in_words(name, text) }
+          clashes << Both.new(
+            path: name, label: called(name), mine: mine[0, 200], theirs: theirs, mine_said: said.first,
+            theirs_said: said.last
+          )
+        end
+
+        # What doesn't tell by itself what it means: a choice, the number of something that has a name.
+        def in_words(_name, text) = text
 
         def called(name) = Words.field_label(name)
       end

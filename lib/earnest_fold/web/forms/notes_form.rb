@@ -24,8 +24,7 @@ module EarnestFold
 
         def kept(name) = @now[name]
 
-        # A browser sends its lines another way than they are kept.
-        def alike?(_name, saw) = saw.to_s.gsub("\r\n", "\n").strip == @now["notes"]
+        def alike?(_name, saw) = saw.to_s.strip == @now["notes"]
 
         def called(_name) = Words.say("job.notes")
       end

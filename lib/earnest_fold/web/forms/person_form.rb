@@ -3,16 +3,14 @@
 module EarnestFold
   module Web
     module Forms
-      # Somebody who works here: their name, their role, and whether they see the books.
+      # Somebody new who works here: their name, their role, and whether they see the books.
       class PersonForm
         LONGEST = 40
         attr_reader :name
 
         # @param params [Hash]
-        # @param named [Boolean] whether a name is given
-        def initialize(params, named: true)
+        def initialize(params)
           @name, @role, @books = params["name"].to_s.strip, params["role"].to_s, params["books"].to_s
-          @named = named
         end
 
         # @return [String]
@@ -23,7 +21,6 @@ module EarnestFold
         # @return [Symbol, nil]
         def problem
           return :no_such_role unless Store::People::ROLES.include?(role)
-          return unless @named
           return :person_missing if name.empty?
 
           :person_too_long if name.size > LONGEST

@@ -17,8 +17,8 @@ module EarnestFold
         # @return [Array<String>] the fields of which the page says it
         def names = @said.keys
 
-        # @return [String, nil]
-        def text(name) = @said[name].is_a?(String) ? @said[name] : @by_version.call(name)
+        # @return [String, nil] its lines as they are kept, not as a browser sends them
+        def text(name) = @said[name].is_a?(String) ? @said[name].gsub("\r\n", "\n") : @by_version.call(name)
       end
     end
   end

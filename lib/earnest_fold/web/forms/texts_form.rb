@@ -35,8 +35,7 @@ module EarnestFold
 
         def kept(name) = @now[name]
 
-        # A browser sends its lines another way than they are kept.
-        def alike?(name, saw) = saw.to_s.gsub("\r\n", "\n").strip == @now[name].strip
+        def alike?(name, saw) = saw.to_s.strip == @now[name].strip
 
         def called(name) = Words.say("#{self.class::CALLED}.#{name}")
 

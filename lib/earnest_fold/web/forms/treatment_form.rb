@@ -93,6 +93,9 @@ module EarnestFold
 
         def kept(path) = Work::SpecFields.stored(path, before)
 
+        # Cloths, tapes and sets of rules have names.
+        def in_words(path, text) = Differences.new(@sheet).said(path, text, before)
+
         def put(spec, path, value) = Work::Starting.new(@sheet.settled, @unit).changed(spec, path, value)
 
         def emptied(spec, path, _key)

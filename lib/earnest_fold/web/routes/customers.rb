@@ -53,8 +53,8 @@ module EarnestFold
         end
 
         def add_house(id)
-          form = Forms::CustomerHouseForm.new(params)
-          return show(id, status: 422, house_problem: form.problem) unless form.valid?
+          form = Forms::CustomerHouseForm.new(nil, params)
+          return show(id, status: 422, house_form: form) unless form.valid?
 
           workroom.customers.add_house(number(id), **form.values)
           go(Paths.customer(number(id)))
@@ -63,11 +63,15 @@ module EarnestFold
         end
 
         def change_house(id, house)
-          form = Forms::CustomerHouseForm.new(params)
-          return show(id, status: 422, house_problem: form.problem) unless form.valid?
+          merged do
+            was = workroom.customers.houses(number(id)).find { |one| one.id == number(house) } or
+              raise Store::Missing, "no house #{house}"
+            form = Forms::CustomerHouseForm.new(was, params)
+            next show(id, status: status_of(form), house_form: form, house: was.id) unless form.valid?
 
-          workroom.customers.change_house(number(id), number(house), **form.values)
-          go(Paths.customer(number(id)))
+            workroom.customers.change_house(number(id), was: was, **form.values)
+            go(Paths.customer(number(id)))
+          end
         end
 
         def remove_house(id, house)
@@ -107,14 +111,17 @@ module EarnestFold
 
         # For whom a job is.
         def of_job(id)
-          form = Forms::ForWhomForm.new(workroom.customers, params, workroom.jobs.find(number(id)).customer_id)
-          return page(:job, first_screen(sheet(id), whom: form), status: 422) unless form.valid?
+          merged do
+            job = workroom.jobs.find(number(id))
+            form = Forms::ForWhomForm.new(workroom.customers, params, job)
+            next page(:job, first_screen(sheet(id), whom: form), status: status_of(form)) unless form.valid?
 
-          workroom.transaction do
-            customer = form.customer
-            workroom.jobs.set_customer(number(id), customer, customer && form.house)
+            workroom.transaction do
+              customer = form.customer
+              workroom.jobs.set_customer(job.id, customer, customer && form.house, version: job.version)
+            end
+            go(Paths.job(job.id))
           end
-          go(Paths.job(number(id)))
         end
       end
     end

@@ -34,7 +34,7 @@ module EarnestFold
           go(Paths.person(made))
         end
 
-        def show(id, status: 200, notice: nil)
+        def show(id, status: 200, form: nil, notice: nil)
           person = workroom.people.find(number(id))
           link = session.delete(LINK)
           shown = Screens::Person.new(
@@ -42,18 +42,22 @@ module EarnestFold
             jobs: lendable(person.id),
             lent: workroom.people.lent(person.id),
             link: link && "#{request.base_url}#{Paths.join(link)}",
+            form: form,
             notice: notice
           )
           page(:person, shown, status: status)
         end
 
         def change(id)
-          form = Forms::PersonForm.new(params, named: false)
-          return show(id, status: 422, notice: form.problem) unless form.valid?
+          merged do
+            person = workroom.people.find(number(id))
+            form = Forms::PersonMayForm.new(person, params)
+            next show(id, status: status_of(form), form: form) unless form.valid?
 
-          workroom.people.change(number(id), role: form.role, books: form.books)
-          noted(:role_changed, person: number(id), role: form.role, books: form.books)
-          go(Paths.person(number(id)))
+            workroom.people.change(person, **form.values)
+            noted(:role_changed, person: person.id, **form.values)
+            go(Paths.person(person.id))
+          end
         rescue Store::OutOfTurn
           show(id, status: 422, notice: :last_owner)
         end
@@ -67,10 +71,9 @@ module EarnestFold
 
         def lend(id)
           person = workroom.people.find(number(id))
-          shown, lent = lendable(person.id).map(&:id), workroom.people.lent(person.id)
-          asked = Array(params["jobs"]).map { |job| job.to_s.to_i }
-          # What the page didn't show stays as it is.
-          workroom.people.lend(person.id, (shown & asked) | (lent - shown))
+          form = Forms::LendForm.new(lendable(person.id).map(&:id), workroom.people.lent(person.id), params)
+          workroom.people.lend(person.id, form.lent)
+          workroom.people.take_back(person.id, form.taken_back)
           go(Paths.person(person.id))
         end
 

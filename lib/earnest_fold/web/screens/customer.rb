@@ -20,9 +20,13 @@ module EarnestFold
         # @param today [Date]
         # @param may_forget [Boolean] whether whoever looks may have them forgotten
         # @param form [Forms::CustomerForm, nil] with what couldn't be taken
-        # @param house_problem [Symbol, nil] what stood in the way of a house
+        # @param house_form [Forms::CustomerHouseForm, nil] with what of a house couldn't be taken
+        # @param house [Integer, nil] which of theirs that is; nil for a new one
+        # @param house_problem [Symbol, nil] what stood in the way of one more
         # @param notice [Symbol, nil]
-        def initialize(known, today:, may_forget:, form: nil, house_problem: nil, notice: nil)
+        def initialize(known, today:, may_forget:, form: nil, house_form: nil, house: nil,
+          house_problem: nil, notice: nil)
+          @house_form, @house = house_form, house
           @known, @today, @may_forget, @house_problem, @notice = known, today, may_forget, house_problem, notice
           @form = form || Forms::CustomerForm.new(known.customer, nil)
         end
@@ -36,6 +40,15 @@ module EarnestFold
         def both_versions = @form.clashes
 
         def houses = @known.houses
+
+        # A house as the page shows it: its fields, and whether something of it couldn't be taken.
+        OfHouse = Reckoning::Value.define(:house, :fields, :both, :open)
+
+        # @return [Array<OfHouse>]
+        def their_houses = houses.map { |house| of_house(house) }
+
+        # @return [OfHouse] one more
+        def new_house = of_house(nil)
 
         # @return [Boolean] whether one more can be kept
         def room_for_house? = houses.size < Store::Customers::MOST_HOUSES
@@ -81,6 +94,16 @@ module EarnestFold
         end
 
         private
+
+        def of_house(house)
+          refused = @house_form && @house == house&.id
+          form = refused ? @house_form : Forms::CustomerHouseForm.new(house, nil)
+          fields = Forms::CustomerHouseForm::NAMES.map do |name|
+            Field.of_form(form, name, label: Words.say("customer.of_house.#{name}"), unit: Reckoning::Units::CM)
+              .with(most: form.longest(name), place: "house-#{house&.id}")
+          end
+          OfHouse.new(house: house, fields: fields, both: form.clashes, open: refused)
+        end
 
         def told(said)
           return Words.say("customer.not_asked") unless said

@@ -26,6 +26,12 @@ module EarnestFold
         # @return [String] the name that is typed or kept
         def name = @form ? @form.name : customer&.name.to_s
 
+        # @return [Array<Forms::Merging::Both>] what was chosen beside what somebody else left meanwhile
+        def both = @form ? @form.clashes : []
+
+        # @return [Hash{String => String}] what stands there now, by field
+        def now = {"customer" => customer&.name.to_s, "house" => @house.to_s}
+
         def problem = @form&.problem && Words.say("form_problems.#{@form.problem}")
 
         # @return [Array<Store::Customers::Customer>] several who are called as it was typed

@@ -18,6 +18,9 @@ module EarnestFold
 
         def typed = @form ? @form.name : ""
 
+        # @return [String] the role that is chosen, or begun with
+        def role = @form ? @form.role : Store::People::MAKER
+
         # @return [Symbol, nil]
         def problem = @form&.problem
 

@@ -16,9 +16,11 @@ module EarnestFold
         # @param jobs [Array] of the workroom, the last first
         # @param lent [Array<Integer>] ids of those that are lent to them
         # @param link [String, nil]
+        # @param form [Forms::PersonMayForm, nil] with what couldn't be taken
         # @param notice [Symbol, nil] why it wasn't changed
-        def initialize(person, jobs:, lent:, link: nil, notice: nil)
+        def initialize(person, jobs:, lent:, link: nil, form: nil, notice: nil)
           @person, @jobs, @lent, @link, @notice = person, jobs, lent, link, notice
+          @form = form || Forms::PersonMayForm.new(person, nil)
         end
 
         def page_title = person.name
@@ -28,9 +30,21 @@ module EarnestFold
 
         def lent?(job) = @lent.include?(job.id)
 
-        # @return [Array<Array(String, String, Boolean)>] each role, its words, and whether it is theirs
+        # @return [Array<Forms::Merging::Both>] what was chosen beside what somebody else left meanwhile
+        def both_versions = @form.clashes
+
+        # @return [Field]
+        def role = may("role")
+
+        # @return [Field]
+        def books = may("books")
+
+        # @return [Array<Array(String, String, Boolean)>] each role, its words, and whether it is chosen
         def roles =
-          Store::People::ROLES.map { |role| [role, Words.say("roles.#{role}"), role == person.role] }
+          Store::People::ROLES.map { |one| [one, Words.say("roles.#{one}"), one == role.text] }
+
+        # @return [String] those of the jobs shown that are lent to them, as the page saw them
+        def saw_lent = (jobs.map(&:id) & @lent).join(" ")
 
         # @return [Boolean] whether they see only what is lent to them
         def apprentice? = person.role == Store::People::APPRENTICE
@@ -43,6 +57,11 @@ module EarnestFold
         end
 
         def invite_says = Words.say(person.account_id ? "person.new_password" : "person.invite")
+
+        private
+
+        def may(name) =
+          Field.of_form(@form, name, label: Words.say("person.may.#{name}"), unit: Reckoning::Units::CM)
       end
     end
   end

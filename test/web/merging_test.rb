@@ -36,6 +36,20 @@ class MergingTest < WebTest
     assert_match(/maker fitter Take mine/, text)
     send_form(page, "role" => "maker", "saw" => {"role" => "fitter"})
     assert_equal "maker", workroom.people.find(id).role
+    both(page, page, "name", "Neap Tolly", "Neap Toley") { workroom.people.find(id).name }
+  end
+
+  def test_two_are_never_called_alike
+    id = workroom.people.add("Neap Tolley")
+    taken = workroom.people.names.first
+    refute_equal "Neap Tolley", taken
+    [[taken, /somebody else here/], ["", /changes are kept in it/], ["N" * 41, /40 characters/]].each do |typed, told|
+      send_form("/people/#{id}", "name" => typed, "saw" => {"name" => "Neap Tolley"})
+      assert_equal 422, last_response.status
+      assert_match(told, text)
+      assert_includes last_response.body, %(value="#{typed}")
+    end
+    assert_equal "Neap Tolley", workroom.people.find(id).name
   end
 
   def test_what_is_lent_to_somebody

@@ -8,6 +8,12 @@ module EarnestFold
     # what money there is.
     class People
       ROLES = [OWNER = "owner", MAKER = "maker", FITTER = "fitter", APPRENTICE = "apprentice"].freeze
+      D = Reckoning::Declare
+      private_constant :D
+      FIELDS = Reckoning::Fields.new(
+        name: D.text(Reckoning::Fields::REQUIRED, least: 1, most: 40), role: D.choice(ROLES, said: "roles"),
+        books: D.flag(false)
+      )
       # `login` is what they sign in by (nil: they don't), `invited` whether an invitation of theirs is still good.
       Person = Reckoning::Value.define(:id, :name, :role, :books, :account_id, :login, :invited)
 
@@ -42,17 +48,22 @@ module EarnestFold
       end
 
       # @param was [Person] as they were read
+      # What they did stays in the name that they did it in.
+      # @param values [Hash{Symbol => Object}] of FIELDS
       # @raise [OutOfTurn] where nobody would be left who may everything
+      # @raise [Taken] where another is called so
       # @raise [Missing, Stale]
-      def change(was, role:, books:)
+      def change(was, **values)
         locked do
-          raise OutOfTurn, "the last owner" if role != OWNER && last_owner?(was.id)
+          raise OutOfTurn, "the last owner" if values.fetch(:role, OWNER) != OWNER && last_owner?(was.id)
 
           there = rows.where(id: was.id)
-          next if there.where(role: was.role, books: was.books).update(role: role, books: books) == 1
+          next if there.where(was.to_h.slice(*FIELDS.names)).update(values.slice(*FIELDS.names)) == 1
 
           raise there.empty? ? Missing : Stale, "person #{was.id}"
         end
+      rescue Sequel::UniqueConstraintViolation
+        raise Taken, "a person of that name"
       end
 
       # Their name stands on with what they did; they come in no more.

@@ -5,7 +5,7 @@ module EarnestFold
     module Forms
       # Somebody new who works here: their name, their role, and whether they see the books.
       class PersonForm
-        LONGEST = 40
+        LONGEST = Store::People::FIELDS.fetch(:name).kind.longest
         attr_reader :name
 
         # @param params [Hash]

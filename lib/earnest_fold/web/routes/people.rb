@@ -51,12 +51,15 @@ module EarnestFold
         def change(id)
           merged do
             person = workroom.people.find(number(id))
-            form = Forms::PersonMayForm.new(person, params)
+            form = Forms::KnownPersonForm.new(person, params)
             next show(id, status: status_of(form), form: form) unless form.valid?
 
             workroom.people.change(person, **form.values)
-            noted(:role_changed, person: person.id, **form.values)
+            noted(:role_changed, person: person.id, **form.values.slice(:role, :books))
             go(Paths.person(person.id))
+          rescue Store::Taken
+            form.refuse("name", :person_taken)
+            show(id, status: 422, form: form)
           end
         rescue Store::OutOfTurn
           show(id, status: 422, notice: :last_owner)

@@ -16,11 +16,11 @@ module EarnestFold
         # @param jobs [Array] of the workroom, the last first
         # @param lent [Array<Integer>] ids of those that are lent to them
         # @param link [String, nil]
-        # @param form [Forms::PersonMayForm, nil] with what couldn't be taken
+        # @param form [Forms::KnownPersonForm, nil] with what couldn't be taken
         # @param notice [Symbol, nil] why it wasn't changed
         def initialize(person, jobs:, lent:, link: nil, form: nil, notice: nil)
           @person, @jobs, @lent, @link, @notice = person, jobs, lent, link, notice
-          @form = form || Forms::PersonMayForm.new(person, nil)
+          @form = form || Forms::KnownPersonForm.new(person, nil)
         end
 
         def page_title = person.name
@@ -34,10 +34,13 @@ module EarnestFold
         def both_versions = @form.clashes
 
         # @return [Field]
-        def role = may("role")
+        def name = field("name")
 
         # @return [Field]
-        def books = may("books")
+        def role = field("role")
+
+        # @return [Field]
+        def books = field("books")
 
         # @return [Array<Array(String, String, Boolean)>] each role, its words, and whether it is chosen
         def roles =
@@ -60,8 +63,9 @@ module EarnestFold
 
         private
 
-        def may(name) =
-          Field.of_form(@form, name, label: Words.say("person.may.#{name}"), unit: Reckoning::Units::CM)
+        def field(name) =
+          Field.of_form(@form, name, label: Words.say("person.fields.#{name}"), unit: Reckoning::Units::CM)
+            .with(most: @form.kind(name).longest)
       end
     end
   end

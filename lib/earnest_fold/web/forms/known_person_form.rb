@@ -3,19 +3,17 @@
 module EarnestFold
   module Web
     module Forms
-      # What somebody who works here may: their role, and whether they see the books.
-      class PersonMayForm < FieldForm
-        FIELDS = R::Fields.new(
-          role: R::Declare.choice(Store::People::ROLES, said: "roles"), books: R::Declare.flag(false)
-        )
-        # @return [Hash{Symbol => Object}] role and books
+      # Somebody who works here: what they are called, their role, and whether they see the books.
+      class KnownPersonForm < FieldForm
+        FIELDS = Store::People::FIELDS
+        # @return [Hash{Symbol => Object}] name, role and books
         attr_reader :values
 
         # @param person [Store::People::Person]
         # @param params [Hash, nil] nil before anything was chosen
         def initialize(person, params)
           super(params, R::Units::CM)
-          @now = {"role" => person.role, "books" => person.books}
+          @now = FIELDS.names.to_h { |name| [name.to_s, person.public_send(name)] }
           @values = @now.keys.reduce(@now) { |made, name| taken(made, name) }.transform_keys(&:to_sym)
         end
 
@@ -25,9 +23,9 @@ module EarnestFold
 
         def kept(name) = @now[name]
 
-        def called(name) = Words.say("person.may.#{name}")
+        def called(name) = Words.say("person.fields.#{name}")
 
-        def emptied(record, name, _key) = refuse(name, :missing) || record
+        def emptied(record, name, _key) = refuse(name, (name == "name") ? :person_nameless : :missing) || record
       end
     end
   end

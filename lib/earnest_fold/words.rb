@@ -294,11 +294,12 @@ module EarnestFold
     def choice(kind, word) = (kind.said && kind.words.include?(word)) ? say("#{kind.said}.#{word}") : word
 
     # @param problem [Reckoning::Problem]
+    # @param of [String, nil] what it is a field of, where others have one that is called so
     # @return [String] the one line under a field: what would do
     #
     #   Words.field_problem(Problem.new(at: "", code: :missing, data: {}), Units::CM) # => "Must be given."
-    def field_problem(problem, unit)
-      name = problem.at.tr("./", "_").delete_prefix("_")
+    def field_problem(problem, unit, of: nil)
+      name = [of, problem.at.tr("./", "_").delete_prefix("_")].compact.join("_")
       special = "field_problems.#{name}.#{problem.code}"
       return say(special, unit: unit, **problem.data) if say?(special)
 

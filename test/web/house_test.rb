@@ -207,6 +207,25 @@ class HouseTest < WebTest
     assert_operator departures.first.flatten.sum, :>, 0
   end
 
+  # A sentence that is true for a cloth isn't for what has a field of the same name.
+  def test_what_is_wanting_is_said_of_what_it_is
+    send_form("/house-rules", "name" => "", "saw" => {"name" => workroom.house.read.name})
+    assert_match(/Must be given/, text)
+    refute_match(/Give the cloth a name/, text)
+    set = workroom.house.read.sets.first
+    send_form("/house-rules/sets/#{set.id}", "name" => "", "saw" => {"name" => set.name})
+    refute_match(/Give the cloth a name/, text)
+    cloth = workroom.cloths.all.first
+    send_form("/cloths/#{cloth.id}", "name" => "", "saw" => {"name" => cloth.spec["name"]})
+    assert_match(/Give the cloth a name/, text)
+    face = office.treatments.first.spec["face"]
+    parts = "/jobs/#{office.id}/cutting/#{face}/parts"
+    from = office.treatments.first.id.to_s
+    send_form(parts, "kind" => "patch", "treatment" => from, "height" => "15", "count" => "1")
+    assert_equal 422, last_response.status
+    refute_match(/The width can't be left out/, text)
+  end
+
   private
 
   def set(name) = workroom.house.read.sets.find { |one| one.name == name }

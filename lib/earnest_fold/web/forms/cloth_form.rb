@@ -38,6 +38,8 @@ module EarnestFold
 
         def field(name) = (name == "order_step") ? SoldBy.field : R::Cloth::FIELDS.fetch(name.to_sym)
 
+        def of = "cloth"
+
         # @return [Symbol] :metre or :yard
         def sold_now = @sold_now ||= SoldBy.of(@stored)
 

@@ -21,6 +21,9 @@ module EarnestFold
           @saw = Saw.new(@params) { |name| seen ? shown(name) : nil }
         end
 
+        # @return [String, nil] what its fields are of, where others have some that are called so
+        def of = nil
+
         # @return [String] what stands in a field: as typed, else as kept
         def text(name) = @params[name].is_a?(String) ? @params[name] : shown(name)
 

@@ -95,8 +95,9 @@ module EarnestFold
         end
 
         def cloth_troubles
-          @asked.cloth.problems.except("width")
-            .map { |name, problem| "#{Words.say("cloth_fields.#{name}")}: #{Words.field_problem(problem, unit)}" }
+          @asked.cloth.problems.except("width").map do |name, problem|
+            "#{Words.say("cloth_fields.#{name}")}: #{Words.field_problem(problem, unit, of: @asked.cloth.of)}"
+          end
         end
 
         # What the figures make together stands at one of them.

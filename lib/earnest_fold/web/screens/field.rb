@@ -46,7 +46,7 @@ module EarnestFold
             now: form.shown(name),
             options: options,
             plain: form.plain?(name),
-            problem: problem && Words.field_problem(problem, unit)
+            problem: problem && Words.field_problem(problem, unit, of: form.of)
           )
         end
 

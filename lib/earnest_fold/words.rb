@@ -436,13 +436,21 @@ module EarnestFold
       say("making.in_all", hours: hours, minutes: rest)
     end
 
+    # What a day without its year is called with it; and so many days away nobody knows any more which year is meant.
+    WITH_YEAR = {short: :dated, in_week: :in_week_of_year, day: :day_of_year}.freeze
+    NEAR = 180
+    private_constant :WITH_YEAR, :NEAR
+
     # @param date [Date, Time]
     # @param form [Symbol] :day "Monday 9 March", :short "9 Mar", :in_week "Mon 9 Mar", :dated "9 Mar 2026" or :long
     #   "9 March 2026", as the locale writes them
+    # @param seen [Date, nil] the day on which it is read: far from it the year is told too
     # @return [String]
     #
     #   Words.date(Date.new(2026, 3, 9), :in_week) # => "Mon 9 Mar"
-    def date(date, form)
+    #   Words.date(Date.new(2026, 3, 9), :in_week, seen: Date.new(2025, 1, 6)) # => "Mon 9 Mar 2026"
+    def date(date, form, seen: nil)
+      form = WITH_YEAR.fetch(form, form) if seen && (date - seen).abs > NEAR
       month, weekday = date.month - 1, date.wday
       say(
         "dates.#{form}",
@@ -456,10 +464,11 @@ module EarnestFold
     end
 
     # @param date [Date]
+    # @param seen [Date, nil] the day on which it is read: far from it the year is told too
     # @return [String] "Monday 9 March"
     #
     #   Words.day(Date.new(2026, 3, 9)) # => "Monday 9 March"
-    def day(date) = date(date, :day)
+    def day(date, seen: nil) = date(date, :day, seen: seen)
 
     # @param from [Integer] minutes since midnight
     # @param to [Integer]

@@ -17,6 +17,7 @@ class DeadEndsTest < WebTest
     define_method(:"test_#{role}#{"_with_the_books" if books}") do
       lark = workroom.people.add("Lark Sedge")
       answered_quote
+      all_done
       workroom.people.lend(lark, workroom.jobs.list.map(&:id))
       @who = SignedIn.owner(workroom).with(role: role, books: books, person_id: lark, name: "Lark Sedge")
       env SignedIn::KEY, @who
@@ -25,6 +26,15 @@ class DeadEndsTest < WebTest
   end
 
   private
+
+  # Of somebody's own curtains nothing but the account is left.
+  def all_done
+    chapel = workroom.jobs.list.find { |line| line.title == "Ferry chapel" }.id
+    work = EarnestFold::Work::Workroom.new(workroom).job(chapel).alterations.find(&:reckoning)
+    work.steps.flat_map(&:names).each { |name| workroom.bench.say(work.id, *name, "done") }
+    workroom.bench.say(work.id, S::Bench::HUNG, "", "done")
+    assert_equal "account", EarnestFold::Work::Workroom.new(workroom).job(chapel).work(work.id).following
+  end
 
   def answered_quote
     job = office

@@ -26,6 +26,16 @@ class JobPageTest < WebTest
     assert_match(/comes to ?#{account}/, text_of("/jobs/#{lounge.id}"))
   end
 
+  # "5 Mar" of a year ago is no day to come.
+  def test_a_day_far_away_is_told_with_its_year
+    lounge, far = job("Residents' lounge"), Date.today - 300
+    workroom.jobs.set_dates(lounge.id, {"promised" => far.iso8601}, version: lounge.version)
+    told = far.strftime("%-d %b %Y")
+    assert_match(/promised ?#{told}/, text_of("/jobs/#{lounge.id}"))
+    assert_includes text_of("/today"), far.strftime("%A %-d %B %Y")
+    assert_includes text_of("/diary"), told
+  end
+
   # By whichever school: it is what the Account says.
   def test_it_comes_to_what_the_account_says
     %w[by_time by_width by_clock].each do |school|

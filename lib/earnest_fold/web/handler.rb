@@ -65,6 +65,7 @@ module EarnestFold
         :workroom,
         :who,
         :may?,
+        :open_stations,
         :house,
         :clock,
         :page,

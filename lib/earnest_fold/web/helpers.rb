@@ -42,6 +42,9 @@ module EarnestFold
       # @return [Boolean] whether they may go to that station
       def open_station?(name) = may?(Access.station(name))
 
+      # @return [Array<String>] the stations that they may go to
+      def open_stations = Work::Stations.names.select { |name| open_station?(name) }
+
       # @return [Boolean] whether there is a label printer
       def printer? = !Adapters::LabelPrinter.configured.nil?
 

@@ -222,10 +222,12 @@ module EarnestFold
       #   work.behind # => 3
       def behind = stations.take_while { |station| %i[done warned].include?(station_state(station)) }.size
 
+      # @param open [Array<String>] the stations that whoever goes on with it may go to
       # @return [String] where work goes on
       #
       #   work.following # => "cutting"
-      def following = stations[behind] || stations.last
+      #   work.following(%w[measure heading]) # => "heading"
+      def following(open = stations) = (stations[..behind] & open).last || stations.first
 
       private
 

@@ -27,6 +27,11 @@ module EarnestFold
         @sheet, @workroom, @diary = sheet, workroom, diary
       end
 
+      # @return [Date] the day on which one looks
+      #
+      #   outlook.today.to_s # => "2026-03-02"
+      def today = @diary.now.to_date
+
       # @return [Date, nil]
       #
       #   outlook.promised.to_s # => "2026-03-20"

@@ -13,7 +13,7 @@ module EarnestFold
         def first_screen(job, whom: nil, **more)
           diary = Work::Diary.of(workroom, house, Time.now)
           outlook = Work::Outlook.new(job, workroom, diary)
-          may = {maker: may?(Access::MAKERS), books: may?(Access::BOOKS)}
+          may = {maker: may?(Access::MAKERS), books: may?(Access::BOOKS), open: open_stations}
           Screens::Job.new(job, outlook, **may, whom: for_whom(job.job, whom), **more)
         end
 

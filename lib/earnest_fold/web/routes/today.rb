@@ -18,7 +18,7 @@ module EarnestFold
           diary = Work::Diary.of(workroom, house, Time.now)
           today = Work::Today.of(in_hand, diary)
           letters = workroom.letters.unsent.select(&:failed?)
-          shown = Screens::Today.new(today, Screens::Diary.new(diary), letters: letters,
+          shown = Screens::Today.new(today, Screens::Diary.new(diary), open_stations, letters: letters,
             orders: workroom.orders.to_be_seen_to, reminders: reminders(today))
           page(:today, shown)
         end

@@ -18,7 +18,7 @@ module EarnestFold
         def place(id, treatment, status: 200, form: nil)
           job = sheet(id)
           entry = job.work(number(treatment))
-          shown = Screens::Place.new(job, entry, back: Paths.back_to_job(params["back"]), form: form)
+          shown = Screens::Place.new(job, entry, open_stations, back: Paths.back_to_job(params["back"]), form: form)
           page(:place, shown, status: status)
         end
 

@@ -123,7 +123,11 @@ module EarnestFold
           Words.say("diary.short", title: job.title, parts: parts, days: [(by - diary.now.to_date).to_i, 0].max)
         end
 
-        def day_words(date) = Words.day(date)
+        # @return [String] "Monday 9 March", with its year where that is far
+        def day_words(date) = Words.day(date, seen: diary.now.to_date)
+
+        # @return [String] "Mon 9 Mar", likewise
+        def short_day(date) = Words.date(date, :in_week, seen: diary.now.to_date)
 
         private
 

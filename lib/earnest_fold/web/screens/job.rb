@@ -13,11 +13,12 @@ module EarnestFold
         # @param outlook [Work::Outlook] of it
         # @param maker [Boolean] whether windows may be added
         # @param books [Boolean] whether it is told what it comes to
+        # @param open [Array<String>] the stations that whoever looks may go to
         # @param problem [Symbol, nil] what stood in the way of a new window
         # @param altering [Symbol, nil] or of somebody's own curtain
         def initialize(sheet, outlook, typed: {}, problem: nil, altering: nil, title: nil, dates: nil, notes: nil,
-          maker: true, books: true, whom: nil)
-          @outlook, @maker, @books, @whom = outlook, maker, books, whom
+          maker: true, books: true, open: Work::Stations.names, whom: nil)
+          @outlook, @maker, @books, @open, @whom = outlook, maker, books, open, whom
           @dates = dates || Forms::DatesForm.new(sheet.job, nil)
           @notes = notes || Forms::NotesForm.new(sheet.job, nil)
           @title = title || Forms::TitleForm.new(sheet.job, nil)
@@ -106,7 +107,7 @@ module EarnestFold
           bill = @books && @outlook.bills.first or return
           name = Words.paper(bill.kind, bill.number)
           answer = bill.answer or return name
-          "#{name}, #{Words.say("papers.answered.#{answer.said}")} #{Words.date(answer.on, :short)}"
+          "#{name}, #{Words.say("papers.answered.#{answer.said}")} #{day(answer.on)}"
         end
 
         # @return [String, nil] what was paid, and what is open
@@ -120,7 +121,7 @@ module EarnestFold
         def page_title = job.title
 
         # @return [String] the station where work goes on
-        def next_station(entry) = entry.following
+        def next_station(entry) = entry.following(@open)
 
         # @return [Array<String>] how a window, and a layer where there are several, can be moved
         def moves(entry) = %w[window-before window-after] + (layered?(entry) ? %w[layer-before layer-after] : [])
@@ -128,7 +129,7 @@ module EarnestFold
         # @return [String] SVG: its windows as they will hang
         def wall
           more = [Words.say("job.one_more"), more_windows] if @maker
-          sheet.once(:wall, more) do
+          sheet.once(:wall, more, @open) do
             Documents::WallOfJob.new(sheet, more: more) { |entry| path(entry) }.to_s
           end
         rescue => error
@@ -144,7 +145,7 @@ module EarnestFold
         end
 
         # @yieldreturn [String] the window's card, as whoever looks may use it
-        def card(entry, &block) = Fragments.of(sheet, :card, entry.id, @maker, @books, &block)
+        def card(entry, &block) = Fragments.of(sheet, :card, entry.id, @maker, @open, &block)
 
         # @return [Boolean] whether its window has more than one layer
         def layered?(entry) = entry.layered?
@@ -167,11 +168,12 @@ module EarnestFold
           need.batches.first.to_s.empty? ? "" : Words.say("job.batch", batch: need.batches.first)
         end
 
-        def promised = (day = @outlook.promised) && [Words.say("job.promised"), Words.date(day, :short), :open]
+        def day(date) = Words.date(date, :short, seen: @outlook.today)
+
+        def promised = @outlook.promised && [Words.say("job.promised"), day(@outlook.promised), :open]
 
         def ready
-          day = @outlook.ready or return
-          [Words.say("job.ready"), Words.date(day, :short), @outlook.late? ? :late : :open]
+          [Words.say("job.ready"), day(@outlook.ready), @outlook.late? ? :late : :open] if @outlook.ready
         end
 
         def comes_to

@@ -12,9 +12,10 @@ module EarnestFold
         # @return [String, nil] the page of the job from which one came
         attr_reader :back
 
+        # @param open [Array<String>] the stations that whoever looks may go to
         # @param form [Forms::PlaceForm, nil] with what couldn't be taken
-        def initialize(sheet, entry, back:, form: nil)
-          @sheet, @entry, @back = sheet, entry, back
+        def initialize(sheet, entry, open, back:, form: nil)
+          @sheet, @entry, @open, @back = sheet, entry, open, back
           @form = form || Forms::PlaceForm.new(entry.window, nil)
         end
 
@@ -41,7 +42,7 @@ module EarnestFold
         # @return [String] SVG: what hangs there
         def wall
           here = sheet.works.select { |work| work.window.id == entry.window.id }
-          Documents::WallOfJob.new(sheet, here) { |work| Paths.station(job.id, work.id, work.following) }.to_s
+          Documents::WallOfJob.new(sheet, here) { |work| Paths.station(job.id, work.id, work.following(@open)) }.to_s
         rescue => error
           RequestLog.note("the window of work #{entry.id} can't be drawn", error)
           ""

@@ -25,8 +25,9 @@ module EarnestFold
         attr_reader :reminders
 
         # @param diary [Diary] in whose words a step is told
-        def initialize(today, diary, letters: [], orders: [], reminders: [])
-          @today, @diary, @letters, @orders, @reminders = today, diary, letters, orders, reminders
+        # @param open [Array<String>] the stations that whoever looks may go to
+        def initialize(today, diary, open, letters: [], orders: [], reminders: [])
+          @today, @diary, @open, @letters, @orders, @reminders = today, diary, open, letters, orders, reminders
         end
 
         # @return [Boolean] whether anything from outside has to be seen to
@@ -34,7 +35,7 @@ module EarnestFold
 
         # @param promise [Work::Today::Promise]
         def reminder_says(promise) =
-          Words.say("today.reminder", title: promise.sheet.job.title, day: Words.day(promise.promised))
+          Words.say("today.reminder", title: promise.sheet.job.title, day: day_words(promise.promised))
 
         # @return [String] why a letter didn't go
         def why(letter) = Words.say("letters.why.#{letter.why}")
@@ -50,9 +51,8 @@ module EarnestFold
 
         def page_title = Words.say("today.title")
 
-        # @param books [Boolean] whether whoever looks may see them
-        # @yieldreturn [String] all of it
-        def shown(books, &block) = Fragments.of(@today, :shown, books, &block)
+        # @yieldreturn [String] all of it, as whoever looks may use it
+        def shown(&block) = Fragments.of(@today, :shown, @open, &block)
 
         # @return [String] the day it is
         def day = Words.day(@today.diary.now.to_date)
@@ -71,19 +71,22 @@ module EarnestFold
           when :wanting then Words.say("today.wanting", what: Words.missing_of(wait.told, wait.sheet.unit))
           when :parts then Words.say("today.parts", parts: Words.short(wait.told, wait.sheet.unit))
           when :answer then unanswered(wait.told)
-          else Words.say("today.#{wait.why}", day: Words.day(wait.told))
+          else Words.say("today.#{wait.why}", day: day_words(wait.told))
           end
         end
 
         # @return [Array<Array(Work::Job, String)>] what customers answered lately
         def came_back = @today.came_back.map { |sheet, bill| [sheet, answered(bill)] }
 
+        # @return [String] where a job's papers stand, for whoever may see them
+        def bill_path(sheet) = @open.include?("account") ? Paths.account(sheet.job.id) : Paths.job(sheet.job.id)
+
         # @return [String] where it is put right
         def wait_path(wait)
-          return Paths.account(wait.sheet.job.id) if wait.why == :answer
+          return bill_path(wait.sheet) if wait.why == :answer
           return Paths.job(wait.sheet.job.id) unless wait.entry
 
-          station = (wait.why == :stop) ? stopped_at(wait) : wait.entry.following
+          station = (wait.why == :stop) ? stopped_at(wait) : wait.entry.following(@open)
           Paths.station(wait.sheet.job.id, wait.entry.id, station)
         end
 
@@ -102,7 +105,7 @@ module EarnestFold
         def from(placed)
           time = @today.diary.time(placed.from)
           hour = time.strftime("%-H:%M")
-          (time.to_date == @today.diary.now.to_date) ? hour : "#{Words.day(time.to_date)}, #{hour}"
+          (time.to_date == @today.diary.now.to_date) ? hour : "#{day_words(time.to_date)}, #{hour}"
         end
 
         # @return [String] SVG of the work at a bench
@@ -124,7 +127,7 @@ module EarnestFold
         end
 
         # @return [String] where work goes on at one of its works
-        def next_path(sheet, entry) = Paths.station(sheet.job.id, entry.id, entry.following)
+        def next_path(sheet, entry) = Paths.station(sheet.job.id, entry.id, entry.following(@open))
 
         private
 
@@ -135,12 +138,12 @@ module EarnestFold
         end
 
         def unanswered(bill) =
-          Words.say("today.answer", paper: Words.paper(bill.kind, bill.number), day: Words.day(day_of(bill)))
+          Words.say("today.answer", paper: Words.paper(bill.kind, bill.number), day: day_words(day_of(bill)))
 
         def answered(bill)
           said = Words.say("papers.answered.#{bill.answer.said}")
           paper = Words.paper(bill.kind, bill.number)
-          Words.say("today.answered", paper: paper, said: said, day: Words.day(bill.answer.on))
+          Words.say("today.answered", paper: paper, said: said, day: day_words(bill.answer.on))
         end
 
         # By the clock on the workroom's wall.

@@ -119,6 +119,14 @@ class MergingTest < WebTest
     end
   end
 
+  def test_by_which_school_a_job_is_priced
+    account = "/jobs/#{office.id}/account"
+    saw = {"school" => shown(account, "saw[school]")}
+    %w[by_width by_clock].each { |school| send_form(account, "school" => school, "saw" => saw) }
+    assert_equal [409, "by_width"], [last_response.status, office.account["school"]]
+    assert_match(/Work is priced by the clock.* by the width.* Take mine/, text)
+  end
+
   def test_an_extra_is_taken_away_by_its_name
     account = "/jobs/#{office.id}/account"
     %w[Hooks Rings].each { |name| send_form(account, "extra_name" => name, "extra_amount" => "6.40") }

@@ -3,12 +3,16 @@
 module EarnestFold
   module Web
     module Forms
-      # What a job is asked for beside its work: fitting, the way, and something else.
+      # By which school a job's work is priced, and what is asked for beside it: fitting, the way, and something else.
       class AccountForm < FieldForm
         FIELDS = R::Fields.new(
           fitted: R::Declare.count(nil, least: 0, most: 999),
           travel: [R::FieldKinds::MoneyKind.new, nil],
           agreed: [R::FieldKinds::MoneyKind.new, nil]
+        )
+        SCHOOL = R::Field.new(
+          name: :school, kind: R::FieldKinds::ChoiceKind.new(words: R::Account::Rules::SCHOOLS, said: "account.by"),
+          default: nil
         )
         NEW = %w[extra_name extra_amount].freeze
         PAID = %w[payment_name payment_amount].freeze
@@ -27,15 +31,13 @@ module EarnestFold
         def initialize(kept, asked, params, today: nil)
           super(params, R::Units::CM)
           @asked, @today = asked, today
-          made = FIELDS.names.map(&:to_s).reduce(kept) { |account, name| taken(account, name) }
-          made = made.merge(
+          made = [*FIELDS.names.map(&:to_s), "school"].reduce(kept) { |account, name| taken(account, name) }
+          @account = made.merge(
             "extras" => listed(kept["extras"], @params["away"], NEW) { |name, sum| {"name" => name, "amount" => sum} },
             "payments" => listed(kept["payments"], @params["unpaid"], PAID) { |name, sum|
               {"on" => @today, "name" => name, "amount" => sum}
             }
           )
-          school = @params["school"]
-          @account = R::Account::Rules::SCHOOLS.include?(school) ? made.merge("school" => school) : made
         end
 
         # @return [String] by which an extra is named where it is taken away: its own words and sum, wherever it stands
@@ -43,7 +45,7 @@ module EarnestFold
 
         def shown(name) = TYPED.include?(name) ? "" : super
 
-        def field(name) = FIELDS.fetch(name.to_sym)
+        def field(name) = (name == "school") ? SCHOOL : FIELDS.fetch(name.to_sym)
 
         # What is added may be taken off again: its amount has a sign.
         def plain?(name) = !TYPED.include?(name) && super

@@ -36,7 +36,9 @@ class DoorLogTest < WebTest
     heard do
       send_form("/people", "name" => "Neap Tolley", "role" => "maker")
       neap = workroom.people.all.find { |person| person.name == "Neap Tolley" }.id
-      send_form("/people/#{neap}", "role" => "owner", "books" => "yes")
+      saw = {"name" => "Neap Tolley", "role" => "maker", "books" => "no"}
+      send_form("/people/#{neap}", "name" => "Neap Tolly", "saw" => saw)
+      send_form("/people/#{neap}", "role" => "owner", "books" => "yes", "saw" => saw)
       send_form("/people/#{neap}/invite")
       send_form("/people/#{neap}/remove")
       get "/customers/#{tern}/known.tar"

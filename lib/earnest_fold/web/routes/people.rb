@@ -55,7 +55,8 @@ module EarnestFold
             next show(id, status: status_of(form), form: form) unless form.valid?
 
             workroom.people.change(person, **form.values)
-            noted(:role_changed, person: person.id, **form.values.slice(:role, :books))
+            may = form.values.slice(:role, :books)
+            noted(:role_changed, person: person.id, **may) unless may == person.to_h.slice(:role, :books)
             go(Paths.person(person.id))
           rescue Store::Taken
             form.refuse("name", :person_taken)

@@ -4,8 +4,8 @@ require "web_test_helper"
 require "nokogiri"
 
 # Walks the house as somebody would who types anything into any form: each form is one that a page shows, with its own
-# fields, some left as they are, some odd. Nothing may be a fault of ours, and nothing takes long. `bin/test sweep`
-# sends 20,000; a run of everything some.
+# fields, some left as they are, some odd. Nothing may be a fault of ours, nothing takes long, and what is refused comes
+# back as it was typed. `bin/test sweep` sends 20,000; a run of everything some.
 class FuzzPostsTest < WebTest
   WHOLE = ENV["SWEEP"] == "whole"
   SHARE, SHARES = ENV.fetch("SWEEP_SHARE", "0/1").split("/").map { |number| Integer(number, 10) }
@@ -15,6 +15,9 @@ class FuzzPostsTest < WebTest
   # So many are sent to one house.
   A_HOUSE = 400
   FAULTS = (500..599)
+  REFUSED = [409, 422].freeze
+  # Where something can be typed.
+  TYPED = "textarea, input:not([type]), input[type=text], input[type=email], input[type=tel], input[type=number]"
   # What no page sends twice.
   KEPT = %w[authenticity_token once].freeze
   PLAUSIBLE = ["", "0", "1", "-1", "12", "236.5", "7' 9½\"", "93 1/2", "2,36 m", "1e9", "on", "yes", "no", "cm", "in",
@@ -41,6 +44,7 @@ class FuzzPostsTest < WebTest
       took = Process.clock_gettime(Process::CLOCK_MONOTONIC) - began
       statuses[last_response.status] += 1
       told(path, fields) if FAULTS.include?(last_response.status) || (WHOLE && took > LONGEST)
+      @faults.concat(lost(path, fields)) if REFUSED.include?(last_response.status)
       learn(last_response["Location"])
     end
     assert_empty @faults
@@ -63,7 +67,12 @@ class FuzzPostsTest < WebTest
       document = Nokogiri::HTML(last_response.body)
       document.css("a[href^='/']").map { |link| link["href"] }.sample(4, random: @random).each { |at| learn(at) }
       form = document.css("form[method=post]").to_a.sample(random: @random)
-      return [form["action"] || page, filled(form)] if form
+      next unless form
+
+      # A station's fields are sent one by one, as they are left.
+      @typed = form["data-edits"] ? [] : form.css(TYPED).map { |field| field["name"] }
+      @hidden = form.css("input[type=hidden]").to_h { |field| [field["name"], field["value"].to_s] }
+      return [form["action"] || page, filled(form)]
     end
     nil
   end
@@ -71,6 +80,22 @@ class FuzzPostsTest < WebTest
   def told(path, fields)
     error = last_request.env["sinatra.error"]
     @faults << [path, last_response.status, error&.class, error&.backtrace&.first(2), fields&.except(*KEPT)]
+  end
+
+  # @return [Array<Array>] what was typed and stands at none of the fields that are called so, nor beside what somebody
+  #   else left; nothing where the page's own was tampered with
+  def lost(path, fields)
+    return [] unless fields.slice(*@hidden.keys) == @hidden
+
+    page = Nokogiri::HTML5(last_response.body)
+    fields.slice(*@typed).filter_map do |name, value|
+      next unless PLAUSIBLE.include?(value) && !value.empty?
+
+      there = page.css(TYPED).select { |field| field["name"] == name }
+      next if there.empty? || page.css(".both [name='#{name}']").any? { |field| field["value"] == value }
+
+      [path, "lost", name, value] if there.none? { |field| as_it_is(field).strip == value }
+    end
   end
 
   def learn(address)
@@ -82,8 +107,8 @@ class FuzzPostsTest < WebTest
     fields = form.css("input[name], select[name], textarea[name], button[name]").to_h do |field|
       [field["name"], as_it_is(field)]
     end
-    kept = @random.rand(3)
-    fields.to_h { |name, value| [name, (KEPT.include?(name) || @random.rand(3) < kept) ? value : anything] }
+    kept, left = @random.rand(3), (@random.rand(2) == 1) ? KEPT + @hidden.keys : KEPT
+    fields.to_h { |name, value| [name, (left.include?(name) || @random.rand(3) < kept) ? value : anything] }
   end
 
   def as_it_is(field)

@@ -304,7 +304,8 @@ class AlteringStationsTest < WebTest
     assert_equal [[640, 480, "wax on the left one"]], kept.map { |one| [one.width, one.height, one.words] }
     get "#{came_in}/photographs/#{kept.first.id}.jpg"
     assert_equal ["image/jpeg", "\xFF\xD8\xFF".b], [last_response.headers["Content-Type"], last_response.body.b[0, 3]]
-    send_photograph("not a picture", "")
+    send_photograph("not a picture", "At the fold")
+    assert_includes last_response.body, %(value="At the fold")
     assert_equal 422, last_response.status
     assert_match(/That is no photograph/, text)
     get station(chapel, "slip.pdf")

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "nokogiri"
 require "web_test_helper"
 
 # Two people at one thing: at different fields both win, at the same one both values are shown, whatever is edited.
@@ -99,6 +100,18 @@ class MergingTest < WebTest
     assert_includes text, "#{cloths.last.spec["name"]} #{cloths.first.spec["name"]} Take mine"
     %w[in mm].each { |unit| send_form("/house-rules", "unit" => unit, "saw" => {"unit" => "cm"}) }
     assert_match(/millimetres inches Take mine/, text)
+  end
+
+  # A long text is taken whole, though only its beginning is told.
+  def test_long_notes_of_two
+    mine, page = "#{"ladder " * 60}at the back", "/jobs/#{office.id}/notes"
+    [["theirs", ""], [mine, ""]].each { |notes, saw| send_form(page, "notes" => notes, "saw" => {"notes" => saw}) }
+    assert_equal 409, last_response.status
+    both = Nokogiri::HTML5(last_response.body).at_css(".both")
+    assert_match(/…\z/, both.at_css("b").text)
+    sent = both.css("input").to_h { |input| input["name"].then { |name| [name, input["value"]] } }
+    send_form(page, "notes" => sent["notes"], "saw" => {"notes" => sent["saw[notes]"]})
+    assert_equal mine, office.notes
   end
 
   def test_dates

@@ -35,11 +35,20 @@ module EarnestFold
         def alike?(_name, _saw) = false
 
         def clash(name, mine, theirs)
-          said = [mine[0, 200], theirs].map { |text| text.empty? ? Words.say("changes.nothing") : in_words(name, text) }
+          mine_said, theirs_said = [mine, theirs].map { |text| told(name, text) }
           clashes << Both.new(
-            path: name, label: called(name), mine: mine[0, 200], theirs: theirs, mine_said: said.first,
-            theirs_said: said.last
+            path: name, label: called(name), mine: mine, theirs: theirs, mine_said: mine_said, theirs_said: theirs_said
           )
+        end
+
+        # So many letters of a long text tell one from another.
+        MOST_TOLD = 200
+        private_constant :MOST_TOLD
+
+        def told(name, text)
+          return Words.say("changes.nothing") if text.empty?
+
+          (text.size > MOST_TOLD) ? "#{text[0, MOST_TOLD]}…" : in_words(name, text)
         end
 
         # What doesn't tell by itself what it means: a choice, the number of something that has a name.

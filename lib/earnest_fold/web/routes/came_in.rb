@@ -28,7 +28,8 @@ module EarnestFold
           form, job = Forms::WindowForm.new(params), sheet(id)
           kind = params["kind"].to_s
           unless form.valid? && Reckoning::Alterations[kind]
-            shown = first_screen(job, typed: form.typed, altering: form.problem || :kind_missing)
+            typed = form.typed.merge("kind" => kind)
+            shown = first_screen(job, typed: typed, altering: form.problem || :kind_missing)
             return page(:job, shown, status: 422)
           end
 
@@ -68,20 +69,19 @@ module EarnestFold
         end
 
         def photograph(id, treatment)
+          words = params["words"].to_s.strip
+          return no_photograph(id, treatment, :note_too_long) if words.size > Forms::NoteForm::LONGEST
+
           entry = altered(sheet(id), treatment)
           encoded = Documents::Photograph.encode(read_file(params["file"]))
           workroom.came_in.add_photograph(
-            entry.id,
-            encoded.bytes,
-            width: encoded.width,
-            height: encoded.height,
-            words: params["words"].to_s.strip[0, 200]
+            entry.id, encoded.bytes, width: encoded.width, height: encoded.height, words: words
           )
           back(id, treatment)
         rescue Store::Full
-          show(id, treatment, status: 422, problem: :photographs_full)
+          no_photograph(id, treatment, :photographs_full)
         rescue Documents::Photograph::NotOne
-          show(id, treatment, status: 422, problem: :no_photograph)
+          no_photograph(id, treatment, :no_photograph)
         end
 
         def remove(id, treatment, photograph)
@@ -129,6 +129,10 @@ module EarnestFold
         end
 
         private
+
+        # What was written beside it stands there still.
+        def no_photograph(id, treatment, problem) =
+          show(id, treatment, status: 422, problem: problem, typed: {"caption" => params["words"].to_s})
 
         # The link is told once: only its print is kept.
         def link_to(slip) = session[LINK] = [slip, workroom.customer_links.make(slip: slip)]

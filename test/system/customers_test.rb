@@ -33,7 +33,7 @@ class CustomersInTheBrowserTest < SystemTest
     find("summary", text: "One more house").click
     find_all("textarea[name=address]").last.set("Slipway 2")
     click_on "Keep the house"
-    assert_text "what the house is called"
+    assert_text "Call the house something"
     assert_equal "Slipway 2", find_all("textarea[name=address]").last.value
     find("input[aria-invalid=true]").set("Loft")
     click_on "Keep the house"

@@ -11,7 +11,7 @@ class PhonesTest < SystemTest
     /house-rules /house-rules/books /house-rules/schools /find /find?q=e /people /you /keys /measure-sheet /errands
     /nowhere
   ].freeze
-  OF_WORK = %w[ticket changes log].freeze
+  OF_WORK = %w[ticket changes log place].freeze
   RECKONED = "/reckon?support.length=248&drop.readings.left=229&cloth.width=138&cloth.vertical_repeat=64&unit=cm"
   # What is touched, and is no word within a sentence.
   MEASURED = <<~'JS'
@@ -135,6 +135,25 @@ class PhonesTest < SystemTest
       page.evaluate_script("#{MEASURED}(320)").map { |what| "#{path} #{what}" }
     end
     assert_empty wrong
+  end
+
+  # On a phone as at a desk: the field and its words are red.
+  def test_what_is_refused_is_marked
+    visit pages.grep(%r{/place\z}).first
+    red = [390, 1280].map do |width|
+      Browser.size(page, width, 844)
+      fill_in "Room", with: ""
+      fill_in "Window", with: ""
+      click_on "Keep it so"
+      assert_text "Give the room"
+      assert_selector "[name=room][aria-invalid]"
+      evaluate_script(<<~JS)
+        [["[name=room]", "borderBottomColor"], [".problem", "color"]].map(function (one) {
+          return getComputedStyle(document.querySelector(one[0]))[one[1]];
+        })
+      JS
+    end
+    assert_equal [["rgb(160, 47, 37)"] * 2] * 2, red
   end
 
   # What people name may be one word, as long as it can be.

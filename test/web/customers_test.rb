@@ -20,7 +20,7 @@ class CustomersPagesTest < WebTest
     assert_match(/No job yet/, text)
     refute_match(/same person twice/, text)
     assert_equal 422, send_form("/customers", "name" => "").status
-    assert_match(/a name is enough/, text)
+    assert_match(/Give them a name/, text)
     assert_equal 422, send_form("/customers", "name" => "Wenna", "mail" => "nowhere").status
     assert_match(/no mail address/, text)
     assert_includes last_response.body, %(value="nowhere")
@@ -49,7 +49,7 @@ class CustomersPagesTest < WebTest
     assert_equal 404, send_form("/customers/#{wenna}/consents", "sort" => "everything").status
     assert_equal 422, send_form("/customers/#{wenna}/houses", "name" => "", "address" => "Quay 3").status
     assert_includes last_response.body, "Quay 3"
-    assert_match(/what the house is called/, text)
+    assert_match(/Call the house something/, text)
     send_form("/customers/#{wenna}/houses/#{house.id}/remove")
     assert_empty workroom.customers.houses(wenna)
   end

@@ -42,6 +42,18 @@ class CustomersTest < StoreTest
     assert_equal [nell, nil], workroom.jobs.find(job).then { |made| [made.customer_id, made.house_id] }
   end
 
+  def test_a_house_and_whose_a_job_is_are_changed_by_whoever_saw_them
+    nell, job = customers.add(name: "Nell"), workroom.jobs.create(title: "Hall", unit: "cm")
+    customers.add_house(nell, name: "Boat house")
+    seen = customers.houses(nell).first
+    customers.change_house(nell, was: seen, notes: "Ring")
+    assert_raises(S::Stale) { customers.change_house(nell, was: seen, name: "Net house") }
+    assert_raises(S::Missing) { customers.change_house(customers.add(name: "Tam"), was: seen, name: "Net house") }
+    assert_equal ["Boat house", "Ring"], customers.houses(nell).first.then { |one| [one.name, one.notes] }
+    workroom.jobs.set_customer(job, nell, version: 0)
+    assert_raises(S::Stale) { workroom.jobs.set_customer(job, nil, version: 0) }
+  end
+
   def test_one_of_next_door_is_not_there
     stranger = S::Workroom.new(other_workroom.id)
     theirs = stranger.customers.add(name: "Nell")

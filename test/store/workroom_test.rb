@@ -35,6 +35,30 @@ class WorkroomTest < StoreTest
     assert_equal "1 cm", workroom.jobs.find(job).treatments.first.spec["ease"]
   end
 
+  def test_a_name_is_changed_by_whoever_saw_it
+    job, other = %w[Attic Loft].map { |title| workroom.jobs.create(title: title, unit: "cm") }
+    workroom.windows(job).add(room: "Attic", name: "", spec: SPEC)
+    window, seen = workroom.jobs.find(job).windows.first.id, workroom.jobs.find(job).version
+    workroom.windows(job).rename(window, room: "Attic", name: "Gable", version: seen)
+    assert_raises(S::Stale) { workroom.windows(job).rename(window, room: "Loft", name: "", version: seen) }
+    assert_raises(S::Stale) { workroom.jobs.rename(job, "Loft", version: seen) }
+    assert_raises(S::Missing) { workroom.windows(other).rename(window, room: "Loft", name: "", version: 0) }
+    assert_raises(S::Missing) { other_workroom.windows(job).rename(window, room: "Loft", name: "", version: seen + 1) }
+    assert_raises(S::Missing) { other_workroom.jobs.rename(job, "Loft", version: seen + 1) }
+    made = workroom.jobs.find(job)
+    assert_equal ["Attic", "Gable", seen + 1], [made.title, made.windows.first.name, made.version]
+    assert_equal 0, workroom.jobs.find(other).version
+  end
+
+  def test_what_somebody_may_is_changed_by_whoever_saw_it
+    people = workroom.people
+    seen = people.find(people.add("Neap Tolley", role: "maker"))
+    people.change(seen, role: "fitter")
+    assert_raises(S::Stale) { people.change(seen, role: "owner") }
+    assert_raises(S::Missing) { other_workroom.people.change(seen, role: "owner") }
+    assert_equal ["fitter", "Neap Tolley"], people.find(seen.id).then { |one| [one.role, one.name] }
+  end
+
   def test_the_list_shows_the_last_changed_first
     first = workroom.jobs.create(title: "First", unit: "cm")
     S.db[:jobs].where(id: first).update(updated_at: Time.now - 60)

@@ -23,6 +23,27 @@ class DeskTest < SystemTest
     assert page.evaluate_script("document.activeElement.id === 'drop-readings-left'")
   end
 
+  # From where one measures, and back to it.
+  def test_a_window_and_its_job_take_other_names
+    go "Ticket office", "Measure"
+    find("summary", text: "Notes and name").click
+    click_on "Room and name"
+    fill_in "Window", with: "Quay sash"
+    click_on "Keep it so"
+    assert_selector ".tape a[aria-current]", text: "Measure"
+    assert_selector ".rail a[aria-current]", text: "Quay sash"
+    click_on "Ticket office", match: :first
+    find("summary", text: "Rename").click
+    fill_in "Name of the job", with: ""
+    within(".rename") { click_on "Keep it so" }
+    assert_text "Give the job a name: the house, or the room."
+    fill_in "Name of the job", with: "Ticket hall"
+    within(".rename") { click_on "Keep it so" }
+    assert_selector "h1", text: "Ticket hall"
+    assert_selector ".window h2", text: "Quay sash"
+    assert_accessible
+  end
+
   def test_what_cannot_be_read_stays_with_its_line_and_is_taken_when_mended
     go "Ticket office", "Measure"
     type "Drop, middle", "two metres"

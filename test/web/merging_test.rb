@@ -76,6 +76,21 @@ class MergingTest < WebTest
     assert_match(/House Sail Loft Take mine/, text)
   end
 
+  def test_where_a_step_is_moved_to
+    diary = EarnestFold::Work::Diary.of(workroom, house, Time.now)
+    key = diary.plan.placed.find { |one| one.task.needs.empty? }.task.key
+    first, second = [20, 30].map { |days| (Date.today + days).iso8601 }
+    [first, second].each { |day| send_form("/diary/moves", "key" => key, "day" => day, "saw" => {"place" => ""}) }
+    assert_equal [409, [first]], [last_response.status, workroom.diary.moves.map { |move| move.day.iso8601 }]
+    assert_match(/Somebody else moved this step meanwhile/, text)
+    saw = last_response.body[/name="saw\[place\]" value="([^"]*)"/, 1]
+    assert_includes last_response.body, %(value="#{second}")
+    send_form("/diary/moves", "key" => key, "back" => "yes", "saw" => {"place" => ""})
+    assert_equal 409, last_response.status
+    send_form("/diary/moves", "key" => key, "day" => second, "saw" => {"place" => saw})
+    assert_equal [second], workroom.diary.moves.map { |move| move.day.iso8601 }
+  end
+
   def test_a_house_of_a_customer
     wenna = workroom.customers.add(name: "Wenna Tern")
     id = workroom.customers.add_house(wenna, name: "Loft", address: "1 Slipway\n2 Slipway")

@@ -70,34 +70,33 @@ module EarnestFold
       end
 
       # @return [Array<Move>]
-      def moves = Store.guard { @workroom.rows(:diary_moves).map { |row| Move.new(**row.slice(*Move.members)) } }
+      def moves = Store.guard { moved.map { |row| Move.new(**row.slice(*Move.members)) } }
 
       # @param day [Date]
-      # @raise [Missing]
-      def move(treatment_id, block, day, at_minute)
+      # @param was [Move, nil] where it was moved to before, as it was read
+      # @raise [Missing, Stale]
+      def move(treatment_id, block, day, at_minute, was:)
+        step, values = {treatment_id: treatment_id, block: block}, {day: day, at_minute: at_minute, by: @workroom.by}
         Store.guard do
-          @workroom
-            .rows(:diary_moves)
-            .insert_conflict(
-              target: %i[workroom_id treatment_id block],
-              update: {day: day, at_minute: at_minute, by: @workroom.by}
-            )
-            .insert(
-              workroom_id: @workroom.id,
-              treatment_id: treatment_id,
-              block: block,
-              day: day,
-              at_minute: at_minute,
-              by: @workroom.by
-            )
+          next seen(was) { |there| there.update(values) } if was
+
+          made = {workroom_id: @workroom.id, **step, **values}
+          raise Stale, "a step moved" if moved.insert_conflict.returning(:block).insert(made).empty?
         end
       end
 
       # Lets a step fall where it falls.
-      def let_fall(treatment_id, block) =
-        Store.guard { @workroom.rows(:diary_moves).where(treatment_id: treatment_id, block: block).delete }
+      # @param was [Move] as it was read
+      # @raise [Stale]
+      def let_fall(was) = Store.guard { seen(was, &:delete) }
 
       private
+
+      def moved = @workroom.rows(:diary_moves)
+
+      # @yieldparam there [Sequel::Dataset] the row, where it is as it was
+      # @yieldreturn [Integer] how many it was done to
+      def seen(was) = yield(moved.where(was.to_h)) == 1 || raise(Stale, "a step moved")
 
       # Any entry at the bench, as what was said there is only ever added to.
       def laid_from

@@ -15,8 +15,19 @@ module EarnestFold
             diary, %w[key day time].to_h { |name| [name, params[name].to_s.strip] }, params["back"] == "yes"
           raise Store::Missing, "no such step" unless diary.task?(typed["key"])
 
-          @problem = back? ? nil : found
+          @saw = Saw.new(params) { |_| MoveForm.told(was) }.text("place")
+          @problem = found
         end
+
+        # @param move [Store::Diary::Move, nil]
+        # @return [String] where a step was moved to by hand, as a page says that it saw it
+        def self.told(move) = move ? "#{move.day.iso8601} #{move.at_minute}" : ""
+
+        # @return [Store::Diary::Move, nil] where it was moved to before
+        def was = @diary.move(typed["key"])
+
+        # @return [Boolean] whether somebody else moved it since the page was shown
+        def meanwhile? = @saw != MoveForm.told(was)
 
         def valid? = problem.nil?
 
@@ -41,6 +52,8 @@ module EarnestFold
         private
 
         def found
+          return :moved_meanwhile if meanwhile?
+          return if back?
           return :day_unreadable unless day
           return :time_unreadable unless typed["time"].empty? || R::FieldKinds::ClockKind.minute(typed["time"])
           return :day_too_far if day > @diary.now.to_date + 730

@@ -29,15 +29,15 @@ module EarnestFold
         end
 
         def move
-          form = Forms::MoveForm.new(diary, params)
-          return show(status: 422, problem: form.problem, typed: form.typed) unless form.valid?
+          merged do
+            @diary = nil
+            form = Forms::MoveForm.new(diary, params)
+            status = form.meanwhile? ? 409 : 422
+            next show(status: status, problem: form.problem, typed: form.typed) unless form.valid?
 
-          if form.back?
-            workroom.diary.let_fall(*form.place)
-          else
-            workroom.diary.move(*form.place, form.day, form.at_minute)
+            moved(form)
+            go(Paths.diary(form.week))
           end
-          go(Paths.diary(form.week))
         end
 
         # A job chosen in the diary.
@@ -69,6 +69,13 @@ module EarnestFold
         end
 
         private
+
+        # @param form [Forms::MoveForm]
+        def moved(form)
+          return workroom.diary.move(*form.place, form.day, form.at_minute, was: form.was) unless form.back?
+
+          workroom.diary.let_fall(form.was) if form.was
+        end
 
         # @return [String] a calendar
         def told(diary, house, hanging:)

@@ -105,6 +105,9 @@ module EarnestFold
         # @param placed [Reckoning::Diary::Laid]
         def moved?(placed) = !diary.move(placed.task.key).nil?
 
+        # @return [String] where it was moved to by hand, as the page saw it
+        def saw_move(placed) = Forms::MoveForm.told(diary.move(placed.task.key))
+
         def endangered(late) =
           Words.say(
             "diary.endangered",

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "nokogiri"
 require "web_test_helper"
 require "json"
 require "timeout"
@@ -22,6 +23,22 @@ class BoundsTest < WebTest
   def test_every_heading_has_a_figure_that_is_bounded
     bare = R::Headings.to_a - self.class.again.map(&:first)
     assert_equal %w[buckram_panel hand_pleat rod_pocket], bare.map(&:kind).sort
+  end
+
+  # A browser cuts off what is pasted beyond that, and tells nobody.
+  def test_a_field_lets_in_as_many_letters_as_are_taken
+    cloth, set = workroom.cloths.all.first.id, workroom.house.read.sets.first.id
+    tape = workroom.tapes.find_or_create("name" => "Wave tape", "kind" => "wave")
+    {
+      "/cloths/#{cloth}" => {"name" => 200, "width" => 60}, "/tapes/#{tape}" => {"name" => 60, "pitches" => 400},
+      "/house-rules" => {"name" => 80}, "/house-rules/sets/#{set}" => {"name" => 60},
+      station(office, "measure") => {"name" => 200, "notes" => 2000, "overlap" => 60}
+    }.each do |page, fields|
+      get page
+      shown = Nokogiri::HTML5(last_response.body)
+      there = fields.to_h { |name, _| [name, shown.at_css("[name='#{name}']")["maxlength"].to_i] }
+      assert_equal fields, there, page
+    end
   end
 
   again.each do |kind, field|

@@ -47,6 +47,8 @@ module EarnestFold
 
         def field(name) = (name == "school") ? SCHOOL : FIELDS.fetch(name.to_sym)
 
+        def most(name) = TYPED.include?(name) ? LONGEST : super
+
         # What is added may be taken off again: its amount has a sign.
         def plain?(name) = !TYPED.include?(name) && super
 

@@ -34,6 +34,10 @@ module EarnestFold
         # @return [Boolean] whether a plain number is typed there as a rule
         def plain?(name) = kind(name).plain_number?(unit_of(name))
 
+        # @param name [String]
+        # @return [Integer] how many letters it takes
+        def most(name) = kind(name).longest
+
         # @return [Boolean] whether everything typed can be taken
         def valid? = problems.empty? && clashes.empty?
 

@@ -57,7 +57,7 @@ module EarnestFold
         def shown(field)
           return @job.house_id.to_s if field == "house"
 
-          @job.customer_id ? @customers.find(@job.customer_id).name : ""
+          @now ||= @job.customer_id ? @customers.find(@job.customer_id).name : ""
         end
 
         def called(field) = Words.say("for_whom.#{field}")

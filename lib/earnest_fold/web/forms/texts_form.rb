@@ -25,10 +25,6 @@ module EarnestFold
         # @return [R::Field]
         def field(name) = self.class::FIELDS.fetch(name.to_sym)
 
-        # @param name [String]
-        # @return [Integer] how many letters it takes
-        def longest(name = names.first) = kind(name).longest
-
         private
 
         def names = self.class::NAMES

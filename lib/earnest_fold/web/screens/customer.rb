@@ -13,7 +13,6 @@ module EarnestFold
         def self.fields(form) =
           Forms::CustomerForm::NAMES.map do |name|
             Field.of_form(form, name, label: Words.say("customer.fields.#{name}"), unit: Reckoning::Units::CM)
-              .with(most: form.kind(name).longest)
           end
 
         # @param known [Work::KnownCustomer]
@@ -100,7 +99,7 @@ module EarnestFold
           form = refused ? @house_form : Forms::CustomerHouseForm.new(house, nil)
           fields = Forms::CustomerHouseForm::NAMES.map do |name|
             Field.of_form(form, name, label: Words.say("customer.of_house.#{name}"), unit: Reckoning::Units::CM)
-              .with(most: form.longest(name), place: "house-#{house&.id}")
+              .with(place: "house-#{house&.id}")
           end
           OfHouse.new(house: house, fields: fields, both: form.clashes, open: refused)
         end

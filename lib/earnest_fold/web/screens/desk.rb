@@ -220,7 +220,8 @@ module EarnestFold
             offer: problem&.data&.[](:offer)&.then { |meant| declared.kind.show(meant, unit) },
             stop: stops[path]&.then { |check| Words.check(check, unit) },
             taken: taken_beside(declared),
-            plain: declared.kind.plain_number?(unit)
+            plain: declared.kind.plain_number?(unit),
+            most: declared.kind.longest
           )
         end
 

@@ -46,6 +46,7 @@ module EarnestFold
             now: form.shown(name),
             options: options,
             plain: form.plain?(name),
+            most: form.most(name),
             problem: problem && Words.field_problem(problem, unit, of: form.of)
           )
         end

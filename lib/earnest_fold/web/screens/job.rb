@@ -39,15 +39,12 @@ module EarnestFold
         def alterations = Reckoning::Alterations.sort_by(&:place).map(&:kind)
 
         # @return [Field] what the job is called
-        def title = Field.of_form(@title, "title", label: Words.say("job.title"), unit: unit).with(most: @title.longest)
+        def title = Field.of_form(@title, "title", label: Words.say("job.title"), unit: unit)
 
         def both_titles = @title.clashes
 
         # @return [Boolean] whether another title was typed that couldn't be taken
         def renaming? = !@title.valid?
-
-        # @return [Array<String>] the rooms of which its windows are
-        def rooms = sheet.job.windows.map(&:room).reject(&:empty?).uniq
 
         # @return [Array<Field>] what is promised and what is awaited
         def dates

@@ -27,7 +27,6 @@ module EarnestFold
         def fields =
           Forms::LetterForm::NAMES.map do |name|
             Field.of_form(@form, name, label: Words.say("letters.fields.#{name}"), unit: Reckoning::Units::CM)
-              .with(most: @form.kind(name).longest)
           end
 
         def both_versions = @form.clashes

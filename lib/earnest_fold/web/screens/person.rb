@@ -65,7 +65,6 @@ module EarnestFold
 
         def field(name) =
           Field.of_form(@form, name, label: Words.say("person.fields.#{name}"), unit: Reckoning::Units::CM)
-            .with(most: @form.kind(name).longest)
       end
     end
   end

@@ -28,14 +28,11 @@ module EarnestFold
         # @return [Array<Field>]
         def fields =
           Forms::PlaceForm::NAMES.map do |name|
-            Field.of_form(@form, name, label: label(name), unit: unit).with(most: @form.longest(name))
+            Field.of_form(@form, name, label: label(name), unit: unit)
           end
 
         # @return [Array<Forms::Merging::Both>] what was typed beside what somebody else left meanwhile
         def both_versions = @form.clashes
-
-        # @return [Array<String>] the rooms to choose from
-        def rooms = job.windows.map(&:room).reject(&:empty?).uniq
 
         def path = Paths.work(job.id, entry.id, "place")
 

@@ -94,14 +94,8 @@ module EarnestFold
 
       # @param was [House] as it was read
       # @raise [Missing, Stale]
-      def change_house(id, was:, **values)
-        Store.guard do
-          there = of_house(id, was.id)
-          next if there.where(was.to_h.slice(*OF_HOUSE)).update(values.slice(*OF_HOUSE)) == 1
-
-          raise there.empty? ? Missing : Stale, "house #{was.id}"
-        end
-      end
+      def change_house(id, was:, **values) =
+        @workroom.replace(of_house(id, was.id), was.to_h.slice(*OF_HOUSE), **values.slice(*OF_HOUSE))
 
       # Jobs there stay their jobs.
       # @raise [Missing]

@@ -77,10 +77,10 @@ module EarnestFold
       # @raise [Missing, Stale]
       def move(treatment_id, block, day, at_minute, was:)
         step, values = {treatment_id: treatment_id, block: block}, {day: day, at_minute: at_minute, by: @workroom.by}
-        Store.guard do
-          next seen(was) { |there| there.update(values) } if was
+        return @workroom.replace(moved.where(step), was.to_h, **values) if was
 
-          made = {workroom_id: @workroom.id, **step, **values}
+        made = {workroom_id: @workroom.id, **step, **values}
+        Store.guard do
           raise Stale, "a step moved" if moved.insert_conflict.returning(:block).insert(made).empty?
         end
       end
@@ -88,15 +88,11 @@ module EarnestFold
       # Lets a step fall where it falls.
       # @param was [Move] as it was read
       # @raise [Stale]
-      def let_fall(was) = Store.guard { seen(was, &:delete) }
+      def let_fall(was) = Store.guard { moved.where(was.to_h).delete == 1 or raise Stale, "a step moved" }
 
       private
 
       def moved = @workroom.rows(:diary_moves)
-
-      # @yieldparam there [Sequel::Dataset] the row, where it is as it was
-      # @yieldreturn [Integer] how many it was done to
-      def seen(was) = yield(moved.where(was.to_h)) == 1 || raise(Stale, "a step moved")
 
       # Any entry at the bench, as what was said there is only ever added to.
       def laid_from

@@ -194,7 +194,7 @@ module EarnestFold
       # @api private
       # @param version [Integer, nil] as it was read; nil where it doesn't matter what stood there
       # @raise [Missing, Stale]
-      def changed(id, version: nil) = change(id, version: version)
+      def touch(id, version: nil) = change(id, version: version)
 
       private
 

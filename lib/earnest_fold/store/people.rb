@@ -47,8 +47,8 @@ module EarnestFold
         end
       end
 
-      # @param was [Person] as they were read
       # What they did stays in the name that they did it in.
+      # @param was [Person] as they were read
       # @param values [Hash{Symbol => Object}] of FIELDS
       # @raise [OutOfTurn] where nobody would be left who may everything
       # @raise [Taken] where another is called so
@@ -57,10 +57,7 @@ module EarnestFold
         locked do
           raise OutOfTurn, "the last owner" if values.fetch(:role, OWNER) != OWNER && last_owner?(was.id)
 
-          there = rows.where(id: was.id)
-          next if there.where(was.to_h.slice(*FIELDS.names)).update(values.slice(*FIELDS.names)) == 1
-
-          raise there.empty? ? Missing : Stale, "person #{was.id}"
+          @workroom.replace(rows.where(id: was.id), was.to_h.slice(*FIELDS.names), **values.slice(*FIELDS.names))
         end
       rescue Sequel::UniqueConstraintViolation
         raise Taken, "a person of that name"

@@ -25,6 +25,9 @@ module EarnestFold
         ) do
           # @return [Array<Treatment>]
           def treatments = windows.flat_map(&:treatments)
+
+          # @return [Array<String>] of which its windows are, in their order
+          def rooms = windows.map(&:room).reject(&:empty?).uniq
         end
       Window = Reckoning::Value.define(:id, :room, :name, :treatments)
       # `sort` is "made", or "altered" for somebody's own curtain.

@@ -45,7 +45,7 @@ module EarnestFold
       # @raise [Missing, Stale]
       def rename(id, room:, name:, version:)
         @workroom.transaction do
-          changed(version: version)
+          touch(version: version)
           rows.where(id: id).update(room: room, name: name) == 1 or raise Missing, "no window #{id}"
         end
       end
@@ -53,7 +53,7 @@ module EarnestFold
       # One place up or down among the windows of its job; at the end nothing moves.
       # @param by [Integer] −1 or 1
       # @raise [Missing]
-      def move(id, by:) = @workroom.transaction { swap(:windows, rows, id, by) && changed }
+      def move(id, by:) = @workroom.transaction { swap(:windows, rows, id, by) && touch }
 
       # One more layer at a window.
       # @param window [Records::Window] of this job
@@ -62,7 +62,7 @@ module EarnestFold
       # @raise [Missing]
       def add_layer(window, spec, behind:)
         @workroom.transaction do
-          changed
+          touch
           layers = layers_at(window.id)
           treatment(window.id, behind ? layers.min(:position) - 1 : layers.max(:position) + 1, spec)
         end
@@ -74,7 +74,7 @@ module EarnestFold
       # @param by [Integer] −1 or 1
       # @raise [Missing]
       def move_layer(window, layer, by:) =
-        @workroom.transaction { swap(:treatments, layers_at(window), layer, by) && changed }
+        @workroom.transaction { swap(:treatments, layers_at(window), layer, by) && touch }
 
       private
 
@@ -82,11 +82,11 @@ module EarnestFold
 
       def layers_at(window) = @workroom.rows(:treatments).where(window_id: window)
 
-      def changed(**seen) = @workroom.jobs.changed(@job_id, **seen)
+      def touch(**seen) = @workroom.jobs.touch(@job_id, **seen)
 
       def at_the_end(room, name, specs)
         @workroom.transaction do
-          changed
+          touch
           bring((rows.max(:position) || 0) + 1, room, name, specs)
         end
       end

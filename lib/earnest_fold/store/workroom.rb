@@ -138,6 +138,18 @@ module EarnestFold
         end
       end
 
+      # Changes a row that has no version and is as it was read.
+      # @param row [Sequel::Dataset] that one alone
+      # @param was [Hash] what was read of it
+      # @raise [Stale, Missing]
+      def replace(row, was, **values)
+        Store.guard do
+          next if row.where(was).update(values) == 1
+
+          raise row.empty? ? Missing : Stale, "#{row.first_source} #{was}"
+        end
+      end
+
       # @yield one transaction
       def transaction(&block) = Store.guard { Store.db.transaction(&block) }
 

@@ -213,7 +213,7 @@ module EarnestFold
 
       # @param open [Boolean] whether it is open to whoever looks
       # @return [String] markup: words that lead somewhere; for whoever would be turned away they stand there alone
-      def led_html(words, path, open) =
+      def link_html(words, path, open) =
         open ? %(<a href="#{CGI.escapeHTML(path)}">#{CGI.escapeHTML(words)}</a>) : CGI.escapeHTML(words)
 
       # @return [Module] everything that is said: {Words}

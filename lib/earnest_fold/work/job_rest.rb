@@ -88,21 +88,15 @@ module EarnestFold
         school: D.choice(R::Account::Rules::SCHOOLS, nil), fitted: D.count(nil, most: 999), travel: MAYBE,
         extras: listed(EXTRA, 100), agreed: MAYBE, payments: listed(PAYMENT, 200)
       )
-      AT_HOUSE = R::Fields.new(
-        name: D.text(R::Fields::REQUIRED, least: 1, most: 80), address: D.text("", most: 300),
-        notes: D.text("", most: 500)
-      )
       WHOSE = R::Fields.new(
-        name: D.text(R::Fields::REQUIRED, least: 1, most: 80), mail: D.text("", most: 120),
-        phone: D.text("", most: 60), address: D.text("", most: 300), notes: D.text("", most: 2000),
-        house: one(AT_HOUSE, nil)
+        {**Store::Customers::FIELDS.declared, house: one(Store::Customers::HOUSE_FIELDS, nil)}
       )
       DATES = R::Fields.new(promised: [DAY, nil], cloth: [DAY, nil], parts: [DAY, nil])
       FIELDS = R::Fields.new(
         notes: D.text("", most: 4000), archived: D.flag(false), dates: one(DATES, {}), account: one(ACCOUNT, {}),
         works: listed(WORK, 4000), papers: listed(PAPER, 50), customer: one(WHOSE, nil)
       )
-      private_constant :ENTRY, :LESSON, :NOTE, :PHOTOGRAPH, :LINE, :ANSWER, :PAYMENT, :EXTRA, :AT_HOUSE, :WHOSE
+      private_constant :ENTRY, :LESSON, :NOTE, :PHOTOGRAPH, :LINE, :ANSWER, :PAYMENT, :EXTRA, :WHOSE
 
       module_function
 

@@ -5,7 +5,7 @@ module EarnestFold
     module Routes
       # What a job comes to, and its quotes, orders and invoices.
       class Account < Handler
-        open_to Access::BOOKS
+        open_to Access.station("account")
         get Paths.account(":id"), :show
         post Paths.account(":id"), :settle
         post Paths.job(":id", "papers"), :write

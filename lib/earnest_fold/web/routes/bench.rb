@@ -11,7 +11,7 @@ module EarnestFold
         # A clock of half a day ago was forgotten.
         FORGOTTEN = 12 * 3600
 
-        open_to Access::HANGING
+        open_to Access.station("bench")
         get Paths.station(*WORK, "making"), :making
         get Paths.bench(*WORK), :bench
         post Paths.bench(*WORK), :say

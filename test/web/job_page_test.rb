@@ -72,6 +72,10 @@ class JobPageTest < WebTest
     9.times { |number| workroom.windows(many).add(room: "A", name: number.to_s, spec: spec) }
     [one, many].each { |id| get "/jobs/#{id}" }
     assert_equal(*[one, many].map { |id| queries { get("/jobs/#{id}") } })
+    named = [one, many].map { |id| station(workroom.jobs.find(id), "place") }
+    named.each { |place| get place }
+    assert_equal(*named.map { |place| queries { get(place) } })
+    assert_equal(*named.map { |place| queries { send_form(place, "room" => "B", "saw" => {"room" => "A"}) } })
   end
 
   def test_a_job_takes_another_name

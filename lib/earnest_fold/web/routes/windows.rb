@@ -7,8 +7,8 @@ module EarnestFold
       class Windows < Handler
         WAYS = {"before" => -1, "after" => 1}.freeze
 
-        get Paths.work(*WORK, "place"), :place, to: Access::AT_JOB
-        post Paths.work(*WORK, "place"), :rename, to: Access::AT_JOB
+        get Paths.place(*WORK), :place, to: Access::AT_JOB
+        post Paths.place(*WORK), :rename, to: Access::AT_JOB
         post Paths.work(*WORK, "copy"), :copy
         post Paths.work(*WORK, "layer"), :add_layer
         post Paths.work(*WORK, "move"), :move

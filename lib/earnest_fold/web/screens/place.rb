@@ -27,14 +27,13 @@ module EarnestFold
 
         # @return [Array<Field>]
         def fields =
-          Forms::PlaceForm::NAMES.map do |name|
-            Field.of_form(@form, name, label: label(name), unit: unit)
-          end
+          Forms::PlaceForm::NAMES.map { |name| Field.of_form(@form, name, label: label(name), unit: unit) }
 
         # @return [Array<Forms::Merging::Both>] what was typed beside what somebody else left meanwhile
         def both_versions = @form.clashes
 
-        def path = Paths.work(job.id, entry.id, "place")
+        # @return [String] with the page that it leads back to
+        def path = Paths.place(job.id, entry.id, back)
 
         # @return [String] SVG: what hangs there
         def wall

@@ -11,6 +11,7 @@ class Beside
   def initialize(environment, *command, log:)
     @environment, @command, @log = environment, command, log
     @leash, @held = IO.pipe
+    @lock = Mutex.new
   end
 
   # @yieldparam words [String] where it died and is started again
@@ -24,7 +25,7 @@ class Beside
 
         yield "what works beside (#{@command.last(2).first}) is gone, and is started again"
         sleep PAUSE
-        @pid = launch
+        again or break
       end
     end
     self
@@ -34,15 +35,22 @@ class Beside
   attr_reader :pid
 
   def stop
-    @stopped = true
-    @held.close
+    @lock.synchronize do
+      @stopped = true
+      @held.close
+    end
     @watching&.join(5)
   end
 
   private
 
+  # What died while this one was ending stays as it is.
+  def again = @lock.synchronize { @stopped ? nil : @pid = launch }
+
+  # In a group of its own: Ctrl-C goes to everything that a terminal runs, and whoever is asked to stop by it sees to
+  # what stands beside it.
   def launch
     into = {:in => @leash, :out => [@log, "a", 0o600], :err => [:child, :out], @held => :close}
-    Process.spawn(@environment, *@command, into)
+    Process.spawn(@environment, *@command, pgroup: true, **into)
   end
 end

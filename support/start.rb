@@ -226,6 +226,10 @@ begin
   ENV["EARNEST_FOLD_DEMO"] = demo ? "open" : "closed"
   first_key = (demo || workroom.people.owned?) ? nil : set_up_key(workroom)
 
+  ENV["REQUEST_LOG"] ||= File.join(ROOT, "var", "requests.log")
+  ENV["DOOR_LOG"] ||= File.join(ROOT, "var", "door.log")
+  # Before the server takes Ctrl-C over, which it answers only once it listens.
+  EarnestFold::LOADER.eager_load
   require "puma"
   require "puma/configuration"
   require "puma/events"
@@ -242,7 +246,7 @@ begin
     # What is larger is refused while it comes, before any of it is kept.
     puma.http_content_length_limit EarnestFold::Web::Sizes::MOST
     puma.environment ENV["RACK_ENV"]
-    puma.rackup File.join(ROOT, "config.ru")
+    puma.app EarnestFold::Web::App
     puma.quiet
   end
   $stdout.sync = true
@@ -258,8 +262,6 @@ begin
     puts "Earnest Fold is open at http://127.0.0.1:#{number}/  (Ctrl-C closes it)"
     puts "Nobody signs in yet. The first owner comes in by http://127.0.0.1:#{number}/join/#{first_key}" if first_key
   end
-  ENV["REQUEST_LOG"] ||= File.join(ROOT, "var", "requests.log")
-  ENV["DOOR_LOG"] ||= File.join(ROOT, "var", "door.log")
   Puma::Launcher.new(
     configuration,
     events: events,

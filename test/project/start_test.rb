@@ -79,13 +79,16 @@ class StartTest < EarnestFoldTest
         "RACK_ENV" => "production"
       },
       *command,
-      "--no-demo"
+      "--no-demo",
+      pgroup: true
     ) do |_, output, thread|
       line = Timeout.timeout(PATIENCE) { output.each_line.find { |one| one.include?("http") } }
       assert_match(%r{http://127\.0\.0\.1:#{port}/}, line)
       assert_equal "303", Net::HTTP.get_response(URI("http://127.0.0.1:#{port}/")).code
-      Process.kill("INT", thread.pid)
+      # As Ctrl-C does: it goes to everything that was started in that terminal.
+      Process.kill("INT", -thread.pid)
       assert_predicate Timeout.timeout(PATIENCE) { thread.value }, :success?
+      refute_match(/gone|Error/, output.read)
     end
     assert_raises(Errno::ECONNREFUSED) { TCPSocket.new("127.0.0.1", port) }
   end

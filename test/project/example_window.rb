@@ -185,7 +185,7 @@ module ExampleWindow
   end
 
   def job_kept(windows) = EarnestFold::Store::Records::Job.new(
-    id: 7, title: "Sluice House", unit: "cm", version: 1, updated_at: Time.utc(2026, 3, 2), extras: {}, notes: "",
+    id: 7, title: "Sluice House", unit: "cm", version: 1, extras: {}, notes: "",
     archived: false, invoiced: false, account: {}, dates: {"promised" => "2026-03-20"}, customer_id: nil, house_id: nil,
     windows: windows
   )

@@ -96,7 +96,7 @@ class ReadInAStateTest < StoreTest
 
   def held(job)
     works = job.works.map { |one| [one.id, one.title, one.record.spec, one.made, one.done, one.hung, one.layered?] }
-    [job.job.title, job.job.updated_at, job.cloth_records.map(&:colour), job.settled.version, works]
+    [job.job.title, job.job.version, job.cloth_records.map(&:colour), job.settled.version, works]
   end
 
   def assert_piece(id, way)

@@ -12,7 +12,6 @@ module EarnestFold
           :title,
           :unit,
           :version,
-          :updated_at,
           :extras,
           :notes,
           :archived,

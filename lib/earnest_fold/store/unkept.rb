@@ -7,7 +7,7 @@ module EarnestFold
       # Nobody has said any.
       COLOUR = "#c9d2bd"
       PLAIN = {
-        id: 0, title: "", version: 0, updated_at: nil, extras: {}, notes: "", archived: false, invoiced: false,
+        id: 0, title: "", version: 0, extras: {}, notes: "", archived: false, invoiced: false,
         account: {}, dates: {}, customer_id: nil, house_id: nil
       }.freeze
       private_constant :PLAIN

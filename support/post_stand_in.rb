@@ -95,9 +95,10 @@ end
 if $PROGRAM_NAME == __FILE__
   folder, port, leashed = ARGV
   back = {bounce_to: ENV["BOUNCE_TO"], bounce_key: ENV["BOUNCE_KEY"]}
-  stand_in = PostStandIn.new(folder, Integer(port || 2525, 10), **back)
-  stand_in.start
-  warn "The post's stand-in takes letters at smtp://127.0.0.1:#{port || 2525}, into #{folder}" unless leashed
+  at = Integer(port || 2525, 10)
+  stand_in = PostStandIn.new(folder, at, **back)
+  StandIn.at(at) { stand_in.start }
+  warn "The post's stand-in takes letters at smtp://127.0.0.1:#{at}, into #{folder}" unless leashed
   StandIn.wait(leashed)
   stand_in.stop(wait_seconds_before_close: 0, gracefully: false)
 end

@@ -52,8 +52,9 @@ end
 
 if $PROGRAM_NAME == __FILE__
   folder, port, leashed = ARGV
-  stand_in = PrinterStandIn.new(folder, Integer(port || 9100, 10)).start
-  warn "The label printer's stand-in prints from tcp://127.0.0.1:#{port || 9100} into #{folder}" unless leashed
+  at = Integer(port || 9100, 10)
+  stand_in = StandIn.at(at) { PrinterStandIn.new(folder, at).start }
+  warn "The label printer's stand-in prints from tcp://127.0.0.1:#{at} into #{folder}" unless leashed
   StandIn.wait(leashed)
   stand_in.stop
 end

@@ -16,12 +16,20 @@ module StandIn
     quit.pop
   end
 
+  # @param port [Integer]
+  # @yield where it begins to listen
+  def at(port)
+    yield
+  rescue Errno::EADDRINUSE
+    abort "Port #{port} is taken: choose another."
+  end
+
   # One that answers over HTTP, on this machine alone.
   # @param app [#call]
   # @param words [String] said where nobody keeps it
   def serve(app, port, leashed, words)
     server = Puma::Server.new(app, nil, log_writer: Puma::LogWriter.null)
-    server.add_tcp_listener("127.0.0.1", port)
+    at(port) { server.add_tcp_listener("127.0.0.1", port) }
     server.run
     warn words unless leashed
     wait(leashed)

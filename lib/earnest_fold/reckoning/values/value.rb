@@ -26,11 +26,14 @@ module EarnestFold
       def self.initializer(members)
         named, kept = members.map { |name| "#{name}:" }, members.map { |name| "@#{name} = #{name}" }
         shown, all = members.map { |name| "#{name}: @#{name}" }, members.map { |name| "@#{name}" }
+        same = members.map { |name| "@#{name} == #{name}" }
         [
           "def initialize(#{named.join(", ")})", *kept, "freeze", "end",
           "def to_h = {#{shown.join(", ")}}",
           "def hash = [self.class, #{all.join(", ")}].hash",
-          "protected def all_members = [#{all.join(", ")}]"
+          "def ==(other) = equal?(other) || (other.instance_of?(self.class) && other.of?(#{all.join(", ")}))",
+          "alias_method :eql?, :==",
+          "protected def of?(#{members.join(", ")}) = #{same.empty? ? "true" : same.join(" && ")}"
         ].join("\n")
       end
       private_class_method :initializer
@@ -57,8 +60,9 @@ module EarnestFold
       # @!method hash
       #   @return [Integer]
 
-      def ==(other) = equal?(other) || (other.instance_of?(self.class) && all_members == other.all_members)
-      alias_method :eql?, :==
+      # @!method ==(other)
+      #   @param other [Object]
+      #   @return [Boolean] whether it is of the same class, with the same members
 
       def inspect = "#<#{self.class.name} #{to_h.map { |name, value| "#{name}=#{value.inspect}" }.join(", ")}>"
       alias_method :to_s, :inspect

@@ -42,6 +42,8 @@ module EarnestFold
         secret: ENV.fetch("SESSION_SECRET") { SecureRandom.hex(64) },
         same_site: :lax,
         httponly: true
+      # Every post has to carry its token (below): where it came from isn't asked beside that.
+      set :protection, except: [:remote_token]
       set :host_authorization,
         permitted_hosts: HOSTS + ENV.fetch("ALLOWED_HOSTS", "").split(",") + [*PUBLIC&.host]
       set :show_exceptions, false

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "sinatra/base"
 require "tilt"
 require "tilt/erubi"
 
@@ -8,8 +9,14 @@ module EarnestFold
     # The templates, compiled once and kept. Everything they show is escaped, unless they say `<%==`.
     module Views
       FOLDER = File.join(__dir__, "views")
-      # What is shown many times on a page says in its first line what it takes: it is found without a look at that.
-      COMPILED = {escape_html: true, freeze: true, extract_fixed_locals: true}.freeze
+      # A view is given its screen; what is given anything else says so in its first line.
+      COMPILED = {
+        escape_html: true,
+        freeze: true,
+        extract_fixed_locals: true,
+        default_fixed_locals: "(screen:)",
+        scope_class: Sinatra::Base
+      }.freeze
       TEMPLATES = Dir[File.join(FOLDER, "*.erb")].to_h { |file|
         [File.basename(file, ".erb").to_sym, Tilt::ErubiTemplate.new(file, **COMPILED)]
       }.freeze

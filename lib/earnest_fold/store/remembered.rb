@@ -15,7 +15,7 @@ module EarnestFold
       # @param key [Object] by its content
       # @yieldreturn [Object] what is to be kept
       def fetch(key)
-        self[key] || yield.tap { |made| self[key] = made }
+        self[key] || yield.tap { |made| @lock.synchronize { add(key, made) } }
       end
 
       # Forgets everything.
@@ -27,7 +27,10 @@ module EarnestFold
 
       # Keeps something in the place of whatever was there.
       def []=(key, made)
-        @lock.synchronize { keep(key, made) }
+        @lock.synchronize do
+          @before.delete(key)
+          add(key, made)
+        end
       end
 
       # @return [Integer]
@@ -35,14 +38,14 @@ module EarnestFold
 
       private
 
+      # Keys are long: nothing is looked for in vain.
       def asked_again(key)
-        made = @before.delete(key)
-        keep(key, made) if made
+        made = @before.delete(key) unless @before.empty?
+        add(key, made) if made
       end
 
-      def keep(key, made)
+      def add(key, made)
         @lately, @before = {}, @lately if @lately.size >= @half && !@lately.key?(key)
-        @before.delete(key)
         @lately[key] = made
       end
     end

@@ -146,7 +146,7 @@ module EarnestFold
         Store.guard do
           next if row.where(was).update(values) == 1
 
-          raise row.empty? ? Missing : Stale, "#{row.first_source} #{was}"
+          raise row.empty? ? Missing : Stale, row.first_source.to_s
         end
       end
 

@@ -42,7 +42,7 @@ class WorkerTest < EarnestFoldTest
   end
 
   def test_killed_in_the_middle_it_is_done_again
-    12.times { |index| @room.windows(@job.id).copy(@job.windows.first, name: "Bay #{index}") }
+    4.times { |index| @room.windows(@job.id).copy(@job.windows.first, name: "Bay #{index}") }
     @worker.start { |words| @gone << words }
     paper = @room.errands.ask("paper", about("work-order.pdf"), "a")
     till { @room.errands.find(paper.id).parts.positive? }
@@ -53,7 +53,7 @@ class WorkerTest < EarnestFoldTest
   end
 
   def test_stopped_it_is_ended_and_the_next_one_is_done
-    40.times { |index| @room.windows(@job.id).copy(@job.windows.first, name: "Bay #{index}") }
+    8.times { |index| @room.windows(@job.id).copy(@job.windows.first, name: "Bay #{index}") }
     @worker.start { |words| @gone << words }
     long = @room.errands.ask("paper", about("work-order.pdf"), "a")
     till { @room.errands.find(long.id).parts.positive? }

@@ -40,6 +40,12 @@ class CuttingTest < WebTest
     get station(lounge, "cutting")
     assert_match(/cuts find no place on the shelf/, text)
     refute_includes last_response.body, "cutting/#{reed.id}/take"
+    of_reed = Nokogiri::HTML5(last_response.body).at_css(".bolt-of").text
+    assert_includes of_reed, "Reedbed"
+    refute_match(/takes of the shelf|is that the least/, of_reed)
+    get "/jobs/#{lounge.id}/cutting/#{reed.id}/plan.pdf"
+    assert_match(/cuts find no place on the shelf/, read_pdf)
+    refute_match(/Takes/, read_pdf)
   end
 
   def test_what_the_shelf_lacks_is_named
@@ -47,6 +53,10 @@ class CuttingTest < WebTest
     workroom.shelf.use_up(piece.id, true)
     get station(lounge, "cutting")
     assert_match(/6 cuts find no place on the shelf \(River bay\). Buy \d+.\d cm in one batch/, text)
+    # However few a plan leaves uncut, and though no other leaves fewer, nobody is told that it is the least.
+    assert_match(/takes of the shelf \d+\.\d is that the least\? the cloth is short/, text)
+    get "/jobs/#{lounge.id}/cutting/#{reed.id}/plan.pdf"
+    assert_match(/Takes \d+\.\d cm of the shelf, and some cuts find no place/, read_pdf)
     get "/jobs/#{lounge.id}/order.csv"
     assert_match(
       /\ACloth,Use,Needed,Beyond the shelf,Order,Costs,For\nReedbed linen union,face,.*,River bay\n\z/,

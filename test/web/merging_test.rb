@@ -278,7 +278,7 @@ class MergingTest < WebTest
     if field.start_with?("<textarea")
       CGI.unescapeHTML(last_response.body[/name="#{Regexp.escape(name)}"[^>]*>([^<]*)/, 1])
     else
-      CGI.unescapeHTML(field[/ value="([^"]*)"/, 1].to_s)
+      CGI.unescapeHTML(field[/\svalue="([^"]*)"/, 1].to_s)
     end
   end
 

@@ -159,20 +159,14 @@ module EarnestFold
         plan = @cutting.plan
         return [Words.say("plan_proofs.endless", used: @cutting.reckoned.endless.length_used, unit: unit)] unless plan
 
-        key = if plan.proved
-          "proved"
-        else
-          (plan.uncut.any? ? "short" : "bound")
-        end
-        [
-          Words.say(
-            "plan_proofs.#{key}",
-            used: @cutting.taken ? @cutting.taken.used : plan.length_used,
-            bound: @cutting.taken ? @cutting.taken.bound : plan.bound,
-            unit: unit
-          ),
-          *uncut_words(plan)
-        ]
+        [proof(plan), *uncut_words(plan)].compact
+      end
+
+      # Nothing of one that cuts nothing.
+      def proof(plan)
+        taken = @cutting.taken
+        used, bound = taken ? [taken.used, taken.bound] : [plan.length_used, plan.bound]
+        Words.say("plan_proofs.#{plan.proof}", used: used, bound: bound, unit: unit) if used.positive?
       end
 
       def uncut_words(plan)

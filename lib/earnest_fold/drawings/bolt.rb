@@ -76,7 +76,7 @@ module EarnestFold
       #   size(Drawings::Bolt.new(rolled, piece, [], Units::CM, colour: "#c8b79a")) # => "900 227"
       def to_s
         @svg.hatch("waste-#{@name}", [:forward, :back]) unless @paper
-        rows.each_with_index { |row, index| draw(row, index) }
+        @svg.group(text_anchor: "middle") { rows.each_with_index { |row, index| draw(row, index) } }
         @svg.to_s
       end
 
@@ -167,8 +167,7 @@ module EarnestFold
           (row.x(at) + row.x(row.to)) / 2,
           row.middle + 5,
           Words.say("drawings.left", length: @piece.length - used, unit: @unit),
-          class: "edge",
-          text_anchor: "middle"
+          class: "edge"
         )
       end
 

@@ -20,13 +20,13 @@ module EarnestFold
       end
 
       # @param x [Numeric] of a figure
-      # @return [String] how it stands there
+      # @return [String, nil] how it stands there, where that isn't in the middle, as everything in a row does
       #
       #   Drawings::BoltRow.anchor(20) # => "start"
       def self.anchor(x)
         return "start" if x < SIDE + EDGE
 
-        (x > WIDTH - SIDE - EDGE) ? "end" : "middle"
+        (x > WIDTH - SIDE - EDGE) ? "end" : nil
       end
 
       # @return [Float] of a place on the cloth, beyond the sheet where the row doesn't show it

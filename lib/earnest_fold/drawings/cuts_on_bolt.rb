@@ -63,7 +63,7 @@ module EarnestFold
       end
 
       def line(text, css, x, y)
-        return @svg.text(x, y, text, class: css, text_anchor: "middle") if text
+        return @svg.text(x, y, text, class: css) if text
 
         @svg.path(["M", x - 8, y - 5, "l", 6, 6, "l", 11, -13], class: css)
       end

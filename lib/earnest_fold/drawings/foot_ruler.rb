@@ -25,17 +25,23 @@ module EarnestFold
       # @param side [Numeric] where that is drawn
       # @param foot [Numeric] the height of the ruler
       # @yieldparam x [Float] of a figure
-      # @yieldreturn [String] how it stands there
+      # @yieldreturn [String, nil] how it stands there, where that isn't as whatever it stands in says
       def draw(from, to, side, foot)
-        @svg.line(side, foot, side + @scale.between(from, to), foot, class: "dim")
-        ((from / step).ceil..(to / step).floor).each do |count|
-          at = side + @scale.between(from, step * count)
-          @svg.line(at, foot - 4, at, foot + 4, class: "dim")
+        counts = (from / step).ceil..(to / step).floor
+        places = counts.to_h { |count| [count, side + @scale.between(from, step * count)] }
+        strokes(places.values, side, side + @scale.between(from, to), foot)
+        places.each do |count, at|
           @svg.text(at, foot + 18, told(count), class: "ruler", text_anchor: yield(at)) if (count % each).zero?
         end
       end
 
       private
+
+      # All of them at once, as they are many.
+      def strokes(places, from, to, foot)
+        upright = places.flat_map { |at| ["M", at, foot - 4, "v", 8] }
+        @svg.path(["M", from, foot, "H", to, *upright], class: "dim")
+      end
 
       # From stroke to stroke.
       def step = (@short && @sign == "m") ? @whole / 10 : @whole

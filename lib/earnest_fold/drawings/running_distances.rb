@@ -23,13 +23,16 @@ module EarnestFold
       # @param row [BoltRow]
       def draw(row)
         near = nil
+        lines = []
         told_in(row).each_cons(2) do |distance, following|
           at, beside = row.x(distance), following && row.x(following)
           high = near && at - near < NEAR
           near = high ? nil : at
-          line(at, row.y, high ? HIGH : LOW)
-          figure(distance, at, row.y - (high ? HIGH : LOW) - 4, (beside if near && beside && beside - at < NEAR))
+          tall = high ? HIGH : LOW
+          lines.push("M", at, row.y, "v", -tall)
+          figure(distance, at, row.y - tall - 4, (beside if near && beside && beside - at < NEAR))
         end
+        @svg.path(lines, class: "dim") unless lines.empty?
       end
 
       private
@@ -38,12 +41,10 @@ module EarnestFold
       def told_in(row) =
         [*@ends.select { |at| at >= row.from && (at < row.to || (at == row.to && at == @used)) }, nil]
 
-      def line(x, y, tall) = @svg.line(x, y - tall, x, y, class: "dim")
-
       # Beside its line, not across the next one's, where that stands higher and near.
       def figure(distance, at, y, beside)
         told = distance.zero? ? "0" : Words.length(distance, @unit)
-        aside = beside && BoltRow.anchor(at) == "middle"
+        aside = beside && BoltRow.anchor(at).nil?
         place = aside ? [at + 4, beside - 3].min : at.clamp(BoltRow::SIDE, BoltRow::WIDTH - BoltRow::SIDE)
         @svg.text(place, y, told, class: "figure", text_anchor: aside ? "end" : BoltRow.anchor(at))
       end

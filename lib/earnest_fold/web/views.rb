@@ -17,8 +17,11 @@ module EarnestFold
         default_fixed_locals: "(screen:)",
         scope_class: Sinatra::Base
       }.freeze
+      # How lines are set in is for whoever reads a view: a tenth of a page, otherwise.
+      SET_IN = /^[ \t]+/
       TEMPLATES = Dir[File.join(FOLDER, "*.erb")].to_h { |file|
-        [File.basename(file, ".erb").to_sym, Tilt::ErubiTemplate.new(file, **COMPILED)]
+        text = File.read(file).gsub(SET_IN, "")
+        [File.basename(file, ".erb").to_sym, Tilt::ErubiTemplate.new(file, **COMPILED) { text }]
       }.freeze
 
       module_function

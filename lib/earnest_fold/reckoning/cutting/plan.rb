@@ -31,6 +31,16 @@ module EarnestFold
         #
         #   plan.uncut_count # => 0
         def uncut_count = uncut.sum(&:count)
+
+        # @return [Symbol] how good it is known to be: :short where cuts find no place, however few it leaves;
+        #   :proved where no plan takes less; :bound where none takes less than the bound
+        #
+        #   plan.proof # => :proved
+        def proof
+          return :short if uncut.any?
+
+          proved ? :proved : :bound
+        end
       end
     end
   end

@@ -68,7 +68,7 @@ module EarnestFold
         def plan = cutting.plan
 
         # @return [Boolean] whether it can go to the table: it cuts something, and no better one is on its way
-        def worth_taking? = plan.length_used.positive? && !awaited&.errand&.live?
+        def worth_taking? = cuts? && !awaited&.errand&.live?
 
         # @return [Errand, nil] the work on a better plan: going on, stopped or failed
         def awaited = (found = cutting.awaited) && Errand.new(found, back: @screen.path)
@@ -78,16 +78,14 @@ module EarnestFold
         # @return [Reckoning::Length]
         def to_buy = uncut.sum(R::Length::ZERO, &:to_buy)
 
-        # @return [Symbol] how sure the plan is
+        # @return [Boolean] whether it cuts anything at all
+        def cuts? = plan.length_used.positive?
+
+        # @return [String] how good the plan is, and by how much at most a better one could be better
         def proof
-          return :endless unless plan
-          return :proved if plan.proved
-
-          plan.uncut.any? ? :short : :bound
+          gap = (plan.proof == :bound) ? Words.number((plan.length_used / plan.bound - 1) * 100, 2) : ""
+          Words.say("cutting.proofs.#{plan.proof}", gap: gap)
         end
-
-        # @return [String] by how much at most a better plan could be better
-        def gap = Words.number((plan.length_used / plan.bound - 1) * 100, 2)
 
         # @return [Reckoning::Length] what the maker's wishes take beyond the best plan
         def wishes_cost = plan.length_used - cutting.best.length_used

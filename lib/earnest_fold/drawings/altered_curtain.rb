@@ -71,7 +71,7 @@ module EarnestFold
       def pieces = @alteration.pieces_made
 
       def cloth(left, tall)
-        @svg.rect(left, TOP, @scale[wide], tall, fill: @colour, class: "cloth")
+        @svg.rect(left, TOP, @scale[wide], tall, fill: Tint.of(@colour), class: "cloth")
         @svg.rect(left, TOP, @scale[wide], @scale[band], fill: "url(#alter-head)") if @alteration.edges[:top] == :kept
       end
 

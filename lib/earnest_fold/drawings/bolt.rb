@@ -133,7 +133,7 @@ module EarnestFold
           row.y,
           row.wide,
           @tall,
-          :fill => @colour,
+          :fill => Tint.of(@colour),
           :class => "ground",
           "data-from" => row.from.mm.round,
           "data-each" => format("%.5f", 1 / @scale[R::Length.mm(1)])

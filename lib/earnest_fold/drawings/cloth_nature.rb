@@ -21,7 +21,7 @@ module EarnestFold
       #   size(Drawings::ClothNature.new(cloth, colour: "#c8b79a")) # => "150 124"
       def to_s
         crept if @cloth.creeps
-        @svg.rect(SIDE, TOP, TALL, TALL, fill: @colour, class: "cloth")
+        @svg.rect(SIDE, TOP, TALL, TALL, fill: Tint.of(@colour), class: "cloth")
         weave
         print if @cloth.printed
         frayed if @cloth.frays
@@ -32,7 +32,7 @@ module EarnestFold
 
       private
 
-      def crept = @svg.rect(SIDE + 16, TOP + 9, TALL, TALL, fill: @colour, fill_opacity: 0.5, class: "cloth")
+      def crept = @svg.rect(SIDE + 16, TOP + 9, TALL, TALL, fill: Tint.of(@colour), fill_opacity: 0.5, class: "cloth")
 
       def weave
         gap = WEAVE.fetch(@cloth.loose ? :loose : :firm)

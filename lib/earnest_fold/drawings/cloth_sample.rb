@@ -58,13 +58,13 @@ module EarnestFold
       # What is still on the roll, at the right.
       def roll
         high = wide + (repeats? ? APART + wide * BESIDE : 0)
-        @svg.rect(left + long - 4, top(0) - 6, 22, high + 12, rx: 9, fill: @colour, class: "cloth roll")
+        @svg.rect(left + long - 4, top(0) - 6, 22, high + 12, rx: 9, fill: Tint.of(@colour), class: "cloth roll")
       end
 
       def width(index, tall)
         y = top(index)
         @svg.clip("sample-#{index}", left, y, long, tall + 1) do
-          @svg.rect(left, y, long, wide, fill: @colour, class: "cloth")
+          @svg.rect(left, y, long, wide, fill: Tint.of(@colour), class: "cloth")
           selvedges(y)
           repeats(index, y) if repeats? && repeat >= LEAST
         end

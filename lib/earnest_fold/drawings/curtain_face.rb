@@ -22,7 +22,7 @@ module EarnestFold
       # @yield between the cloth and its outline, to lay something over it
       def draw
         @svg.hatch("hem-#{name}", [:forward]).hatch("head-#{name}", [:back])
-        @svg.rect(left, top, width, height, fill: @colour)
+        @svg.rect(left, top, width, height, fill: Tint.of(@colour))
         @svg.clip("curtain-#{name}", left, top, width, height) { pattern } if @cut.cloth.repeats? && !@cut.sideways
         turnings
         seams

@@ -116,7 +116,7 @@ module EarnestFold
           top_edge,
           x2 - x1,
           hem_edge - top_edge,
-          fill: @m.colour,
+          fill: Tint.of(@m.colour),
           class: @m.length ? "cloth sheer" : "cloth likely"
         )
         folds = [((x2 - x1) / 11).round, 2].max

@@ -158,14 +158,22 @@ module EarnestFold
           leads_right? => Words.say("drawings.leading_edge"),
           !leads_right? => Words.say("drawings.return_edge")
         }.each_with_index do |(at_right, words), line|
-          @svg.text(
-            at_right ? left + width - aside : left + aside,
-            top + @scale[@cut.top] + 18 + line * apart,
-            words,
-            class: "edge",
-            text_anchor: at_right ? "end" : "start"
-          )
+          at = at_right ? left + width - aside : left + aside
+          edge(at, top + @scale[@cut.top] + 18 + line * apart, words, at_right)
         end
+      end
+
+      # A letter of what an edge is called takes so much.
+      EDGE_LETTER = 6
+      private_constant :EDGE_LETTER
+
+      # On a ground of its own where a seam runs through it.
+      def edge(at, y, words, at_right)
+        wide = words.size * EDGE_LETTER
+        from = at_right ? at - wide : at
+        crossed = @shown.bounds.any? { |distance| x(distance).between?(from + 1, from + wide - 1) }
+        @svg.rect(from - 3, y - 12, wide + 6, 17, rx: 3, class: "label-ground") if crossed
+        @svg.text(at, y, words, class: "edge", text_anchor: at_right ? "end" : "start")
       end
 
       def drop_dimension

@@ -63,11 +63,11 @@ module EarnestFold
       def frill
         step = width / gathers
         puffs = Array.new(gathers) { ["q", step / 2, -10, step, 0] }
-        @svg.path(["M", left, top, "V", TOP, *puffs.flatten, "V", top, "Z"], fill: @colour, class: "cloth")
+        @svg.path(["M", left, top, "V", TOP, *puffs.flatten, "V", top, "Z"], fill: Tint.of(@colour), class: "cloth")
       end
 
       def elevation
-        @svg.rect(left, top, width, 130, fill: @colour, class: "cloth")
+        @svg.rect(left, top, width, 130, fill: Tint.of(@colour), class: "cloth")
         folds = (1...gathers).map { |index| [left + width * index / gathers, index.even? ? 2 : -2] }
         @svg.path(folds.flat_map { |at, _| ["M", at, top, "v", 30] }, class: "gather")
         @svg.path(folds.flat_map { |at, sway| ["M", at, top + 30, "q", sway, 50, 0, 98] }, class: "fold")

@@ -34,7 +34,7 @@ module EarnestFold
       #   size(Drawings::HeadingMarks.new(treatment.heading, curtain, Units::CM, colour: "#c8b79a")) # => "700 232"
       def to_s
         @svg.hatch("flat-end", [:back])
-        @svg.rect(left, TOP, width, DEEP, fill: @colour, class: "cloth")
+        @svg.rect(left, TOP, width, DEEP, fill: Tint.of(@colour), class: "cloth")
         @marks.each { |mark| draw(mark) }
         seams if @flat
         distances
@@ -68,7 +68,7 @@ module EarnestFold
         case mark.kind
         when :pleat then pleat(from, to)
         when :overlap, :return then @svg.rect(from, TOP, to - from, DEEP, fill: "url(#flat-end)")
-        when :tab then @svg.rect(from, TOP - 22, to - from, 22, fill: @colour, class: "cloth")
+        when :tab then @svg.rect(from, TOP - 22, to - from, 22, fill: Tint.of(@colour), class: "cloth")
         when :pocket, :buckram then @svg.line(from, TOP + 26, to, TOP + 26, class: "stitch")
         when :eyelet then @svg.circle(from, TOP + 16, [@scale[Reckoning::Length.mm(20)], 3].max, class: "eyelet")
         when :ring then @svg.circle(from, TOP - 9, 6, class: "ring")

@@ -73,7 +73,7 @@ module EarnestFold
 
       def curtain(curtain, from)
         width = wide(curtain)
-        @svg.rect(from, MARGIN[:top], width, drop, fill: @colour, class: "cloth")
+        @svg.rect(from, MARGIN[:top], width, drop, fill: Tint.of(@colour), class: "cloth")
         folds(curtain, from, width)
         seams(curtain, from, width)
         @svg.rect(from, MARGIN[:top], width, drop, class: "outline")

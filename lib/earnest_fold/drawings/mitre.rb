@@ -31,7 +31,7 @@ module EarnestFold
       def to_s
         foot = TOP + @tall
         inner_x, inner_y = LEFT + @scale[@side], foot - @scale[@hem]
-        @svg.rect(LEFT, TOP, @wide, @tall, fill: @colour, class: "cloth face-down")
+        @svg.rect(LEFT, TOP, @wide, @tall, fill: Tint.of(@colour), class: "cloth face-down")
         @svg.line(inner_x, TOP, inner_x, inner_y, class: "stitch")
         @svg.line(inner_x, inner_y, LEFT + @wide, inner_y, class: "stitch")
         @svg.line(LEFT, foot, inner_x, inner_y, class: "mitre-fold")

@@ -21,7 +21,7 @@ module EarnestFold
       #   size(Drawings::NeedBar.new(Length.cm(900), Length.cm(1030), "#c8b79a", says: "")) # => "240 24"
       def to_s
         short if @needed > @there
-        @svg.rect(1, TOP, @scale[@there], TALL, fill: @colour, class: "piece-left") if @there.positive?
+        @svg.rect(1, TOP, @scale[@there], TALL, fill: Tint.of(@colour), class: "piece-left") if @there.positive?
         at = 1 + @scale[@needed]
         @svg.line(at, 1, at, HEIGHT - 1, class: (@needed > @there) ? "over" : "needed")
         @svg.to_s

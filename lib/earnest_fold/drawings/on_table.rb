@@ -41,7 +41,7 @@ module EarnestFold
       # @return [String]
       def to_s
         grid
-        @svg.rect(left, MARGIN[:top], width, height, fill: @colour, class: "cloth face-down")
+        @svg.rect(left, MARGIN[:top], width, height, fill: Tint.of(@colour), class: "cloth face-down")
         sections
         drawn.each { |where, names| lines(where, names) }
         @svg.rect(left, MARGIN[:top], width, height, class: "outline")

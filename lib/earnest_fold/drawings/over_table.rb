@@ -46,9 +46,9 @@ module EarnestFold
       def section(index, from, to)
         y = TOP + EACH * index
         @svg.rect(x(from) - 3, y + TALL - 2, @scale[[to - from, @table].min] + 6, 8, class: "table-under")
-        @svg.rect(LEFT, y, @scale[@curtain.flat_width], TALL, fill: @colour, class: "cloth hanging-over")
+        @svg.rect(LEFT, y, @scale[@curtain.flat_width], TALL, fill: Tint.of(@colour), class: "cloth hanging-over")
         @svg.rect(LEFT, y, @scale[from], TALL, class: "done-already") if from.positive?
-        @svg.rect(x(from), y, @scale[to - from], TALL, fill: @colour, class: "cloth on-now")
+        @svg.rect(x(from), y, @scale[to - from], TALL, fill: Tint.of(@colour), class: "cloth on-now")
         @curtain.task.seams.each { |seam| @svg.line(x(seam), y, x(seam), y + TALL, class: "stitch") }
         @svg.text(LEFT - 10, y + 18, (index + 1).to_s, class: "figure", text_anchor: "end")
         told(to, y + TALL + 18)

@@ -22,7 +22,7 @@ module EarnestFold
       def to_s
         ended, whole = 1 + @scale[@piece.ended], 1 + @scale[@piece.length]
         @svg.rect(1, 4, whole - 1, 10, class: "gone") if @piece.begun?
-        @svg.rect(ended, 4, whole - ended, 10, fill: @colour, class: "piece-left")
+        @svg.rect(ended, 4, whole - ended, 10, fill: Tint.of(@colour), class: "piece-left")
         @piece.flaws.each { |flaw| notch(1 + @scale[flaw.from]) }
         @svg.to_s
       end

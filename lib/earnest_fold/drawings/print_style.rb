@@ -8,7 +8,7 @@ module EarnestFold
         text { font-family: Sans, "Source Sans 3", sans-serif; fill: #2b3a42; }
         .figure { font-size: 14px; font-weight: bold; }
         .label { font-size: 13.5px; font-weight: bold; }
-        .edge { font-size: 12.5px; fill: #46545a; }
+        .edge { font-size: 12.5px; fill: #2b3a42; }
         .ruler { font-size: 12px; fill: #5d6a6e; }
         .outline { fill: none; stroke: #2b3a42; stroke-width: 1.6; }
         .dim { fill: none; stroke: #2b3a42; stroke-width: 1; }

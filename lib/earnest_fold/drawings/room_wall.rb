@@ -126,7 +126,8 @@ module EarnestFold
 
       def curtain(layer, left, from, to, top, tall)
         x, wide = left + @scale[from], [@scale[to - from], 5].max
-        @svg.path(["M", x, top, "h", wide, "l", 2, tall, "h", -(wide + 4), "Z"], fill: layer.colour, class: "cloth")
+        outline = ["M", x, top, "h", wide, "l", 2, tall, "h", -(wide + 4), "Z"]
+        @svg.path(outline, fill: Tint.of(layer.colour), class: "cloth")
         count = [(wide / FOLD).floor, 1].max
         @svg.path((1..count).flat_map { |fold| ["M", x + wide * (fold - 0.5) / count, top, "v", tall] }, class: "fold")
       end
@@ -140,8 +141,8 @@ module EarnestFold
       def own(one, left, wide, top)
         tall = one.length ? @scale[one.length] / 2 : @scale[LIKELY[:drop]] / 3
         @svg.link(one.href, says: one.title) do
-          @svg.rect(left + wide * 0.18, top, wide * 0.64, tall, fill: one.colour, class: "cloth")
-          @svg.rect(left + wide * 0.12, top, wide * 0.64, tall * 0.72, fill: one.colour, class: "cloth")
+          @svg.rect(left + wide * 0.18, top, wide * 0.64, tall, fill: Tint.of(one.colour), class: "cloth")
+          @svg.rect(left + wide * 0.12, top, wide * 0.64, tall * 0.72, fill: Tint.of(one.colour), class: "cloth")
           @svg.line(left, top - 2, left + wide, top - 2, class: "support pole")
           title(one.title, left, wide, top)
         end

@@ -46,7 +46,8 @@ module EarnestFold
       def curtain(left, wide)
         folds = (1..3).map { |fold| "M#{(left + wide * fold / 4).round(1)} 10v#{(tall - 4).round(1)}" }.join
         size = %(x="#{left}" y="8" width="#{wide}" height="#{tall}")
-        %(<rect #{size} fill="#{CGI.escapeHTML(@colour)}" class="silhouette-cloth"/><path d="#{folds}" class="fold"/>)
+        fill = CGI.escapeHTML(Tint.of(@colour))
+        %(<rect #{size} fill="#{fill}" class="silhouette-cloth"/><path d="#{folds}" class="fold"/>)
       end
 
       # As tall beside its width as the treatment is, within what fits.

@@ -59,7 +59,7 @@ module EarnestFold
       def one_end(edge, from)
         outward = (edge == :leading) ? 1 : -1
         at = (edge == :leading) ? from : from + wide
-        @svg.rect(from, TOP, wide, 122, fill: @colour, class: "cloth face-down")
+        @svg.rect(from, TOP, wide, 122, fill: Tint.of(@colour), class: "cloth face-down")
         @svg.line(from, TOP, from + wide, TOP, class: "outline")
         @svg.line(at + outward * @scale[@side], TOP, at + outward * @scale[@side], TOP + 122, class: "stitch")
         tape(from, at, outward)

@@ -32,7 +32,7 @@ module EarnestFold
       private
 
       def curtains
-        @svg.rect(LEFT, TOP, RIGHT - LEFT, FOOT - TOP, fill: @colour, class: "cloth likely")
+        @svg.rect(LEFT, TOP, RIGHT - LEFT, FOOT - TOP, fill: Tint.of(@colour), class: "cloth likely")
         each = (RIGHT - LEFT) / FOLDS.to_f
         @svg.path((1...FOLDS).flat_map { |index| ["M", LEFT + each * index, TOP, "V", FOOT] }, class: "fold")
         @svg.line((LEFT + RIGHT) / 2, TOP, (LEFT + RIGHT) / 2, FOOT, class: "seam")
@@ -40,7 +40,8 @@ module EarnestFold
       end
 
       def cloth
-        @svg.rect(BOLT[:left], TOP, BOLT[:right] - BOLT[:left], FOOT - TOP, fill: @colour, class: "cloth likely")
+        wide = BOLT[:right] - BOLT[:left]
+        @svg.rect(BOLT[:left], TOP, wide, FOOT - TOP, fill: Tint.of(@colour), class: "cloth likely")
         BOLT.each_value { |at| @svg.line(at, TOP, at, FOOT, class: "dim likely") }
       end
 

@@ -44,7 +44,7 @@ module EarnestFold
 
       def curtain(curtain, left)
         wide, tall = @scale[curtain.finished_width], @scale[@reckoning.finished_drop]
-        @svg.rect(left, MARGIN[:top], wide, tall, fill: @colour, class: "cloth")
+        @svg.rect(left, MARGIN[:top], wide, tall, fill: Tint.of(@colour), class: "cloth")
         strips(curtain, left, wide, tall)
         @svg.rect(left, MARGIN[:top], wide, tall, class: "outline")
         @svg.text(

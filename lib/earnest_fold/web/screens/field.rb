@@ -3,6 +3,9 @@
 module EarnestFold
   module Web
     module Screens
+      # So many letters the place of a figure shows of a choice.
+      SHORT_CHOICE = 13
+
       # One field as a view shows it: what stands in it, what it is called, and what is wrong with it.
       Field = Reckoning::Value.define(
         :path, :label, :text, :problem, :hint, :options, :rule, :now, :offer, :stop, :taken, :most, :plain, :place
@@ -77,6 +80,9 @@ module EarnestFold
 
         # @return [Boolean] whether a choice is left at what it begins with
         def usual? = !options.nil? && text == options.keys.first
+
+        # @return [Boolean] whether what can be chosen is longer than a figure's place shows
+        def roomy? = !options.nil? && options.each_value.any? { |words| words.size > SHORT_CHOICE }
 
         # @return [String, nil] what it is called and what holds of it: said, or taken unless that is nothing
         def in_short

@@ -30,6 +30,7 @@ class TintTest < EarnestFoldTest
       assert_operator drawn.max - drawn.min, :>=, 30, colour
     end
     assert_equal 1, channels(Tint.of("#000000")).uniq.size
+    assert_operator channels(Tint.of("#0b0d12")).minmax.reduce(:-).abs, :<=, 20, "black with a breath of blue"
   end
 
   # Nobody draws a cloth in its colour as it is.

@@ -8,8 +8,9 @@ module EarnestFold
       # How light a colour is at least, from 0 (black) to 1 (white), as WCAG reckons it: also where a cut is made, and
       # so darkened, words keep 4.5 to one.
       LEAST = 0.48
-      # From black to white in so many steps; beside white nothing is strong.
-      STEPS, STRONGEST = 50, 0.45
+      # From black to white in so many steps; beside white nothing is strong. With channels so far apart anybody sees
+      # which hue it is.
+      STEPS, STRONGEST, SEEN = 50, 0.45, 64
       # How much of the light each channel gives, and what each of its values is of it.
       PARTS = [0.2126, 0.7152, 0.0722].freeze
       LIGHT = Array.new(256) { |value|
@@ -17,7 +18,7 @@ module EarnestFold
         (part <= 0.04045) ? part / 12.92 : ((part + 0.055) / 1.055)**2.4
       }.freeze
       CHANNELS = /\A#(\h\h)(\h\h)(\h\h)\z/
-      private_constant :STEPS, :STRONGEST, :PARTS, :LIGHT, :CHANNELS
+      private_constant :STEPS, :STRONGEST, :SEEN, :PARTS, :LIGHT, :CHANNELS
 
       # @param colour [String] "#rrggbb"; anything else is left as it is
       # @return [String] the same where it is light enough, else of the same hue and just light enough
@@ -72,11 +73,12 @@ module EarnestFold
         end
       end
 
-      # From grey (0) to the strongest there is (1).
+      # From grey (0) to the strongest there is (1): what is nearly black is nearly grey, whatever its hue.
       def strength
-        return 0 if @most == @least
+        apart = @most - @least
+        return 0 if apart.zero?
 
-        [(@most - @least).fdiv(255 - (@most + @least - 255).abs), STRONGEST].min
+        [apart.fdiv(255 - (@most + @least - 255).abs), apart.fdiv(SEEN), STRONGEST].min
       end
     end
   end

@@ -71,7 +71,7 @@ module EarnestFold
               left + (from + to) / 2,
               MARGIN[:top] + tall / 2 + 6,
               (index + 1).to_s,
-              class: here ? "figure" : "ruler",
+              class: here ? "figure" : "label",
               text_anchor: "middle"
             )
           end

@@ -33,6 +33,16 @@ class DrawingsTest < EarnestFoldTest
     assert_operator words["y"].to_f, :<, svg.at_css("svg")["viewBox"].split.last.to_f
   end
 
+  # A half width is narrower than what its edge is called: the words stand on a ground of their own, not on the seam.
+  def test_no_seam_runs_through_what_an_edge_is_called
+    grounds = [6, 6.5].map do |widths|
+      made = treatment(treatment: {"making" => {"widths" => widths}})
+      svg = parse(W::FlatCurtain.of(made, made.curtains.first, R::Units::CM, colour: "#ffffff").to_s)
+      svg.css("text.edge").map { |words| words.previous_element["class"] == "label-ground" }
+    end
+    assert_equal [[false, false], [false, true]], grounds
+  end
+
   def test_left_is_left
     made = treatment(treatment: {"making" => {"widths" => 2.5}})
     left, right = made.curtains.map { |curtain| seam_side(made, curtain) }

@@ -1,9 +1,18 @@
 # frozen_string_literal: true
 
 require "web_test_helper"
+require "nokogiri"
 
 # The house: its rules and sets, who works here, and what is done with windows and jobs as wholes.
 class HouseTest < WebTest
+  # On a phone the columns stand one below the other, each with its tape.
+  def test_a_set_says_at_each_figure_of_which_tape_it_is
+    get "/house-rules/sets/#{workroom.house.read.sets.first.id}"
+    rows = Nokogiri::HTML5(last_response.body).css(".both-tapes tbody tr")
+    assert_operator rows.size, :>, 10
+    assert_equal [["Metric tape", "Inch tape"]], rows.map { |row| row.css("td").map { |cell| cell["data-label"] } }.uniq
+  end
+
   def test_a_departure_is_marked_and_taken_back
     take_set("Hand-finished, lined")
     get station(office, "cloth")

@@ -17,18 +17,23 @@ PARTS = {
   "outside" => %w[test/outside],
   "sweep" => %w[test/sweep]
 }.freeze
+# Everything, with every case of it: a run of everything takes some of what has very many (test/walks.rb).
+THOROUGH = "thorough"
 NO_DATABASE = PARTS.values_at("core", "cli", "outside").flatten
 # What is outside may be asked at its own address: bin/test outside URL.
 OUTSIDE = ARGV.find { |argument| argument.match?(%r{\A\w+://}) }
 ARGV.delete(OUTSIDE)
+ASKED_FOR = ARGV - [THOROUGH]
 
 def files_of(argument)
-  return PARTS[argument].flat_map { |folder| Dir[File.join(ROOT, folder, "**/*_test.rb")] } if PARTS.key?(argument)
+  return tests_of(PARTS[argument]) if PARTS.key?(argument)
 
   path = [argument, File.join(ENV.fetch("CALLED_FROM", ROOT), argument)].find { |candidate| File.exist?(candidate) }
   abort "There is no part and no test file called #{argument}. Parts: #{PARTS.keys.join(", ")}." unless path
   File.directory?(path) ? Dir[File.join(path, "**/*_test.rb")] : [path]
 end
+
+def tests_of(folders) = folders.flat_map { |folder| Dir[File.join(ROOT, folder, "**/*_test.rb")] }
 
 # So many shares each runner takes of a sort, one after the other: nobody is left with the slowest. The browser's, which
 # come last, are the smallest.
@@ -84,7 +89,7 @@ def shared(files, number)
 end
 
 files =
-  (ARGV.empty? ? PARTS.keys : ARGV)
+  (ASKED_FOR.empty? ? PARTS.keys : ASKED_FOR)
     .flat_map { |argument| files_of(argument) }
     .map { |file| File.expand_path(file) }
     .uniq
@@ -93,7 +98,12 @@ abort "There is no test in #{ARGV.join(" ")}." if files.empty?
 needs_database = files.any? { |file| NO_DATABASE.none? { |folder| file.start_with?(File.join(ROOT, folder, "")) } }
 
 begin
-  # Every document there is where the sweep alone is asked for; a few of them in a run of everything.
+  if ARGV.empty?
+    ENV["WALKS"] = "some"
+    ENV["WALK_SEED"] ||= rand(100_000).to_s
+    puts "Of what has very many cases, some (bin/test thorough: all): WALK_SEED=#{ENV["WALK_SEED"]} takes these again."
+  end
+  # Every document there is where the sweep alone is asked for.
   ENV.update(
     "RACK_ENV" => "test",
     "SESSION_SECRET" => nil,

@@ -17,8 +17,8 @@ begin
 rescue EarnestFold::Store::Unreachable => error
   abort error.message
 end
-# What is loaded here once is there in every process that is made from this one.
-EarnestFold::LOADER.eager_load
+# What is loaded here once is there in every process that is made from this one: all but the pages.
+EarnestFold.load_rooms(but: "web")
 EarnestFold::Background::TalkLog.into(ENV["REQUEST_LOG"])
 
 quit = Queue.new

@@ -19,6 +19,7 @@ class SystemTest < EarnestFoldTest
   include HiddenFaults
   include Capybara::DSL
   include Capybara::Minitest::Assertions
+  extend Walks.tests(1/2r)
 
   S = EarnestFold::Store
   # Who signs in by hand has a test of their own.
@@ -72,8 +73,8 @@ class SystemTest < EarnestFoldTest
 
   # A station of the first window of a job.
   def go(title, station)
-    visit "/jobs/#{workroom.jobs.list.find { |line| line.title == title }.id}"
-    find(".stages a", text: station, match: :first).click
+    job = workroom.jobs.find(workroom.jobs.list.find { |line| line.title == title }.id)
+    visit "/jobs/#{job.id}/treatments/#{job.treatments.first.id}/#{station.downcase}"
     assert_selector ".tape a[aria-current]", text: station
   end
 

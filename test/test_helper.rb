@@ -3,6 +3,7 @@
 require "minitest/autorun"
 require "json"
 require "earnest_fold"
+require "walks"
 
 # What the tests of every room share.
 class EarnestFoldTest < Minitest::Test

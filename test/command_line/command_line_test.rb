@@ -6,6 +6,8 @@ require_relative "../golden/comparison"
 
 # The command line as a shell sees it: output, errors and exit status.
 class CommandLineTest < EarnestFoldTest
+  extend Walks.tests(1/2r)
+
   JOBS = Dir[File.expand_path("../golden/*.fold.json", __dir__)].sort.freeze
 
   def test_all_worked_jobs_in_one_process_one_line_each

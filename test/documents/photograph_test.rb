@@ -6,6 +6,8 @@ require "vips"
 # A photograph is read and encoded anew: upright, no larger than it need be, with nothing the camera wrote into it;
 # what isn't one is refused.
 class PhotographTest < EarnestFoldTest
+  extend Walks.tests(1/2r)
+
   P = EarnestFold::Documents::Photograph
 
   def test_a_large_one_becomes_small_and_forgets_where_it_was_taken

@@ -120,12 +120,12 @@ class MakingOrdersTest < EarnestFoldTest
 
   LAYERS.each do |method, layers|
     define_method(:"test_#{method}_is_whole") do
-      tried = TRIED.product(OPENINGS).count do |heading, opening|
-        made = made_by(method, over(heading, layers), {"opening" => opening})
-        HOUSES.each { |house| assert_whole(made, house) } if made.treatment.order_of_work.name == method
-        made.treatment.order_of_work.name == method
+      made = TRIED.product(OPENINGS).map do |heading, opening|
+        made_by(method, over(heading, layers), {"opening" => opening})
       end
-      assert_operator tried, :>=, OPENINGS.size
+      by_it = made.select { |one| one.treatment.order_of_work.name == method }
+      assert_operator by_it.size, :>=, OPENINGS.size
+      Walks.some(by_it, 30).product(HOUSES).each { |one, house| assert_whole(one, house) }
     end
 
     define_method(:"test_#{method}_of_a_single_curtain_of_one_width_says_nothing_of_seams_or_a_second") do
@@ -165,14 +165,11 @@ class MakingOrdersTest < EarnestFoldTest
   }.freeze
 
   def test_no_caution_is_lost_with_the_school_or_the_heading
-    LAYERS.each do |method, layers|
-      TRIED.each do |heading|
-        [[0, :face], [1, :lining]].each do |cloth, layer|
-          MATERIALS.each do |property, rules|
-            made = made_by(method, over(heading, layers), {}, cloth => {property => true})
-            rules.each { |code, calls| assert_said_where_called_for(made, code) { |one| calls.call(one, layer) } }
-          end
-        end
+    ways = LAYERS.to_a.product(TRIED, [[0, :face], [1, :lining]])
+    Walks.some(ways, 80).each do |(method, layers), heading, (cloth, layer)|
+      MATERIALS.each do |property, rules|
+        made = made_by(method, over(heading, layers), {}, cloth => {property => true})
+        rules.each { |code, calls| assert_said_where_called_for(made, code) { |one| calls.call(one, layer) } }
       end
     end
   end

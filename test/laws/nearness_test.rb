@@ -8,16 +8,16 @@ require "laws/random_jobs"
 class NearnessLawTest < EarnestFoldTest
   R = EarnestFold::Reckoning
   N = R::Nearness
-  DOCUMENTS = Integer(ENV.fetch("NEARNESS", "25"))
+  DOCUMENTS = Walks.some(Integer(ENV.fetch("NEARNESS", "25")).times, 8)
   # So many steps are tried every one; of more, as many at random.
   TRIED = 25
 
   def test_no_nearer_edge_is_found_by_trying
-    tried = DOCUMENTS.times.sum do |seed|
+    tried = DOCUMENTS.sum do |seed|
       random = Random.new(seed)
       treatments(seed).sum { |treatment| hold(treatment, random) }
     end
-    assert_operator tried, :>, DOCUMENTS * 5
+    assert_operator tried, :>, DOCUMENTS.size * 5
   end
 
   def test_each_answer_beyond_is_told_apart
@@ -31,7 +31,7 @@ class NearnessLawTest < EarnestFoldTest
 
   # The judgement looks at all that may be misread together first, and only then at each by itself.
   def test_what_a_misreading_takes_is_told_as_if_each_figure_were_looked_at_alone
-    found = DOCUMENTS.times.flat_map do |seed|
+    found = DOCUMENTS.flat_map do |seed|
       treatments(seed).flat_map { |treatment| [treatment, *just_inside(treatment)] }.map do |treatment|
         alone(treatment).tap do |wanted|
           told = R::Judgement::NearEdge.call(Seen.new(treatment.reckon))&.slice(:form, :figure, :more)
@@ -39,7 +39,7 @@ class NearnessLawTest < EarnestFoldTest
         end
       end
     end
-    assert_operator found.compact.size, :>, DOCUMENTS / 2
+    assert_operator found.compact.size, :>, DOCUMENTS.size / 2
     assert_includes found, nil
   end
 

@@ -10,6 +10,8 @@ require_relative "../../support/free_port"
 
 # The start command: its faults, each in one clear line, and that it stops what it started.
 class StartTest < EarnestFoldTest
+  extend Walks.tests(1/2r)
+
   include PlacesOfTheirOwn
 
   PLACES = %w[started_first].freeze

@@ -12,6 +12,14 @@ class TreeTest < EarnestFoldTest
     assert_predicate Assets, :current?, "run: ruby support/assets.rb"
   end
 
+  # They are built before the tests, if need be: what is committed has to be what belongs together.
+  def test_the_styles_that_are_committed_belong_to_the_screens_that_are
+    changed = ->(*paths) { !system("git", "diff", "--quiet", "HEAD", "--", *paths, chdir: ROOT, err: File::NULL) }
+    skip "not in a checkout, or in the middle of a change" if changed.call("assets/app.css", "package-lock.json", "lib")
+
+    refute changed.call("assets", "public"), "commit what ruby support/assets.rb has built"
+  end
+
   def test_the_styles_come_out_the_same_when_built_again
     skip "no styles builder here" unless File.exist?(root("node_modules/.bin/tailwindcss"))
 

@@ -10,8 +10,10 @@ require_relative "../../support/local_postgres"
 # The server is killed again and again, or its database, while several hands save: whatever it said yes to is there, and
 # nothing is there twice, however often it was sent. The database is one of its own, as durable as in use.
 class AcknowledgedTest < EarnestFoldTest
+  extend Walks.tests(1/2r)
+
   NAME = "acknowledged-#{Process.pid}"
-  JOBS, TICKS, PAPERS, HANDS, KILLS = 200, 50, 10, 4, 4
+  JOBS, TICKS, PAPERS, HANDS, KILLS = 200, 50, 10, 4, Walks.some(4.times, 2).size
   # How long a hand waits before it tries again, in seconds.
   AGAIN = 0.05
 

@@ -6,6 +6,8 @@ require File.expand_path("../../support/copies", __dir__)
 
 # A copy of everything and an empty place filled from it, by the commands that people use, in databases of their own.
 class CopiesTest < EarnestFoldTest
+  extend Walks.tests(3/5r)
+
   include PlacesOfTheirOwn
 
   S = EarnestFold::Store

@@ -8,6 +8,8 @@ require File.expand_path("../../support/local_postgres", __dir__)
 # The database that the application brings up is looked after: it comes back when it dies, and whoever leaves last stops
 # it.
 class LocalPostgresTest < EarnestFoldTest
+  extend Walks.tests(1/2r)
+
   NAME = "looked-after-#{Process.pid}"
 
   def setup

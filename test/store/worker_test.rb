@@ -8,6 +8,8 @@ require_relative "../../support/beside"
 # A worker as it is started beside the application: what it is asked it does, killed in the middle it does it again,
 # and it ends with whoever started it. Nothing here is undone by a transaction: the worker sees only what is kept.
 class WorkerTest < EarnestFoldTest
+  extend Walks.tests(3/5r)
+
   S = EarnestFold::Store
   LONGEST = 90
 

@@ -8,10 +8,11 @@ require "sweep/every_page"
 EarnestFold::LOADER.eager_load
 
 # Every document that the declared fields can make is brought in through the web, and every page, paper and file that
-# its job links to is opened. `bin/test sweep` takes them all; a run of everything takes the least, the most, and some
-# of every sort.
+# its job links to is opened. `bin/test sweep` takes them all; else the least, the most, and some of every sort, of
+# which a run of everything takes a few (Walks).
 class SweepTest < StoreTest
-  DOCUMENTS = DeclaredDocuments.new.then { |made| (ENV["SWEEP"] == "whole") ? made.all : made.sample }
+  MADE = DeclaredDocuments.new
+  DOCUMENTS = (ENV["SWEEP"] == "whole") ? MADE.all : MADE.sample.first(2) + Walks.some(MADE.sample.drop(2), 4)
   # Which of how many processes this is.
   SHARE, SHARES = ENV.fetch("SWEEP_SHARE", "0/1").split("/").map { |number| Integer(number, 10) }
 

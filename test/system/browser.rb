@@ -5,6 +5,9 @@ require "selenium-webdriver"
 require_relative "../../support/free_port"
 require_relative "accessibility"
 
+# How the tests ask for memory (support/memory.sh) isn't how a browser does.
+ENV.delete("LD_PRELOAD")
+
 # Headless Chromium as the browser tests and the pictures use it: nothing looked up, nothing downloaded. It is the one
 # without windows and bars to draw, at a quarter less of the machine's time, and all pages are the same site's; it sets
 # words as wide as people's browsers do where it is told to.

@@ -34,7 +34,7 @@ class JournalTest < SystemTest
   end
 
   # Milliseconds of line; the hand leaves a field after a twentieth of a second to half of one.
-  [30, 150, 400].each do |latency|
+  Walks.some([30, 150, 400], 1).each do |latency|
     define_method(:"test_every_figure_is_kept_on_a_line_of_#{latency}_ms") do
       go "Ticket office", "Measure"
       slow(latency)

@@ -124,7 +124,8 @@ class ErrandsTest < WebTest
 
   def test_a_paper_of_many_windows_is_written_beside
     20.times { |index| workroom.windows(lounge.id).copy(lounge.windows.first, name: "Bay #{index}") }
-    EarnestFold::Documents::MakingPapers::FILES.each_key do |file|
+    files = Walks.some(EarnestFold::Documents::MakingPapers::FILES.keys, 2)
+    files.each do |file|
       2.times { get "/jobs/#{lounge.id}/#{file}" }
       assert_equal 303, last_response.status
       follow_redirect!
@@ -141,7 +142,7 @@ class ErrandsTest < WebTest
       assert_equal ["application/pdf", "%PDF"], [last_response.media_type, last_response.body[0, 4]]
       assert_includes last_response["Content-Disposition"], file
     end
-    assert_equal EarnestFold::Documents::MakingPapers::FILES.size, errands.list.size
+    assert_equal files.size, errands.list.size
   end
 
   def test_another_workrooms_errand_is_not_there

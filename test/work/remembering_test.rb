@@ -80,8 +80,10 @@ class RememberingTest < WebTest
 
   # One after the other in one house: what a house that remembers nothing showed is what stood there before the next.
   def test_every_change_is_seen_at_once
+    looked_at = Walks.stretch(CHANGES, 12)
+    CHANGES.first(looked_at.first).each { |_, change| instance_exec(&change) }
     before = pages
-    CHANGES.each do |name, change|
+    CHANGES.to_a[looked_at].each do |name, change|
       instance_exec(&change)
       warm = pages
       EarnestFold::Work::Memory.clear

@@ -16,7 +16,7 @@ class PatternedTest < EarnestFoldTest
       assert_valid(plan_of(search, cuts), cloth, cuts, seed)
       short += 1 if told(search, cuts).first.positive?
     end
-    assert_operator short, :>, 20
+    assert_operator short, :>, Walks::WHOLE ? 20 : 0
   end
 
   def test_wishes_are_kept
@@ -46,7 +46,7 @@ class PatternedTest < EarnestFoldTest
       assert_operator (told(search, cuts) <=> exact), :>=, 0, "seed #{seed}"
       assert_valid(plan_of(search, cuts), cloth, cuts, seed)
     end
-    assert_operator unproved, :>, 20
+    assert_operator unproved, :>, Walks::WHOLE ? 20 : 0
   end
 
   # Twelve kinds, 60 cuts, six pieces with ten flaws: level at the hem in both phases of a half-drop, all on repeat
@@ -98,10 +98,8 @@ class PatternedTest < EarnestFoldTest
 
   def each_patterned(seed, times)
     random = Random.new(seed)
-    times.times do |round|
-      cloth, cuts = example(random)
-      yield cloth, cuts, round unless cloth.vertical_repeat.mm.zero?
-    end
+    examples = Array.new(times) { |round| [*example(random), round] }
+    Walks.some(examples.reject { |cloth,| cloth.vertical_repeat.mm.zero? }, times / 4).each { |one| yield(*one) }
   end
 
   # @return [Array] cuts left uncut, cloth used, pieces used

@@ -19,14 +19,6 @@ module EarnestFold
   LOADER.collapse("#{__dir__}/earnest_fold/web/server")
   LOADER.setup
 
-  # Loads every file of the rooms at once; the core is there already.
-  # @param but [String] the room that isn't wanted
-  # @return [void]
-  def self.load_rooms(but:)
-    rooms = Dir[File.join(__dir__, "earnest_fold/*/")].map { |folder| folder.chomp("/") }
-    rooms.reject { |room| [but, "reckoning"].include?(File.basename(room)) }.each { |room| LOADER.eager_load_dir(room) }
-  end
-
   # @return [String] the language that this process speaks ({Words::Locale})
   def self.locale = ENV.fetch("EARNEST_FOLD_LOCALE", "en")
 

@@ -51,6 +51,7 @@ module EarnestFold
             .where({archived: archived, id: only}.compact)
             .order(Sequel.desc(:updated_at), Sequel.desc(:id))
             .limit(MOST_LISTED, (page - 1) * MOST_LISTED)
+          altered = Store.db[:treatments].where(**AT_WINDOW, sort: "altered").exists
           Store.db[of_page.as(:jobs)]
             .left_join(:windows, workroom_id: @workroom.id, job_id: Sequel[:jobs][:id])
             .group(Sequel[:jobs][:id], :title, :unit, :updated_at)
@@ -60,8 +61,9 @@ module EarnestFold
                 jobs[:title],
                 jobs[:unit],
                 jobs[:updated_at],
-                count(windows[:id]).as(:windows),
-                string_agg(windows[:room], "\n").as(:rooms)
+                count(windows[:id]).filter(~altered).as(:windows),
+                count(windows[:id]).filter(altered).as(:altered),
+                string_agg(windows[:room], "\n").order(windows[:position], windows[:id]).as(:rooms)
               ]
             end
             .order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel.desc(Sequel[:jobs][:id]))
@@ -254,6 +256,7 @@ module EarnestFold
           title: row[:title],
           unit: row[:unit],
           windows: row[:windows],
+          altered: row[:altered],
           updated_at: row[:updated_at],
           rooms: row[:rooms].to_s.split("\n").reject(&:empty?).uniq
         )

@@ -36,8 +36,8 @@ module EarnestFold
       Tape = Reckoning::Value.define(:id, :spec, :version)
       # The colour of a cloth of which nobody has said any.
       UNDYED = "#e6dcc6"
-      # One line of the jobs list.
-      JobLine = Reckoning::Value.define(:id, :title, :unit, :windows, :rooms, :updated_at)
+      # One line of the jobs list. `altered` counts somebody's own curtains, `windows` all others.
+      JobLine = Reckoning::Value.define(:id, :title, :unit, :windows, :altered, :rooms, :updated_at)
 
       # A piece on the shelf. `piece` is the core's; `reserved` what plans at the table have set aside of it.
       Piece = Reckoning::Value.define(:id, :cloth_id, :spec, :piece, :parent_id, :used_up, :version, :reserved) do

@@ -5,6 +5,8 @@ module EarnestFold
     module Screens
       # The jobs that are done and put by.
       class Archive
+        include ListedJobs
+
         attr_reader :lines
 
         # @param lines [Array<Store::Records::JobLine>]

@@ -5,6 +5,8 @@ module EarnestFold
     module Screens
       # The list of jobs, and the form for a new one.
       class Jobs
+        include ListedJobs
+
         attr_reader :lines, :typed, :problem
 
         # @param lines [Array<Store::Records::JobLine>]

@@ -29,8 +29,10 @@ class WalksTest < EarnestFoldTest
     end
   end
 
-  def test_a_stretch_has_what_comes_before_it
-    with_constants(Walks, WHOLE: false) { assert_includes (4..40), Walks.stretch(CASES, 4).last }
+  def test_a_stretch_lies_within
+    stretches = (1..200).map { |seed| with_constants(Walks, WHOLE: false, SEED: seed) { Walks.stretch(CASES, 4) } }
+    assert(stretches.all? { |one| one.size == 4 })
+    assert_equal [0, 36], stretches.map(&:first).minmax
   end
 
   def test_a_share_of_a_class_is_one_at_the_least

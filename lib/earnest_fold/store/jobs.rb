@@ -34,7 +34,17 @@ module EarnestFold
           ORDER BY windows.position, windows.id, treatments.position, treatments.id), '[]')::text
       SQL
       AT_WINDOW = {workroom_id: Sequel[:windows][:workroom_id], window_id: Sequel[:windows][:id]}.freeze
-      private_constant :USES, :USING, :KEPT, :STANDING, :AT_WINDOW
+      LAST_FIRST = %i[updated_at id].map { |column| Sequel.desc(Sequel[:jobs][column]) }.freeze
+      IN_ORDER = Sequel.function(:string_agg, Sequel[:windows][:room], "\n")
+        .order(Sequel[:windows][:position], Sequel[:windows][:id])
+      ALTERED = Sequel.function(:count, Sequel[:treatments][:id])
+      LISTED = [
+        *%i[id title unit updated_at].map { |column| Sequel[:jobs][column] },
+        (Sequel.function(:count, Sequel[:windows][:id]) - ALTERED).as(:windows),
+        ALTERED.as(:altered),
+        IN_ORDER.as(:rooms)
+      ].freeze
+      private_constant :USES, :USING, :KEPT, :STANDING, :AT_WINDOW, :LAST_FIRST, :IN_ORDER, :ALTERED, :LISTED
 
       def initialize(workroom)
         @workroom = workroom
@@ -46,28 +56,9 @@ module EarnestFold
       # @return [Array<Records::JobLine>] the last changed first
       def list(archived: false, page: 1, only: nil)
         Store.guard do
-          of_page = @workroom
-            .rows(:jobs)
-            .where({archived: archived, id: only}.compact)
-            .order(Sequel.desc(:updated_at), Sequel.desc(:id))
-            .limit(MOST_LISTED, (page - 1) * MOST_LISTED)
-          altered = Store.db[:treatments].where(**AT_WINDOW, sort: "altered").exists
-          Store.db[of_page.as(:jobs)]
-            .left_join(:windows, workroom_id: @workroom.id, job_id: Sequel[:jobs][:id])
-            .group(Sequel[:jobs][:id], :title, :unit, :updated_at)
-            .select do
-              [
-                jobs[:id],
-                jobs[:title],
-                jobs[:unit],
-                jobs[:updated_at],
-                count(windows[:id]).filter(~altered).as(:windows),
-                count(windows[:id]).filter(altered).as(:altered),
-                string_agg(windows[:room], "\n").order(windows[:position], windows[:id]).as(:rooms)
-              ]
-            end
-            .order(Sequel.desc(Sequel[:jobs][:updated_at]), Sequel.desc(Sequel[:jobs][:id]))
-            .map { |row| line(row) }
+          given = {workroom: @workroom.id, archived: archived, after: (page - 1) * MOST_LISTED}
+          rows = only ? lines(only).call(:select, **given) : Store.prepared(:jobs_listed, **given) { lines }
+          rows.map { |row| line(row) }
         end
       end
 
@@ -248,6 +239,18 @@ module EarnestFold
 
           raise job.empty? ? Missing : Stale, "job #{id}"
         end
+      end
+
+      # Of which workroom ($workroom), in the archive or not ($archived), $after how many.
+      def lines(only = nil)
+        among = {workroom_id: :$workroom, archived: :$archived, id: only}.compact
+        of_page = Store.db[:jobs].where(among).order(*LAST_FIRST).limit(MOST_LISTED, :$after)
+        Store.db[of_page.as(:jobs)]
+          .left_join(:windows, workroom_id: Sequel[:jobs][:workroom_id], job_id: Sequel[:jobs][:id])
+          .left_join(:treatments, **AT_WINDOW, sort: "altered")
+          .group(Sequel[:jobs][:id], :title, :unit, Sequel[:jobs][:updated_at])
+          .order(*LAST_FIRST)
+          .select(*LISTED)
       end
 
       def line(row)

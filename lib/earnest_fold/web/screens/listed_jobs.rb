@@ -8,10 +8,16 @@ module EarnestFold
         # @param line [Store::Records::JobLine]
         # @return [String] how many windows, and how many of somebody's own curtains
         def counted(line)
-          altered = Words.say("jobs.altered", count: line.altered)
-          return altered if line.windows.zero? && line.altered.positive?
+          @counted ||= Hash.new { |told, numbers| told[numbers] = numbered(*numbers) }
+          @counted[[line.windows, line.altered]]
+        end
 
-          [Words.say("jobs.windows", count: line.windows), *(altered if line.altered.positive?)].join(" · ")
+        private
+
+        def numbered(windows, altered)
+          counts = {"jobs.windows" => windows, "jobs.altered" => altered}.select { |_, number| number.positive? }
+          counts = {"jobs.windows" => 0} if counts.empty?
+          counts.map { |words, number| Words.say(words, count: number) }.join(" · ")
         end
       end
     end

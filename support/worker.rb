@@ -17,11 +17,9 @@ begin
 rescue EarnestFold::Store::Unreachable => error
   abort error.message
 end
-# What is loaded here once is there in every process that is made from this one: all but the pages, and the core, which
-# is there already.
-Dir[File.join(ROOT, "lib/earnest_fold/*/")].map { |room| room.chomp("/") }
-  .reject { |room| %w[reckoning web].include?(File.basename(room)) }
-  .each { |room| EarnestFold::LOADER.eager_load_dir(room) }
+# What is loaded here once is there in every process that is made from this one: all but the pages.
+EarnestFold::LOADER.do_not_eager_load(File.join(ROOT, "lib/earnest_fold/web"))
+EarnestFold::LOADER.eager_load
 EarnestFold::Background::TalkLog.into(ENV["REQUEST_LOG"])
 
 quit = Queue.new

@@ -13,7 +13,7 @@ class AcknowledgedTest < EarnestFoldTest
   extend Walks.tests(1/2r)
 
   NAME = "acknowledged-#{Process.pid}"
-  JOBS, TICKS, PAPERS, HANDS, KILLS = 200, 50, 10, 4, Walks.some(4.times, 2).size
+  JOBS, TICKS, PAPERS, HANDS, KILLS = 200, 50, 10, 4, (Walks::WHOLE ? 4 : 2)
   # How long a hand waits before it tries again, in seconds.
   AGAIN = 0.05
 

@@ -35,16 +35,16 @@ module EarnestFold
       SQL
       AT_WINDOW = {workroom_id: Sequel[:windows][:workroom_id], window_id: Sequel[:windows][:id]}.freeze
       LAST_FIRST = %i[updated_at id].map { |column| Sequel.desc(Sequel[:jobs][column]) }.freeze
-      IN_ORDER = Sequel.function(:string_agg, Sequel[:windows][:room], "\n")
+      ROOMS = Sequel.function(:string_agg, Sequel[:windows][:room], "\n")
         .order(Sequel[:windows][:position], Sequel[:windows][:id])
       ALTERED = Sequel.function(:count, Sequel[:treatments][:id])
       LISTED = [
         *%i[id title unit updated_at].map { |column| Sequel[:jobs][column] },
         (Sequel.function(:count, Sequel[:windows][:id]) - ALTERED).as(:windows),
         ALTERED.as(:altered),
-        IN_ORDER.as(:rooms)
+        ROOMS.as(:rooms)
       ].freeze
-      private_constant :USES, :USING, :KEPT, :STANDING, :AT_WINDOW, :LAST_FIRST, :IN_ORDER, :ALTERED, :LISTED
+      private_constant :USES, :USING, :KEPT, :STANDING, :AT_WINDOW, :LAST_FIRST, :ROOMS, :ALTERED, :LISTED
 
       def initialize(workroom)
         @workroom = workroom
